@@ -1,0 +1,20 @@
+#include "cli/CellInput.h"
+
+#include "formats/CellFile.h"
+#include "wording/ErrorText.h"
+
+namespace anodex::cli {
+
+CellInput readCell(const chemistry::Catalogue& catalogue, const std::string& path) {
+    auto design = formats::readCellFile(readText(path));
+    if (!design) {
+        throw Stop{kWrongInput, path + ": " + wording::errorText(design.error())};
+    }
+    auto cell = cell::resolve(catalogue, *design);
+    if (!cell) {
+        throw Stop{kWrongInput, path + ": " + wording::errorText(formats::toFileError(cell.error()))};
+    }
+    return {std::move(*design), std::move(*cell)};
+}
+
+}  // namespace anodex::cli

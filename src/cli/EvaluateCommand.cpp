@@ -1,0 +1,136 @@
+#include "cli/EvaluateCommand.h"
+
+#include "cli/CellInput.h"
+#include "core/cell/Doubt.h"
+#include "core/cell/Findings.h"
+#include "wording/FindingText.h"
+#include "wording/PartText.h"
+
+#include <cmath>
+#include <fmt/format.h>
+#include <thread>
+
+namespace anodex::cli {
+namespace {
+
+using namespace cell;
+using chemistry::Catalogue;
+using formats::Json;
+
+Json sideJson(const Catalogue& catalogue, const SideResult& side) {
+    Json json = {{"potential_V", side.restVolts},
+                 {"reaction", catalogue.reactions[side.couple.reaction].equation},
+                 {"equilibrium_potential_V", side.equilibriumVolts}};
+    json["competing"] = Json::array();
+    for (const CompetingReaction& entry : side.competing) {
+        Json item = {{"reaction", catalogue.reactions[entry.reaction].equation},
+                     {"equilibrium_potential_V", entry.equilibriumVolts},
+                     {"current_A", entry.amps}};
+        if (entry.blocked == Blocked::Film) {
+            item["blocked_by"] = "film";
+        } else if (entry.blocked == Blocked::NoReactant) {
+            item["blocked_by"] = entry.missing ? "no " + catalogue.species[*entry.missing].name : "no reactant";
+        }
+        json["competing"].push_back(item);
+    }
+    return json;
+}
+
+Json findingsJson(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation) {
+    Json list = Json::array();
+    for (const Finding& finding : findingsFor(catalogue, cell, evaluation)) {
+        const wording::FindingText text = wording::findingText(finding);
+        list.push_back({{"severity", wording::severityText(finding.severity)},
+                        {"code", wording::findingCode(finding.code)},
+                        {"part", wording::findingPartText(finding.part)},
+                        {"substances", finding.names},
+                        {"text", text.text},
+                        {"remedy", text.remedy}});
+    }
+    return list;
+}
+
+Json assumedJson(const Cell& cell) {
+    Json json = Json::object();
+    for (const Assumption& assumption : cell.assumed) {
+        if (!assumption.text.empty()) {
+            json[assumption.field] = assumption.text;
+        } else if (assumption.field.ends_with("_C")) {
+            json[assumption.field] = std::round((assumption.value - 273.15) * 1e6) / 1e6;
+        } else {
+            json[assumption.field] = assumption.value * 1000.0;  // _mm, _g and _mohm from SI
+        }
+    }
+    return json;
+}
+
+Json intervalJson(const base::Interval& interval, double scale = 1.0) {
+    return {interval.low * scale, interval.high * scale};
+}
+
+Json doubtJson(const Doubt& doubt) {
+    return {{"thermodynamic_voltage_V", intervalJson(doubt.thermodynamicVolts)},
+            {"open_circuit_voltage_V", intervalJson(doubt.openCircuitVolts)},
+            {"short_circuit_current_A", intervalJson(doubt.shortCircuitAmps)},
+            {"maximum_power_W", intervalJson(doubt.maximumWatts)},
+            {"capacity_Ah", intervalJson(doubt.expectedCoulombs, 1.0 / 3600.0)}};
+}
+
+Json capacityJson(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation) {
+    Json json = {{"theoretical", evaluation.capacity.theoreticalCoulombs / 3600.0},
+                 {"expected", evaluation.capacity.expectedCoulombs / 3600.0}};
+    if (!evaluation.capacity.reagents.empty()) {
+        json["limited_by"] = wording::reagentName(catalogue, cell, evaluation.capacity.reagents.front());
+    }
+    return json;
+}
+
+}  // namespace
+
+Json evaluateCell(const Catalogue& catalogue, const EvaluateRequest& request) {
+    const CellInput input = readCell(catalogue, request.cellPath);
+    const Cell& cell = input.cell;
+    const Evaluation evaluation = evaluate(catalogue, cell, {request.curvePoints});
+    Json json = {{"thermodynamic_voltage_V", evaluation.thermodynamicVolts},
+                 {"open_circuit_voltage_V", evaluation.openCircuitVolts},
+                 {"short_circuit_current_A", evaluation.first.shortCircuitAmps},
+                 {"maximum_power_W", evaluation.first.maximumPower.watts},
+                 {"current_at_maximum_power_A", evaluation.first.maximumPower.amps},
+                 {"settled",
+                  {{"short_circuit_current_A", evaluation.settled.shortCircuitAmps},
+                   {"maximum_power_W", evaluation.settled.maximumPower.watts}}},
+                 {"resistance_ohm", evaluation.resistance.totalOhm}};
+    json["resistance_budget"] = Json::array();
+    for (const ResistanceShare& share : evaluation.resistance.shares) {
+        json["resistance_budget"].push_back({{"part", wording::partText(share.part)}, {"ohm", share.ohm}});
+    }
+    json["negative"] = sideJson(catalogue, evaluation.sides[0]);
+    json["positive"] = sideJson(catalogue, evaluation.sides[1]);
+    json["capacity_Ah"] = capacityJson(catalogue, cell, evaluation);
+    json["self_discharge_A"] = evaluation.selfDischargeAmps;
+    json["hydrogen_mL_per_h"] = evaluation.hydrogenM3PerSecond * 3.6e9;
+    if (request.amps) {
+        json["losses"] = Json::array();
+        for (const Loss& loss : lossesAt(catalogue, cell, evaluation, *request.amps)) {
+            json["losses"].push_back({{"part", wording::lossText(loss.part)}, {"V", loss.volts}});
+        }
+    }
+    json["findings"] = findingsJson(catalogue, cell, evaluation);
+    json["curve"] = Json::array();
+    for (const CurvePoint& point : evaluation.curve) {
+        json["curve"].push_back(
+            {{"current_A", point.amps}, {"voltage_V", point.volts}, {"power_W", point.amps * point.volts}});
+    }
+    const int threads = static_cast<int>(std::max(1U, std::thread::hardware_concurrency()));
+    if (const auto doubt = estimateDoubt(catalogue, cell, evaluation, {request.samples, 1, threads})) {
+        json["interval"] = doubtJson(*doubt);
+        json["what_matters_most"] = Json::array();
+        for (const InfluentialInput& influence : doubt->matterMost) {
+            json["what_matters_most"].push_back({{"input", influence.name}, {"share", influence.share}});
+        }
+    }
+    json["assumed"] = assumedJson(cell);
+    return json;
+}
+
+}  // namespace anodex::cli

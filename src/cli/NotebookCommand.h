@@ -1,0 +1,15 @@
+// src/cli/NotebookCommand.h - `notebook FILE info|check`.
+#pragma once
+#include "cli/Report.h"
+#include <string>
+
+namespace anodex::cli {
+
+struct NotebookReport {
+    formats::Json json;
+    int exit = kGood;
+};
+
+[[nodiscard]] NotebookReport inspectNotebook(const std::string& path, const std::string& verb);
+
+}  // namespace anodex::cli

@@ -1,0 +1,136 @@
+#include "cli/Program.h"
+
+#include "cli/AnalyseCommand.h"
+#include "cli/CatalogueCommand.h"
+#include "cli/EvaluateCommand.h"
+#include "cli/NotebookCommand.h"
+#include "wording/Quantities.h"
+
+#include <CLI/CLI.hpp>
+#include <algorithm>
+#include <ostream>
+
+namespace anodex::cli {
+namespace {
+
+constexpr const char* kNotBuiltYet[] = {"solution", "mix", "simulate", "pack", "screen"};
+
+/// CLI11 reads numbers with the C library, which follows the locale; ours never does.
+std::optional<double> numberOption(const std::string& name, const std::string& text) {
+    if (text.empty()) {
+        return std::nullopt;
+    }
+    const auto parsed = wording::parseQuantity(text);
+    const bool whole = parsed && parsed->used == text.size();
+    const bool fits = whole && (parsed->dimension == wording::Dimension::None ||
+                                parsed->dimension == wording::Dimension::Ampere);
+    if (!fits) {
+        throw Stop{kUsage, name + ": \"" + text + "\" is no number; right would be a number such as 0.05"};
+    }
+    return parsed->value;
+}
+
+int countOption(const std::string& name, const std::string& text, int fallback, int least) {
+    const auto value = numberOption(name, text);
+    if (!value) {
+        return fallback;
+    }
+    if (*value != std::floor(*value) || *value < least || *value > 1e6) {
+        throw Stop{kUsage, name + ": \"" + text + "\" does not fit; right would be a whole number of at least " +
+                               std::to_string(least)};
+    }
+    return static_cast<int>(*value);
+}
+
+struct Arguments {
+    bool json = false;
+    std::string catalogueDirectory;
+    EvaluateRequest evaluate;
+    std::string amps;
+    std::string curve;
+    std::string samples;
+    std::string run;
+    std::string cell;
+    std::string kind;
+    std::string notebook;
+    std::string verb;
+};
+
+void describe(CLI::App& app, Arguments& arguments) {
+    const auto common = [&](CLI::App* command) {
+        command->add_flag("--json", arguments.json, "Print one JSON document");
+        command->add_option("--catalogue", arguments.catalogueDirectory, "Folder of catalogue files to use instead");
+        return command;
+    };
+    CLI::App* evaluate = common(app.add_subcommand("evaluate", "What the model says about a cell file"));
+    evaluate->add_option("CELL", arguments.evaluate.cellPath, "*.cell.json")->required();
+    evaluate->add_option("--current", arguments.amps, "Also the losses at this current, A");
+    evaluate->add_option("--curve", arguments.curve, "Points of the curve, 2 or more (200)");
+    evaluate->add_option("--samples", arguments.samples, "Worlds for the ranges; 0 leaves them out (200)");
+    CLI::App* analyse = common(app.add_subcommand("analyse", "What a recorded run delivered"));
+    analyse->add_option("RUN", arguments.run, "A CSV file")->required();
+    analyse->add_option("--cell", arguments.cell, "The cell it was recorded on");
+    CLI::App* catalogue = common(app.add_subcommand("catalogue", "The entries of one kind"));
+    catalogue->add_option("KIND", arguments.kind, "substances, liquids, materials, separators, cases, reactions, species")
+        ->required();
+    CLI::App* notebook = common(app.add_subcommand("notebook", "Looks into a notebook file"));
+    notebook->add_option("FILE", arguments.notebook, "*.anodex")->required();
+    notebook->add_option("VERB", arguments.verb, "info or check")->required();
+    app.require_subcommand(1);
+}
+
+int dispatch(const CLI::App& app, Arguments& arguments, std::ostream& output) {
+    const Console console{output, arguments.json};
+    if (app.got_subcommand("notebook")) {
+        const NotebookReport report = inspectNotebook(arguments.notebook, arguments.verb);
+        print(console, report.json);
+        if (report.exit != kGood) {
+            throw Stop{report.exit, arguments.notebook + ": the notebook is damaged; open a copy of it or its backup"};
+        }
+        return kGood;
+    }
+    const chemistry::Catalogue catalogue = loadCatalogue(arguments.catalogueDirectory);
+    if (app.got_subcommand("evaluate")) {
+        arguments.evaluate.amps = numberOption("--current", arguments.amps);
+        arguments.evaluate.curvePoints = countOption("--curve", arguments.curve, 200, 2);
+        arguments.evaluate.samples = countOption("--samples", arguments.samples, 200, 0);
+        print(console, evaluateCell(catalogue, arguments.evaluate));
+    } else if (app.got_subcommand("analyse")) {
+        print(console, analyseFile(catalogue, arguments.run, arguments.cell));
+    } else {
+        print(console, listCatalogue(catalogue, arguments.kind));
+    }
+    return kGood;
+}
+
+}  // namespace
+
+int run(const std::vector<std::string>& arguments, std::ostream& output, std::ostream& errors) {
+    if (!arguments.empty() &&
+        std::find(std::begin(kNotBuiltYet), std::end(kNotBuiltYet), arguments.front()) != std::end(kNotBuiltYet)) {
+        errors << arguments.front() << ": not yet\n";
+        return kUsage;
+    }
+    Arguments parsed;
+    CLI::App app("Predicts and judges homemade electrochemical cells", "anodex-cli");
+    describe(app, parsed);
+    std::vector<std::string> reversed(arguments.rbegin(), arguments.rend());
+    try {
+        app.parse(reversed);
+        return dispatch(app, parsed, output);
+    } catch (const CLI::CallForHelp&) {
+        output << app.help();
+        return kGood;
+    } catch (const CLI::ParseError& error) {
+        errors << error.what() << "; try --help\n";
+        return kUsage;
+    } catch (const Stop& stop) {
+        errors << stop.line << '\n';
+        return stop.exit;
+    } catch (const std::exception& error) {
+        errors << "anodex-cli: " << error.what() << '\n';
+        return kCouldNot;
+    }
+}
+
+}  // namespace anodex::cli

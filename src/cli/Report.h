@@ -1,0 +1,28 @@
+// src/cli/Report.h - what the commands share: reading files, printing JSON or a table, stopping with one line.
+#pragma once
+#include "cli/Program.h"
+#include "core/chemistry/Catalogue.h"
+#include "formats/JsonObject.h"
+#include <iosfwd>
+#include <string>
+
+namespace anodex::cli {
+
+/// Ends a command with its exit code and one line for the user.
+struct Stop {
+    int exit = kCouldNot;
+    std::string line;
+};
+
+struct Console {
+    std::ostream& output;
+    bool json = false;
+};
+
+[[nodiscard]] std::string readText(const std::string& path);
+/// The built-in catalogue, or the one in `directory` when it is not empty.
+[[nodiscard]] chemistry::Catalogue loadCatalogue(const std::string& directory);
+/// JSON as it is, or as an indented table of keys and values.
+void print(const Console& console, const formats::Json& json);
+
+}  // namespace anodex::cli

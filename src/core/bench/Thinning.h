@@ -1,0 +1,18 @@
+// src/core/bench/Thinning.h - a long column as few points that still show every peak.
+#pragma once
+#include "core/record/Record.h"
+#include <span>
+#include <vector>
+
+namespace anodex::bench {
+
+struct CurveSample {
+    double seconds = 0.0;
+    double value = 0.0;
+};
+
+/// Lowest and highest of each of `buckets` equal stretches, in order of time; short columns come back whole.
+[[nodiscard]] std::vector<CurveSample> thinned(std::span<const double> seconds, std::span<const double> values,
+                                               std::size_t buckets);
+
+}  // namespace anodex::bench

@@ -1,0 +1,161 @@
+#include "core/cell/Capacity.h"
+
+#include "core/base/Constants.h"
+#include "core/cell/Transport.h"
+#include "core/chemistry/Speciation.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace anodex::cell {
+namespace {
+
+using chemistry::Branch;
+using chemistry::Catalogue;
+using chemistry::SpeciesIndex;
+using chemistry::SpeciesTerm;
+
+// Share of a dissolved reagent used before the voltage has fallen (common practice, no source).
+constexpr chemistry::FactorSpread kDissolvedUtilisation{0.8, 1.2};
+
+double solidMoles(const Catalogue& catalogue, const Electrode& electrode, SpeciesIndex species) {
+    const auto molesIn = [&](const chemistry::Material& material, double kilograms) {
+        double moles = 0.0;
+        for (const chemistry::CompositionPart& part : material.composition) {
+            if (part.species == species) {
+                const double molar =
+                    chemistry::molarMassKg(catalogue.species[species].formula, catalogue.elementGramsPerMole);
+                moles += part.massFraction * kilograms / molar;
+            }
+        }
+        return moles;
+    };
+    double moles = molesIn(catalogue.materials[electrode.material], electrode.massKg);
+    for (const ElectrodeAdditive& additive : electrode.additives) {
+        moles += molesIn(catalogue.materials[additive.material], additive.massKg);
+    }
+    return moles;
+}
+
+/// All protons acids can give, free and bound.
+double acidMoles(const Catalogue& catalogue, const chemistry::Solution& solution) {
+    double molality = 0.0;
+    for (SpeciesIndex s = 0; s < catalogue.species.size(); ++s) {
+        const double protons = s == catalogue.key.hydrogenIon ? 1.0 : catalogue.species[s].acidicProtons;
+        molality += protons * solution.molality[s];
+    }
+    return molality * solution.mixture.solventKg;
+}
+
+double dissolvedMoles(const Catalogue& catalogue, const chemistry::Solution& solution, SpeciesIndex species) {
+    if (species == catalogue.key.hydrogenIon) {
+        return acidMoles(catalogue, solution);
+    }
+    if (species == catalogue.key.hydroxide) {
+        return solution.molality[species] * solution.mixture.solventKg;
+    }
+    const std::vector<SpeciesTerm> parts = chemistry::moietiesOf(catalogue, species);
+    return parts.empty() ? 0.0 : solution.moiety(catalogue, parts.front().species) / parts.front().count;
+}
+
+double utilisation(const Catalogue& catalogue, const Electrode& electrode, const Draw& draw) {
+    const chemistry::Material& material = catalogue.materials[electrode.material];
+    return std::min(1.0, draw.factor("utilisation of " + material.name, material.utilisation));
+}
+
+/// What the two couples take out of the liquids, mol per coulomb; what one side gives back counts against it.
+class Inventory {
+public:
+    Inventory(const Catalogue& catalogue, const Cell& cell, const Draw& draw)
+        : m_catalogue(catalogue), m_cell(cell), m_draw(draw) {}
+
+    void consume(Side side, const WorkingCouple& couple) {
+        const chemistry::Reaction& reaction = m_catalogue.reactions[couple.reaction];
+        for (const SpeciesTerm& term : reaction.terms) {
+            const chemistry::Species& species = m_catalogue.species[term.species];
+            const double taken = (couple.branch == Branch::Anodic ? term.count : -term.count) /
+                                 (reaction.electrons * base::kFaraday);
+            if (term.species == m_catalogue.key.solvent || species.formula.phase == chemistry::Phase::Gas) {
+                continue;
+            }
+            if (term.species == m_catalogue.key.hydrogenIon && !needsAcid(m_catalogue, reaction)) {
+                note(side, m_catalogue.key.hydroxide, -taken, false);
+            } else if (species.isDissolved()) {
+                note(side, term.species, taken, taken > 0.0);
+            } else if (taken > 0.0) {
+                addSolid(side, term.species, taken);
+            }
+        }
+    }
+
+    Capacity finished() {
+        for (const Demand& demand : m_demands) {
+            if (demand.named && demand.perCoulomb > 0.0) {
+                addDissolved(demand);
+            }
+        }
+        std::sort(m_reagents.begin(), m_reagents.end(), [](const Reagent& a, const Reagent& b) {
+            return a.expectedCoulombs < b.expectedCoulombs;
+        });
+        Capacity capacity;
+        if (!m_reagents.empty()) {
+            capacity.expectedCoulombs = m_reagents.front().expectedCoulombs;
+            capacity.theoreticalCoulombs = m_reagents.front().coulombs;
+        }
+        capacity.reagents = std::move(m_reagents);
+        return capacity;
+    }
+
+private:
+    struct Demand {
+        SpeciesIndex species = 0;
+        Side side = Side::Negative;
+        bool bothSides = false;
+        bool named = false;  ///< Some couple has it as a reactant; a mere by-product never runs out.
+        double perCoulomb = 0.0;
+    };
+
+    void note(Side side, SpeciesIndex species, double perCoulomb, bool named) {
+        for (Demand& demand : m_demands) {
+            if (demand.species == species && (demand.side == side || !m_cell.twoLiquids)) {
+                demand.bothSides = demand.bothSides || demand.side != side;
+                demand.named = demand.named || named;
+                demand.perCoulomb += perCoulomb;
+                return;
+            }
+        }
+        m_demands.push_back({species, side, false, named, perCoulomb});
+    }
+
+    void addSolid(Side side, SpeciesIndex species, double perCoulomb) {
+        const double moles = solidMoles(m_catalogue, m_cell.electrode(side), species);
+        const double share = utilisation(m_catalogue, m_cell.electrode(side), m_draw);
+        m_reagents.push_back({species, side, moles, moles / perCoulomb, share * moles / perCoulomb});
+    }
+
+    void addDissolved(const Demand& demand) {
+        const double moles = dissolvedMoles(m_catalogue, m_cell.solution(demand.side), demand.species);
+        const double share = std::min(1.0, m_draw.factor("share of dissolved reagent used", kDissolvedUtilisation));
+        const std::optional<Side> side = demand.bothSides ? std::nullopt : std::optional(demand.side);
+        m_reagents.push_back(
+            {demand.species, side, moles, moles / demand.perCoulomb, share * moles / demand.perCoulomb});
+    }
+
+    const Catalogue& m_catalogue;
+    const Cell& m_cell;
+    const Draw& m_draw;
+    std::vector<Demand> m_demands;
+    std::vector<Reagent> m_reagents;
+};
+
+}  // namespace
+
+Capacity capacityOf(const Catalogue& catalogue, const Cell& cell, const WorkingCouple& negative,
+                    const WorkingCouple& positive, const Draw& draw) {
+    Inventory inventory(catalogue, cell, draw);
+    inventory.consume(Side::Negative, negative);
+    inventory.consume(Side::Positive, positive);
+    return inventory.finished();
+}
+
+}  // namespace anodex::cell

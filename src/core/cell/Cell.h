@@ -1,0 +1,91 @@
+// src/core/cell/Cell.h - a design with its names looked up, its defaults chosen and its liquids solved.
+//
+// Errors     resolve() answers with the first field that cannot be used; nothing throws.
+#pragma once
+#include "core/cell/Design.h"
+#include "core/chemistry/Solution.h"
+#include <array>
+#include <optional>
+#include <string>
+#include <tl/expected.hpp>
+#include <vector>
+
+namespace anodex::cell {
+
+inline constexpr double kDefaultTemperatureKelvin = 293.15;
+inline constexpr double kDefaultContactOhm = 0.030;
+inline constexpr double kDefaultOpenGapMetres = 0.010;
+
+struct DesignError {
+    enum class Code {
+        UnknownMaterial,
+        UnknownSubstance,
+        UnknownLiquid,
+        UnknownSeparator,
+        UnknownCase,
+        UnknownFamily,
+        NotPositive,
+        TemperatureOutOfRange,
+        PercentTooHigh,
+        NoRoomForSolvent
+    };
+    Code code;
+    std::string field;       ///< Dotted path in the cell file.
+    std::string written;     ///< What stood there.
+    std::string suggestion;  ///< Nearest known name, or empty.
+};
+
+/// A default that was used because the design did not say.
+struct Assumption {
+    std::string field;
+    double value = 0.0;  ///< SI; the field's name tells the quantity.
+    std::string text;    ///< For defaults that are no number.
+    bool operator==(const Assumption&) const = default;
+};
+
+struct ElectrodeAdditive {
+    std::size_t material = 0;
+    double massKg = 0.0;
+};
+
+struct Electrode {
+    std::size_t material = 0;
+    double areaM2 = 0.0;
+    double massKg = 0.0;
+    double thicknessMetres = 0.0;
+    Air air = Air::Still;
+    std::vector<ElectrodeAdditive> additives;
+    double collectorOhm = 0.0;
+    std::optional<std::size_t> collector;
+    std::optional<double> measuredOhm;
+};
+
+struct Barrier {
+    std::size_t separator = 0;
+    double thicknessMetres = 0.0;  ///< All layers together, as built (pressed into the gap at most).
+    bool pressed = false;          ///< The gap is narrower than the layers.
+};
+
+struct Cell {
+    double temperatureKelvin = kDefaultTemperatureKelvin;
+    std::array<Electrode, 2> electrodes;              ///< By Side.
+    std::array<chemistry::Solution, 2> solutions;     ///< By Side; equal when one liquid.
+    bool twoLiquids = false;
+    std::optional<Barrier> barrier;
+    double gapMetres = kDefaultOpenGapMetres;
+    double contactOhm = kDefaultContactOhm;
+    std::optional<std::size_t> caseMaterial;
+    std::optional<double> measuredResistanceOhm;
+    std::optional<double> measuredOpenCircuitVolts;
+    std::array<double, 2> liquidDoubtFactor{1.0, 1.0};  ///< Of a ready-made liquid's strength, by Side.
+    std::vector<Assumption> assumed;
+
+    [[nodiscard]] const Electrode& electrode(Side side) const { return electrodes[static_cast<std::size_t>(side)]; }
+    [[nodiscard]] const chemistry::Solution& solution(Side side) const {
+        return solutions[static_cast<std::size_t>(side)];
+    }
+};
+
+[[nodiscard]] tl::expected<Cell, DesignError> resolve(const chemistry::Catalogue& catalogue, const CellDesign& design);
+
+}  // namespace anodex::cell

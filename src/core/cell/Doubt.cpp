@@ -1,0 +1,138 @@
+#include "core/cell/Doubt.h"
+
+#include "core/cell/Nernst.h"
+
+#include <algorithm>
+#include <atomic>
+#include <cmath>
+#include <map>
+#include <thread>
+
+namespace anodex::cell {
+namespace {
+
+using chemistry::Catalogue;
+
+struct World {
+    double thermodynamic = 0.0;
+    double openCircuit = 0.0;
+    double shortCircuit = 0.0;
+    double watts = 0.0;
+    double coulombs = 0.0;
+    std::vector<DrawnInput> inputs;
+};
+
+World evaluateWorld(const Catalogue& catalogue, const Cell& cell, const Evaluation& nominal, std::uint64_t seed,
+                    std::uint64_t sample) {
+    World world;
+    const Draw draw = Draw::sampled(seed, sample, &world.inputs);
+    const Polarisation curve(catalogue, cell, Moment::First, draw);
+    // Residual doubt of the junction and of reading a meter (common practice, no source).
+    const double reading = draw.offset("reading and junction", {0.0, cell.twoLiquids ? 0.008 : 0.004});
+    world.openCircuit = curve.openCircuitVolts() + reading;
+    if (cell.measuredOpenCircuitVolts) {
+        world.openCircuit = *cell.measuredOpenCircuitVolts + reading;
+    }
+    world.shortCircuit = curve.shortCircuitAmps();
+    world.watts = curve.maximumPower(world.shortCircuit).watts;
+    const auto equilibrium = [&](Side side) {
+        return nernstVolts(catalogue, cell, side, catalogue.reactions[nominal.side(side).couple.reaction], draw);
+    };
+    world.thermodynamic = equilibrium(Side::Positive) - equilibrium(Side::Negative);
+    world.coulombs =
+        capacityOf(catalogue, cell, nominal.sides[0].couple, nominal.sides[1].couple, draw).expectedCoulombs;
+    return world;
+}
+
+template <typename Get> base::Interval spanOf(const std::vector<World>& worlds, const Get& get, double nominal) {
+    std::vector<double> values;
+    values.reserve(worlds.size());
+    for (const World& world : worlds) {
+        values.push_back(get(world));
+    }
+    std::sort(values.begin(), values.end());
+    const auto at = [&](double share) {
+        const double position = share * static_cast<double>(values.size() - 1);
+        const auto index = static_cast<std::size_t>(position);
+        const std::size_t next = std::min(index + 1, values.size() - 1);
+        return values[index] + (position - static_cast<double>(index)) * (values[next] - values[index]);
+    };
+    // The nominal answer is one of the worlds: the range always holds it.
+    return {std::min(at(0.05), nominal), std::max(at(0.95), nominal)};
+}
+
+std::vector<InfluentialInput> influence(const std::vector<World>& worlds) {
+    struct Sums {
+        double count = 0.0, x = 0.0, xx = 0.0, xy = 0.0, y = 0.0, yy = 0.0;
+    };
+    std::map<std::string, Sums> sums;
+    for (const World& world : worlds) {
+        std::map<std::string, double> once;
+        for (const DrawnInput& input : world.inputs) {
+            once[input.name] = input.deviation;
+        }
+        for (const auto& [name, x] : once) {
+            Sums& s = sums[name];
+            const double y = world.openCircuit;
+            s.count += 1.0;
+            s.x += x;
+            s.xx += x * x;
+            s.xy += x * y;
+            s.y += y;
+            s.yy += y * y;
+        }
+    }
+    std::vector<InfluentialInput> inputs;
+    for (const auto& [name, s] : sums) {
+        const double covariance = s.xy / s.count - s.x / s.count * s.y / s.count;
+        const double vx = s.xx / s.count - std::pow(s.x / s.count, 2);
+        const double vy = s.yy / s.count - std::pow(s.y / s.count, 2);
+        if (vx > 0.0 && vy > 0.0) {
+            inputs.push_back({name, covariance * covariance / (vx * vy)});
+        }
+    }
+    std::sort(inputs.begin(), inputs.end(),
+              [](const InfluentialInput& a, const InfluentialInput& b) { return a.share > b.share; });
+    constexpr std::size_t kMost = 3;
+    inputs.resize(std::min(inputs.size(), kMost));
+    return inputs;
+}
+
+}  // namespace
+
+std::optional<Doubt> estimateDoubt(const Catalogue& catalogue, const Cell& cell, const Evaluation& nominal,
+                                   const DoubtOptions& options, std::stop_token stop) {
+    if (options.samples < 1) {
+        return std::nullopt;
+    }
+    std::vector<World> worlds(static_cast<std::size_t>(options.samples));
+    std::atomic<std::size_t> next{0};
+    const auto work = [&] {
+        for (std::size_t i = next++; i < worlds.size() && !stop.stop_requested(); i = next++) {
+            worlds[i] = evaluateWorld(catalogue, cell, nominal, options.seed, i);
+        }
+    };
+    {
+        std::vector<std::jthread> helpers;
+        for (int i = 1; i < options.threads; ++i) {
+            helpers.emplace_back(work);
+        }
+        work();
+    }
+    if (stop.stop_requested()) {
+        return std::nullopt;
+    }
+    Doubt doubt;
+    doubt.thermodynamicVolts =
+        spanOf(worlds, [](const World& w) { return w.thermodynamic; }, nominal.thermodynamicVolts);
+    doubt.openCircuitVolts = spanOf(worlds, [](const World& w) { return w.openCircuit; }, nominal.openCircuitVolts);
+    doubt.shortCircuitAmps =
+        spanOf(worlds, [](const World& w) { return w.shortCircuit; }, nominal.first.shortCircuitAmps);
+    doubt.maximumWatts = spanOf(worlds, [](const World& w) { return w.watts; }, nominal.first.maximumPower.watts);
+    doubt.expectedCoulombs =
+        spanOf(worlds, [](const World& w) { return w.coulombs; }, nominal.capacity.expectedCoulombs);
+    doubt.matterMost = influence(worlds);
+    return doubt;
+}
+
+}  // namespace anodex::cell

@@ -1,0 +1,187 @@
+#include "core/cell/Evaluation.h"
+
+#include "core/base/Constants.h"
+#include "core/cell/Nernst.h"
+
+#include <algorithm>
+#include <cmath>
+#include <map>
+
+namespace anodex::cell {
+namespace {
+
+using chemistry::Branch;
+using chemistry::Catalogue;
+
+constexpr double kGasTemperature = 293.15;
+
+/// The couple that takes up the current asked for: whose own current changes most between rest and load. At rest
+/// a mixed electrode already passes currents that cancel; they are no answer to the load. A couple far on the wrong
+/// side of its own potential (hydrogen on a metal being eaten) only slows down; it carries nothing.
+WorkingCouple workingCouple(const ElectrodeModel& model, double restVolts, double loadVolts, Branch branch) {
+    constexpr double kNearEquilibrium = 0.010;  // V; a fast couple follows the load on either side of its rest
+    const double sign = branch == Branch::Anodic ? 1.0 : -1.0;
+    std::map<std::size_t, double> growth;
+    for (const Route& route : model.routes()) {
+        const bool canRun = sign * (loadVolts - route.law.equilibriumVolts) > -kNearEquilibrium;
+        if (route.blocked == Blocked::No && canRun) {
+            growth[route.reaction] += sign * (route.law.current(loadVolts) - route.law.current(restVolts));
+        }
+    }
+    WorkingCouple couple{0, branch};
+    double most = -1.0;
+    for (const auto& [reaction, amps] : growth) {
+        if (amps > most) {
+            most = amps;
+            couple.reaction = reaction;
+        }
+    }
+    return couple;
+}
+
+bool consumesSolid(const Catalogue& catalogue, const chemistry::Reaction& reaction) {
+    return std::any_of(reaction.terms.begin(), reaction.terms.end(), [&](const chemistry::SpeciesTerm& term) {
+        return term.count > 0.0 && catalogue.species[term.species].formula.phase == chemistry::Phase::Solid;
+    });
+}
+
+bool makesHydrogen(const Catalogue& catalogue, const chemistry::Reaction& reaction) {
+    return std::any_of(reaction.terms.begin(), reaction.terms.end(), [&](const chemistry::SpeciesTerm& term) {
+        return term.count > 0.0 && term.species == catalogue.key.hydrogenGas;
+    });
+}
+
+void listCompeting(const ElectrodeModel& model, double volts, SideResult& side) {
+    for (const Route& route : model.routes()) {
+        auto found = std::find_if(side.competing.begin(), side.competing.end(),
+                                  [&](const CompetingReaction& entry) { return entry.reaction == route.reaction; });
+        if (found == side.competing.end()) {
+            side.competing.push_back({route.reaction, route.law.equilibriumVolts, 0.0, route.blocked, {}});
+            found = side.competing.end() - 1;
+        }
+        if (route.blocked == Blocked::No) {
+            found->blocked = Blocked::No;
+            found->amps += route.law.current(volts);
+        } else if (route.blocked == Blocked::NoReactant) {
+            found->missing = route.missing;
+        }
+    }
+    std::sort(side.competing.begin(), side.competing.end(), [](const CompetingReaction& a, const CompetingReaction& b) {
+        return std::abs(a.amps) > std::abs(b.amps);
+    });
+}
+
+/// A couple that needs a dissolved reagent nobody put in can only run the other way; the ladder says so.
+void markAbsent(const TransportContext& context, SideResult& side) {
+    for (CompetingReaction& entry : side.competing) {
+        const chemistry::Reaction& reaction = context.catalogue.reactions[entry.reaction];
+        const Branch wanted = context.side == Side::Negative ? Branch::Anodic : Branch::Cathodic;
+        const auto absent = absentReactant(context, reaction, wanted);
+        if (entry.blocked == Blocked::No && absent) {
+            entry.blocked = Blocked::NoReactant;
+            entry.missing = *absent;
+        }
+    }
+}
+
+SideResult sideResult(const Catalogue& catalogue, const Cell& cell, Side which, const ElectrodeModel& model,
+                      double atPower) {
+    SideResult side;
+    side.restVolts = model.potentialAt(0.0);
+    // Without any load the question is which couple would take the next millivolt.
+    constexpr double kNudgeVolts = 1e-3;
+    const double shift = atPower - side.restVolts;
+    const bool anodic = std::abs(shift) > 1e-9 ? shift > 0.0 : which == Side::Negative;
+    const double load = std::abs(shift) > 1e-9 ? atPower : side.restVolts + (anodic ? kNudgeVolts : -kNudgeVolts);
+    side.couple = workingCouple(model, side.restVolts, load, anodic ? Branch::Anodic : Branch::Cathodic);
+    side.equilibriumVolts =
+        nernstVolts(catalogue, cell, which, catalogue.reactions[side.couple.reaction], Draw::nominal());
+    listCompeting(model, side.restVolts, side);
+    for (const CompetingReaction& entry : side.competing) {
+        const chemistry::Reaction& reaction = catalogue.reactions[entry.reaction];
+        if (entry.amps > 0.0 && consumesSolid(catalogue, reaction)) {
+            side.corrosionAmps += entry.amps;
+        }
+        if (entry.amps < 0.0 && makesHydrogen(catalogue, reaction)) {
+            side.hydrogenAmps -= entry.amps;
+        }
+    }
+    const Draw nominal = Draw::nominal();
+    markAbsent({catalogue, cell, which, Moment::Settled, nominal}, side);
+    return side;
+}
+
+}  // namespace
+
+Evaluation evaluate(const Catalogue& catalogue, const Cell& cell, const EvaluationOptions& options) {
+    const Draw nominal = Draw::nominal();
+    const Polarisation first(catalogue, cell, Moment::First, nominal);
+    const Polarisation settled(catalogue, cell, Moment::Settled, nominal);
+    Evaluation evaluation;
+    evaluation.openCircuitVolts = cell.measuredOpenCircuitVolts.value_or(first.openCircuitVolts());
+    evaluation.junctionVolts = first.junctionVolts();
+    evaluation.resistance = resistanceBudget(catalogue, cell, nominal);
+    evaluation.first.shortCircuitAmps = first.shortCircuitAmps();
+    evaluation.first.maximumPower = first.maximumPower(evaluation.first.shortCircuitAmps);
+    evaluation.settled.shortCircuitAmps = settled.shortCircuitAmps();
+    evaluation.settled.maximumPower = settled.maximumPower(evaluation.settled.shortCircuitAmps);
+    for (const Side side : {Side::Negative, Side::Positive}) {
+        const double atPower = settled.potentialAt(side, evaluation.settled.maximumPower.amps);
+        evaluation.sides[static_cast<std::size_t>(side)] =
+            sideResult(catalogue, cell, side, settled.electrode(side), atPower);
+    }
+    evaluation.thermodynamicVolts = evaluation.sides[1].equilibriumVolts - evaluation.sides[0].equilibriumVolts;
+    evaluation.capacity =
+        capacityOf(catalogue, cell, evaluation.sides[0].couple, evaluation.sides[1].couple, nominal);
+    evaluation.selfDischargeAmps = std::max(evaluation.sides[0].corrosionAmps, evaluation.sides[1].corrosionAmps);
+    const double hydrogenAmps = evaluation.sides[0].hydrogenAmps + evaluation.sides[1].hydrogenAmps;
+    evaluation.hydrogenM3PerSecond = hydrogenAmps / (2.0 * base::kFaraday) * base::kGasConstant * kGasTemperature /
+                                     base::kStandardPressure;
+    if (options.curvePoints >= 2) {
+        evaluation.curve = first.curve(evaluation.first.shortCircuitAmps, options.curvePoints);
+    }
+    return evaluation;
+}
+
+std::vector<Loss> lossesAt(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation, double amps) {
+    const Polarisation first(catalogue, cell, Moment::First, Draw::nominal());
+    const double negativeShift = first.potentialAt(Side::Negative, amps) - first.restVolts(Side::Negative);
+    const double positiveShift = first.restVolts(Side::Positive) - first.potentialAt(Side::Positive, amps);
+    std::vector<Loss> losses = {{LossPart::Mixed, evaluation.thermodynamicVolts - first.openCircuitVolts()},
+                                {LossPart::NegativePolarisation, negativeShift},
+                                {LossPart::PositivePolarisation, positiveShift}};
+    const auto add = [&](LossPart part, double volts) {
+        for (Loss& loss : losses) {
+            if (loss.part == part) {
+                loss.volts += volts;
+                return;
+            }
+        }
+        losses.push_back({part, volts});
+    };
+    for (const ResistanceShare& share : evaluation.resistance.shares) {
+        switch (share.part) {
+        case ResistancePart::NegativeLiquid:
+        case ResistancePart::PositiveLiquid:
+        case ResistancePart::Measured:
+            add(LossPart::Liquid, amps * share.ohm);
+            break;
+        case ResistancePart::Separator:
+        case ResistancePart::Bridge:
+            add(LossPart::Separator, amps * share.ohm);
+            break;
+        case ResistancePart::NegativeBody:
+        case ResistancePart::PositiveBody:
+        case ResistancePart::NegativeCollector:
+        case ResistancePart::PositiveCollector:
+            add(LossPart::Collectors, amps * share.ohm);
+            break;
+        case ResistancePart::Contacts:
+            add(LossPart::Contacts, amps * share.ohm);
+            break;
+        }
+    }
+    return losses;
+}
+
+}  // namespace anodex::cell

@@ -1,0 +1,76 @@
+// src/core/cell/Evaluation.h - everything the model says about one design at rest and under load.
+//
+// Units      SI. Signs as in Polarisation.h.
+// Threads    evaluate() and estimateDoubt() are pure; the doubt is the same for any number of threads.
+#pragma once
+#include "core/base/Interval.h"
+#include "core/cell/Capacity.h"
+#include "core/cell/Cell.h"
+#include "core/cell/Polarisation.h"
+#include "core/cell/Resistance.h"
+#include <array>
+#include <optional>
+#include <stop_token>
+#include <string>
+#include <vector>
+
+namespace anodex::cell {
+
+/// A reaction that could run on a side, as it stands at open circuit.
+struct CompetingReaction {
+    std::size_t reaction = 0;
+    double equilibriumVolts = 0.0;
+    double amps = 0.0;              ///< Anodic positive; 0 when blocked.
+    Blocked blocked = Blocked::No;  ///< No when at least one route is open.
+    std::optional<chemistry::SpeciesIndex> missing;
+};
+
+struct SideResult {
+    double restVolts = 0.0;
+    double equilibriumVolts = 0.0;  ///< Of the working couple.
+    WorkingCouple couple;
+    std::vector<CompetingReaction> competing;  ///< Most current first.
+    double corrosionAmps = 0.0;                ///< Anodic partial current of its own solid at rest.
+    double hydrogenAmps = 0.0;                 ///< Hydrogen's share at rest.
+};
+
+struct MomentResult {
+    double shortCircuitAmps = 0.0;
+    PowerPoint maximumPower;
+};
+
+enum class LossPart { Mixed, NegativePolarisation, PositivePolarisation, Liquid, Separator, Collectors, Contacts };
+
+struct Loss {
+    LossPart part = LossPart::Contacts;
+    double volts = 0.0;
+};
+
+struct Evaluation {
+    double thermodynamicVolts = 0.0;
+    double openCircuitVolts = 0.0;
+    double junctionVolts = 0.0;
+    MomentResult first;
+    MomentResult settled;
+    ResistanceBudget resistance;
+    std::array<SideResult, 2> sides;
+    Capacity capacity;
+    double selfDischargeAmps = 0.0;
+    double hydrogenM3PerSecond = 0.0;  ///< At 20 °C and 101.325 kPa, both electrodes, at rest.
+    std::vector<CurvePoint> curve;     ///< Moment `first`.
+
+    [[nodiscard]] const SideResult& side(Side which) const { return sides[static_cast<std::size_t>(which)]; }
+};
+
+struct EvaluationOptions {
+    int curvePoints = 200;
+};
+
+[[nodiscard]] Evaluation evaluate(const chemistry::Catalogue& catalogue, const Cell& cell,
+                                  const EvaluationOptions& options = {});
+
+/// Voltage lost at `amps`, part by part; they sum to thermodynamic minus terminal voltage.
+[[nodiscard]] std::vector<Loss> lossesAt(const chemistry::Catalogue& catalogue, const Cell& cell,
+                                         const Evaluation& evaluation, double amps);
+
+}  // namespace anodex::cell

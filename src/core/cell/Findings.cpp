@@ -1,0 +1,147 @@
+#include "core/cell/Findings.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace anodex::cell {
+namespace {
+
+using chemistry::Catalogue;
+
+constexpr double kHydrogenWorthSaying = 1e-6 / 3600.0;  // m³/s: 1 mL per hour
+constexpr double kRingsOffAmps = 10.0;
+constexpr double kFewCarriers = 2e-3;        // S/m: below this a meter's own current drags the voltage down
+constexpr double kCorrosiveShare = 0.005;    // mass fraction from which the label applies to the liquid
+
+class Finder {
+public:
+    Finder(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation)
+        : m_catalogue(catalogue), m_cell(cell), m_evaluation(evaluation) {}
+
+    std::vector<Finding> run() {
+        dangers();
+        mistakes();
+        liquids();
+        std::stable_sort(m_findings.begin(), m_findings.end(),
+                         [](const Finding& a, const Finding& b) { return a.severity < b.severity; });
+        return std::move(m_findings);
+    }
+
+private:
+    void add(FindingCode code, Severity severity, FindingPart part, std::vector<std::string> names = {},
+             double value = 0.0) {
+        m_findings.push_back({code, severity, part, std::move(names), value});
+    }
+
+    [[nodiscard]] const std::string& nameOf(Side side) const {
+        return m_catalogue.materials[m_cell.electrode(side).material].name;
+    }
+
+    static FindingPart partOf(Side side) {
+        return side == Side::Negative ? FindingPart::Negative : FindingPart::Positive;
+    }
+
+    void dangers() {
+        if (m_evaluation.hydrogenM3PerSecond > kHydrogenWorthSaying) {
+            const Side side = m_evaluation.sides[0].hydrogenAmps >= m_evaluation.sides[1].hydrogenAmps
+                                  ? Side::Negative
+                                  : Side::Positive;
+            add(FindingCode::HydrogenGas, Severity::Danger, partOf(side), {nameOf(side)},
+                m_evaluation.hydrogenM3PerSecond);
+        }
+        if (std::abs(m_evaluation.first.shortCircuitAmps) > kRingsOffAmps) {
+            add(FindingCode::HighShortCircuit, Severity::Danger, FindingPart::Whole, {},
+                std::abs(m_evaluation.first.shortCircuitAmps));
+        }
+        for (const Side side : {Side::Negative, Side::Positive}) {
+            if (!m_catalogue.materials[m_cell.electrode(side).material].hazards.empty()) {
+                add(FindingCode::HazardousMaterial, Severity::Warning, partOf(side), {nameOf(side)});
+            }
+        }
+        if (m_cell.caseMaterial) {
+            const chemistry::CaseMaterial& material = m_catalogue.cases[*m_cell.caseMaterial];
+            const auto [low, high] = std::minmax(m_cell.solutions[0].pH, m_cell.solutions[1].pH);
+            if (low < material.lowestPh || high > material.highestPh) {
+                add(FindingCode::CaseAttacked, Severity::Warning, FindingPart::Case, {material.name});
+            }
+        }
+    }
+
+    void mistakes() {
+        const Electrode& negative = m_cell.electrodes[0];
+        const Electrode& positive = m_cell.electrodes[1];
+        if (m_evaluation.openCircuitVolts < -0.001) {
+            add(FindingCode::PolarityReversed, Severity::Warning, FindingPart::Whole, {nameOf(Side::Negative)});
+        }
+        if (negative.material == positive.material && !m_cell.twoLiquids && negative.air == positive.air) {
+            add(FindingCode::SameMaterial, Severity::Note, FindingPart::Whole, {nameOf(Side::Negative)});
+        }
+        const bool divided = m_cell.barrier && m_catalogue.separators[m_cell.barrier->separator].divides;
+        if (m_cell.twoLiquids && !divided) {
+            add(FindingCode::OpenJunction, Severity::Warning, FindingPart::Separator);
+        }
+        double volume = m_cell.solutions[0].volumeM3;
+        if (m_cell.twoLiquids) {
+            volume += m_cell.solutions[1].volumeM3;
+        }
+        const double needed = currentArea(m_cell) * m_cell.gapMetres;
+        if (volume < needed) {
+            add(FindingCode::TooLittleLiquid, Severity::Warning, FindingPart::Electrolyte, {}, needed - volume);
+        }
+        if (m_cell.barrier && m_cell.barrier->pressed) {
+            add(FindingCode::PressedSeparator, Severity::Note, FindingPart::Separator,
+                {m_catalogue.separators[m_cell.barrier->separator].name});
+        }
+    }
+
+    void liquids() {
+        for (const Side side : {Side::Negative, Side::Positive}) {
+            if (side == Side::Positive && !m_cell.twoLiquids) {
+                break;
+            }
+            const chemistry::Solution& solution = m_cell.solution(side);
+            if (solution.conductivity < kFewCarriers) {
+                add(FindingCode::NoCarriers, Severity::Warning, FindingPart::Electrolyte);
+            }
+            for (const chemistry::Undissolved& rest : solution.undissolved) {
+                add(FindingCode::Undissolved, Severity::Warning, FindingPart::Electrolyte,
+                    {m_catalogue.substances[rest.substance].name}, rest.kilograms);
+            }
+            if (solution.notes.beyondActivityRange || solution.notes.typicalInteractions) {
+                add(FindingCode::BeyondData, Severity::Note, FindingPart::Electrolyte);
+            }
+            if (solution.notes.estimatedConductivity) {
+                add(FindingCode::EstimatedConductivity, Severity::Note, FindingPart::Electrolyte);
+            }
+            labelHazards(solution);
+        }
+    }
+
+    void labelHazards(const chemistry::Solution& solution) {
+        for (const chemistry::Portion& portion : solution.mixture.portions) {
+            const chemistry::Substance& substance = m_catalogue.substances[portion.substance];
+            const double share = portion.moles * substance.molarMassKg /
+                                 (solution.volumeM3 * solution.densityKgPerM3);
+            for (const chemistry::Hazard& hazard : substance.hazards) {
+                if (hazard.code == "H314" && share > kCorrosiveShare) {
+                    add(FindingCode::CorrosiveLiquid, Severity::Danger, FindingPart::Electrolyte, {substance.name});
+                } else if (hazard.code == "H410") {
+                    add(FindingCode::HarmfulToWater, Severity::Note, FindingPart::Electrolyte, {substance.name});
+                }
+            }
+        }
+    }
+
+    const Catalogue& m_catalogue;
+    const Cell& m_cell;
+    const Evaluation& m_evaluation;
+    std::vector<Finding> m_findings;
+};
+
+}  // namespace
+
+std::vector<Finding> findingsFor(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation) {
+    return Finder(catalogue, cell, evaluation).run();
+}
+
+}  // namespace anodex::cell

@@ -1,0 +1,44 @@
+// src/core/cell/Findings.h - what a builder should know before building: danger, mistakes, doubts.
+//
+// Codes are stable; src/wording turns them into sentences and remedies.
+#pragma once
+#include "core/cell/Evaluation.h"
+#include <string>
+#include <vector>
+
+namespace anodex::cell {
+
+enum class Severity { Danger, Warning, Note };
+enum class FindingPart { Negative, Positive, Electrolyte, Separator, Collector, Case, Whole };
+
+enum class FindingCode {
+    HydrogenGas,
+    CorrosiveLiquid,
+    HazardousMaterial,
+    HighShortCircuit,
+    CaseAttacked,
+    PolarityReversed,
+    OpenJunction,
+    TooLittleLiquid,
+    NoCarriers,
+    Undissolved,
+    SameMaterial,
+    HarmfulToWater,
+    PressedSeparator,
+    BeyondData,
+    EstimatedConductivity
+};
+
+struct Finding {
+    FindingCode code = FindingCode::BeyondData;
+    Severity severity = Severity::Note;
+    FindingPart part = FindingPart::Whole;
+    std::vector<std::string> names;  ///< Catalogue names of what it concerns.
+    double value = 0.0;              ///< SI; meaning by code (m³/s of gas, A, kg, m³).
+};
+
+/// Worst first.
+[[nodiscard]] std::vector<Finding> findingsFor(const chemistry::Catalogue& catalogue, const Cell& cell,
+                                               const Evaluation& evaluation);
+
+}  // namespace anodex::cell

@@ -1,0 +1,18 @@
+// src/core/cell/Liquid.h - from "5 g in 100 mL" or "30 % by mass" to kilograms of solvent and moles.
+#pragma once
+#include "core/cell/Cell.h"
+
+namespace anodex::cell {
+
+struct ResolvedLiquid {
+    chemistry::Mixture mixture;
+    double doubtFactor = 1.0;  ///< Spread of a ready-made liquid's strength.
+};
+
+/// `field` prefixes error paths, e.g. "electrolyte.negative".
+[[nodiscard]] tl::expected<ResolvedLiquid, DesignError> resolveLiquid(const chemistry::Catalogue& catalogue,
+                                                                      const LiquidDesign& liquid,
+                                                                      double temperatureKelvin,
+                                                                      const std::string& field);
+
+}  // namespace anodex::cell

@@ -1,0 +1,20 @@
+// src/core/cell/Nernst.h - equilibrium potentials in the liquids of a cell.
+//
+// Law        E = E0(T) - RT/nF ln Q with molal activities, solvent activity and gas pressures in bar.
+// Units      V against SHE.
+#pragma once
+#include "core/cell/Cell.h"
+#include "core/cell/Draw.h"
+
+namespace anodex::cell {
+
+/// Nernst potential of a reaction in this side's liquid; species that are absent take the reaction's trace.
+[[nodiscard]] double nernstVolts(const chemistry::Catalogue& catalogue, const Cell& cell, Side side,
+                                 const chemistry::Reaction& reaction, const Draw& draw);
+
+/// The activity used for one species in that potential.
+[[nodiscard]] double activityOrTrace(const Cell& cell, Side side, const chemistry::Catalogue& catalogue,
+                                     const chemistry::Reaction& reaction, chemistry::SpeciesIndex species,
+                                     const Draw& draw);
+
+}  // namespace anodex::cell

@@ -1,0 +1,54 @@
+// src/core/cell/Polarisation.h - the cell's voltage at any current, and what follows from that curve.
+//
+// Law        V(I) = E+(-I) - E-(I) + E_junction - I R, falling in I, so every search below is bracketed.
+// Sign       I > 0 on discharge. A cell labelled the wrong way round has V(0) < 0 and I_sc < 0.
+#pragma once
+#include "core/cell/ElectrodeModel.h"
+#include <vector>
+
+namespace anodex::cell {
+
+inline constexpr double kMeterOhm = 0.05;  ///< Meter and leads at short circuit, unless given.
+
+struct CurvePoint {
+    double amps = 0.0;
+    double volts = 0.0;
+};
+
+struct PowerPoint {
+    double watts = 0.0;
+    double amps = 0.0;
+};
+
+class Polarisation {
+public:
+    Polarisation(const chemistry::Catalogue& catalogue, const Cell& cell, Moment moment, const Draw& draw);
+
+    [[nodiscard]] double voltsAt(double amps) const;
+    [[nodiscard]] double openCircuitVolts() const { return m_openCircuit; }
+    [[nodiscard]] double shortCircuitAmps(double meterOhm = kMeterOhm) const;
+    /// Largest V·I between rest and short circuit; never negative.
+    [[nodiscard]] PowerPoint maximumPower(double shortCircuitAmps) const;
+    [[nodiscard]] std::vector<CurvePoint> curve(double shortCircuitAmps, int points) const;
+
+    [[nodiscard]] const ElectrodeModel& electrode(Side side) const {
+        return side == Side::Negative ? m_negative : m_positive;
+    }
+    [[nodiscard]] double potentialAt(Side side, double cellAmps) const {
+        return electrode(side).potentialAt(side == Side::Negative ? cellAmps : -cellAmps);
+    }
+    [[nodiscard]] double restVolts(Side side) const { return side == Side::Negative ? m_restNegative : m_restPositive; }
+    [[nodiscard]] double junctionVolts() const { return m_junction; }
+    [[nodiscard]] double ohm() const { return m_ohm; }
+
+private:
+    ElectrodeModel m_negative;
+    ElectrodeModel m_positive;
+    double m_restNegative = 0.0;
+    double m_restPositive = 0.0;
+    double m_junction = 0.0;
+    double m_ohm = 0.0;
+    double m_openCircuit = 0.0;
+};
+
+}  // namespace anodex::cell

@@ -1,0 +1,75 @@
+#include "core/cell/Resistance.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace anodex::cell {
+namespace {
+
+// Pure solvent still carries a little; nothing in the field is emptier than this.
+constexpr double kLowestConductivity = 5e-6;  // S/m
+
+double conductivity(const Cell& cell, Side side, const Draw& draw) {
+    const char* input = side == Side::Negative || !cell.twoLiquids ? "conductivity of the liquid"
+                                                                   : "conductivity of the positive liquid";
+    const double doubt = std::max(1.05, cell.liquidDoubtFactor[static_cast<std::size_t>(side)]);
+    return std::max(cell.solution(side).conductivity, kLowestConductivity) * draw.factor(input, {1.0, doubt});
+}
+
+double bodyOhm(const chemistry::Material& material, const Electrode& electrode) {
+    // Current gathers along a square of the area towards one edge: a third of end-to-end.
+    const double thickness = std::max(electrode.thicknessMetres, 1e-6);
+    return material.resistivityOhmMetres / thickness / 3.0;
+}
+
+}  // namespace
+
+double currentArea(const Cell& cell) { return std::sqrt(cell.electrodes[0].areaM2 * cell.electrodes[1].areaM2); }
+
+ResistanceBudget resistanceBudget(const chemistry::Catalogue& catalogue, const Cell& cell, const Draw& draw) {
+    ResistanceBudget budget;
+    if (cell.measuredResistanceOhm) {
+        budget.shares.push_back({ResistancePart::Measured, *cell.measuredResistanceOhm});
+        budget.totalOhm = *cell.measuredResistanceOhm;
+        return budget;
+    }
+    const auto add = [&](ResistancePart part, double ohm) {
+        if (ohm > 0.0) {
+            budget.shares.push_back({part, ohm});
+            budget.totalOhm += ohm;
+        }
+    };
+    const double area = currentArea(cell);
+    const double negative = conductivity(cell, Side::Negative, draw);
+    const double positive = cell.twoLiquids ? conductivity(cell, Side::Positive, draw) : negative;
+    const double layer = cell.barrier ? cell.barrier->thicknessMetres : 0.0;
+    const double free = std::max(cell.gapMetres - layer, 0.0);
+    if (cell.twoLiquids) {
+        add(ResistancePart::NegativeLiquid, 0.5 * free / (negative * area));
+        add(ResistancePart::PositiveLiquid, 0.5 * free / (positive * area));
+    } else {
+        add(ResistancePart::NegativeLiquid, free / (negative * area));
+    }
+    if (cell.barrier) {
+        const chemistry::SeparatorMaterial& separator = catalogue.separators[cell.barrier->separator];
+        const double number = std::max(1.0, draw.factor("paths through " + separator.name, separator.macMullin));
+        add(ResistancePart::Separator, 0.5 * layer * number * (1.0 / negative + 1.0 / positive) / area);
+        if (separator.bridge) {
+            add(ResistancePart::Bridge, draw.factor("resistance of " + separator.name,
+                                                    {separator.bridge->ohms, separator.bridge->spreadFactor}));
+        }
+    }
+    for (const Side side : {Side::Negative, Side::Positive}) {
+        const Electrode& electrode = cell.electrode(side);
+        const bool isNegative = side == Side::Negative;
+        const double body = electrode.collector ? 0.0 : bodyOhm(catalogue.materials[electrode.material], electrode);
+        add(isNegative ? ResistancePart::NegativeBody : ResistancePart::PositiveBody,
+            electrode.measuredOhm.value_or(body));
+        add(isNegative ? ResistancePart::NegativeCollector : ResistancePart::PositiveCollector,
+            electrode.collectorOhm);
+    }
+    add(ResistancePart::Contacts, draw.factor("contacts and leads", {cell.contactOhm, 2.0}));
+    return budget;
+}
+
+}  // namespace anodex::cell

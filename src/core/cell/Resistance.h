@@ -1,0 +1,43 @@
+// src/core/cell/Resistance.h - what opposes the current outside the electrode surfaces.
+//
+// Law        R = L N / (κ A) for each layer of liquid or separator (N the MacMullin number), plus bridge,
+//            collectors, electrode bodies, contacts. A measured total replaces the computed one.
+// Source     MacMullin & Muccini, AIChE J. 2, 393 (1956).
+// Units      ohm.
+#pragma once
+#include "core/cell/Cell.h"
+#include "core/cell/Draw.h"
+#include <vector>
+
+namespace anodex::cell {
+
+enum class ResistancePart {
+    NegativeLiquid,
+    PositiveLiquid,
+    Separator,
+    Bridge,
+    NegativeBody,
+    PositiveBody,
+    NegativeCollector,
+    PositiveCollector,
+    Contacts,
+    Measured
+};
+
+struct ResistanceShare {
+    ResistancePart part = ResistancePart::Contacts;
+    double ohm = 0.0;
+};
+
+struct ResistanceBudget {
+    std::vector<ResistanceShare> shares;  ///< Only parts that exist.
+    double totalOhm = 0.0;
+};
+
+[[nodiscard]] ResistanceBudget resistanceBudget(const chemistry::Catalogue& catalogue, const Cell& cell,
+                                                const Draw& draw);
+
+/// Cross-section the current crosses between the electrodes, m².
+[[nodiscard]] double currentArea(const Cell& cell);
+
+}  // namespace anodex::cell

@@ -1,0 +1,146 @@
+#include "core/cell/Transport.h"
+
+#include "core/base/Constants.h"
+#include "core/cell/Nernst.h"
+
+#include <algorithm>
+#include <cmath>
+#include <limits>
+
+namespace anodex::cell {
+namespace {
+
+using chemistry::Branch;
+using chemistry::SpeciesIndex;
+using chemistry::SpeciesTerm;
+
+constexpr double kDiffusionActivation = 18000.0;  // J/mol
+constexpr double kAbsentConcentration = 1e-9;     // mol/m³
+
+double layer(const TransportContext& context, double diffusivity) {
+    double thickness = std::min(kStillLayerMetres, context.cell.gapMetres);
+    if (context.moment == Moment::First) {
+        thickness = std::min(thickness, std::sqrt(M_PI * diffusivity * kFirstMomentSeconds));
+    }
+    return thickness;
+}
+
+double diffusivity(const TransportContext& context, SpeciesIndex species) {
+    const double warm = std::exp(-kDiffusionActivation / base::kGasConstant *
+                                 (1.0 / context.cell.temperatureKelvin - 1.0 / base::kStandardTemperature));
+    return context.catalogue.species[species].diffusivity * warm;
+}
+
+/// F c D / δ in A/m² per electron and stoichiometric unit.
+double flux(const TransportContext& context, SpeciesIndex species, double concentration) {
+    const double d = diffusivity(context, species);
+    double obstruction = 1.0;
+    if (context.cell.barrier && context.cell.barrier->thicknessMetres > 0.5 * context.cell.gapMetres) {
+        obstruction = context.catalogue.separators[context.cell.barrier->separator].macMullin.value;
+    }
+    return base::kFaraday * concentration * d / layer(context, d) / obstruction;
+}
+
+/// Hydrogen ions arrive free and carried by weak acids.
+double protonFlux(const TransportContext& context) {
+    const auto& solution = context.cell.solution(context.side);
+    double total = 0.0;
+    for (SpeciesIndex s = 0; s < context.catalogue.species.size(); ++s) {
+        const double protons =
+            s == context.catalogue.key.hydrogenIon ? 1.0 : context.catalogue.species[s].acidicProtons;
+        if (protons > 0.0 && solution.molality[s] > 0.0) {
+            total += protons * flux(context, s, solution.concentration(s));
+        }
+    }
+    return total;
+}
+
+double oxygenLimit(const TransportContext& context, double electrons) {
+    const Electrode& electrode = context.cell.electrode(context.side);
+    if (electrode.air == Air::None) {
+        return 0.0;
+    }
+    const auto& solution = context.cell.solution(context.side);
+    const SpeciesIndex dissolved = context.catalogue.key.dissolvedOxygen;
+    const double still = electrons * flux(context, dissolved, solution.concentration(dissolved)) *
+                         solution.mixture.stillOxygenFactor *
+                         context.draw.factor("oxygen supply in still liquid", {1.0, 2.0});
+    if (electrode.air == Air::Still) {
+        return still;
+    }
+    const chemistry::Material& material = context.catalogue.materials[electrode.material];
+    const chemistry::FactorSpread open =
+        material.breathingLimit.value_or(chemistry::FactorSpread{4.0 * still, 2.0});
+    return std::max(still, context.draw.factor("air supply of " + material.name, open));
+}
+
+/// mol/m³. The rate law divides a branch by its limit, and both fall with the concentration alike; so an absent
+/// product takes the same trace here as in the Nernst potential.
+double presentOrTrace(const TransportContext& context, const chemistry::Reaction& reaction, SpeciesIndex species) {
+    const auto& solution = context.cell.solution(context.side);
+    const double trace =
+        activityOrTrace(context.cell, context.side, context.catalogue, reaction, species, context.draw);
+    return trace > solution.activity[species] ? 1000.0 * trace : solution.concentration(species);
+}
+
+bool isReactant(const SpeciesTerm& term, Branch branch) {
+    return branch == Branch::Cathodic ? term.count < 0.0 : term.count > 0.0;
+}
+
+}  // namespace
+
+bool needsAcid(const chemistry::Catalogue& catalogue, const chemistry::Reaction& reaction) {
+    const auto isProtonOrGas = [&](const SpeciesTerm& term) {
+        return term.species == catalogue.key.hydrogenIon || term.species == catalogue.key.hydrogenGas;
+    };
+    return std::all_of(reaction.terms.begin(), reaction.terms.end(), isProtonOrGas);
+}
+
+double supplyLimit(const TransportContext& context, const chemistry::Reaction& reaction, Branch branch) {
+    const auto& key = context.catalogue.key;
+    double inverse = 0.0;
+    for (const SpeciesTerm& term : reaction.terms) {
+        if (!isReactant(term, branch) || term.species == key.solvent) {
+            continue;
+        }
+        const double perUnit = reaction.electrons / std::abs(term.count);
+        double limit = std::numeric_limits<double>::infinity();
+        if (term.species == key.oxygenGas) {
+            limit = oxygenLimit(context, reaction.supplyElectrons > 0.0 ? reaction.supplyElectrons : perUnit);
+        } else if (term.species == key.hydrogenIon) {
+            limit = needsAcid(context.catalogue, reaction) ? perUnit * protonFlux(context) : limit;
+        } else if (context.catalogue.species[term.species].isDissolved()) {
+            limit = perUnit * flux(context, term.species, presentOrTrace(context, reaction, term.species));
+        } else if (context.catalogue.species[term.species].formula.phase == chemistry::Phase::Gas) {
+            limit = 0.0;  // nothing stores a gas at an electrode unless air brings it
+        }
+        inverse += limit > 0.0 ? 1.0 / limit : std::numeric_limits<double>::infinity();
+    }
+    return inverse > 0.0 ? 1.0 / inverse : std::numeric_limits<double>::infinity();
+}
+
+std::optional<SpeciesIndex> absentReactant(const TransportContext& context, const chemistry::Reaction& reaction,
+                                           Branch branch) {
+    const auto& key = context.catalogue.key;
+    for (const SpeciesTerm& term : reaction.terms) {
+        if (!isReactant(term, branch) || term.species == key.solvent) {
+            continue;
+        }
+        if (term.species == key.hydrogenIon && !needsAcid(context.catalogue, reaction)) {
+            continue;
+        }
+        if (term.species == key.oxygenGas) {
+            if (context.cell.electrode(context.side).air == Air::None) {
+                return term.species;
+            }
+            continue;
+        }
+        if (context.catalogue.species[term.species].isDissolved() &&
+            context.cell.solution(context.side).concentration(term.species) < kAbsentConcentration) {
+            return term.species;
+        }
+    }
+    return std::nullopt;
+}
+
+}  // namespace anodex::cell

@@ -1,0 +1,63 @@
+// src/core/chemistry/Catalogue.h - all sourced facts, as one plain value that every law receives by reference.
+//
+// Threads    immutable after loading; share freely.
+#pragma once
+#include "core/chemistry/Material.h"
+#include "core/chemistry/Reaction.h"
+#include "core/chemistry/Species.h"
+#include "core/chemistry/Substance.h"
+#include <map>
+#include <optional>
+#include <string>
+#include <string_view>
+#include <utility>
+#include <vector>
+
+namespace anodex::chemistry {
+
+/// Pitzer's binary parameters for one cation and one anion (25 °C, molal).
+struct PitzerPair {
+    double beta0 = 0.0;
+    double beta1 = 0.0;
+    double beta2 = 0.0;
+    double cPhi = 0.0;
+    double highestMolality = 0.0;  ///< Of the salt in the published fit.
+    std::vector<std::string> sources;
+};
+
+/// theta of two ions of like sign, and psi of such a pair with one of opposite sign.
+struct PitzerMixing {
+    std::map<std::pair<SpeciesIndex, SpeciesIndex>, double> theta;                                ///< Low index first.
+    std::map<std::pair<std::pair<SpeciesIndex, SpeciesIndex>, SpeciesIndex>, double> psi;
+};
+
+/// The species that laws themselves speak of.
+struct KeySpecies {
+    SpeciesIndex hydrogenIon = 0;
+    SpeciesIndex hydroxide = 0;
+    SpeciesIndex solvent = 0;
+    SpeciesIndex oxygenGas = 0;
+    SpeciesIndex hydrogenGas = 0;
+    SpeciesIndex dissolvedOxygen = 0;
+};
+
+struct Catalogue {
+    std::string version;
+    std::map<std::string, double> elementGramsPerMole;
+    std::vector<Species> species;
+    KeySpecies key;
+    std::map<std::pair<SpeciesIndex, SpeciesIndex>, PitzerPair> pitzerPairs;  ///< (cation, anion)
+    PitzerMixing pitzerMixing;
+    std::vector<Substance> substances;
+    std::vector<ReadyLiquid> liquids;
+    std::vector<Material> materials;
+    std::vector<SeparatorMaterial> separators;
+    std::vector<CaseMaterial> cases;
+    std::vector<Reaction> reactions;
+    std::vector<std::string> families;
+
+    [[nodiscard]] std::optional<SpeciesIndex> findSpecies(std::string_view name) const;
+    [[nodiscard]] const Substance* solvent() const;
+};
+
+}  // namespace anodex::chemistry

@@ -1,0 +1,157 @@
+#include "core/chemistry/NameLookup.h"
+
+#include <algorithm>
+#include <numeric>
+
+namespace anodex::chemistry {
+namespace {
+
+template <typename Entry> bool answersTo(const Entry& entry, const std::string& folded) {
+    return foldedName(entry.id) == folded || foldedName(entry.name) == folded ||
+           std::any_of(entry.aliases.begin(), entry.aliases.end(),
+                       [&](const std::string& alias) { return foldedName(alias) == folded; });
+}
+
+template <typename Entry>
+std::optional<std::size_t> findByName(const std::vector<Entry>& entries, std::string_view name) {
+    const std::string folded = foldedName(name);
+    for (std::size_t index = 0; index < entries.size(); ++index) {
+        if (answersTo(entries[index], folded)) {
+            return index;
+        }
+    }
+    return std::nullopt;
+}
+
+template <typename Entry> std::vector<std::string> namesOf(const std::vector<Entry>& entries) {
+    std::vector<std::string> names;
+    for (const Entry& entry : entries) {
+        names.push_back(entry.name);
+        names.push_back(entry.id);
+        names.insert(names.end(), entry.aliases.begin(), entry.aliases.end());
+    }
+    return names;
+}
+
+bool sameComposition(const Formula& a, const Formula& b) { return a.elements == b.elements && a.charge == b.charge; }
+
+}  // namespace
+
+std::string foldedName(std::string_view name) {
+    std::string folded;
+    for (const char c : name) {
+        const bool blank = c == ' ' || c == '-' || c == '_' || c == '\t';
+        if (blank) {
+            if (!folded.empty() && folded.back() != ' ') {
+                folded += ' ';
+            }
+        } else {
+            folded += (c >= 'A' && c <= 'Z') ? static_cast<char>(c - 'A' + 'a') : c;
+        }
+    }
+    while (!folded.empty() && folded.back() == ' ') {
+        folded.pop_back();
+    }
+    return folded;
+}
+
+std::optional<SubstanceName> findSubstance(const Catalogue& catalogue, std::string_view name) {
+    if (const auto index = findByName(catalogue.substances, name)) {
+        return SubstanceName{*index, std::nullopt};
+    }
+    const std::string folded = foldedName(name);
+    for (std::size_t index = 0; index < catalogue.substances.size(); ++index) {
+        const auto& hydrates = catalogue.substances[index].hydrates;
+        for (std::size_t which = 0; which < hydrates.size(); ++which) {
+            const auto& names = hydrates[which].names;
+            if (std::any_of(names.begin(), names.end(),
+                            [&](const std::string& candidate) { return foldedName(candidate) == folded; })) {
+                return SubstanceName{index, which};
+            }
+        }
+    }
+    const auto formula = parseFormula(name);
+    if (!formula) {
+        return std::nullopt;
+    }
+    for (std::size_t index = 0; index < catalogue.substances.size(); ++index) {
+        const Substance& substance = catalogue.substances[index];
+        if (sameComposition(substance.formula, *formula)) {
+            return SubstanceName{index, std::nullopt};
+        }
+        for (std::size_t which = 0; which < substance.hydrates.size(); ++which) {
+            if (sameComposition(substance.hydrates[which].formula, *formula)) {
+                return SubstanceName{index, which};
+            }
+        }
+    }
+    return std::nullopt;
+}
+
+std::optional<std::size_t> findLiquid(const Catalogue& catalogue, std::string_view name) {
+    return findByName(catalogue.liquids, name);
+}
+
+std::optional<std::size_t> findMaterial(const Catalogue& catalogue, std::string_view name) {
+    if (const auto index = findByName(catalogue.materials, name)) {
+        return index;
+    }
+    for (std::size_t index = 0; index < catalogue.materials.size(); ++index) {
+        if (!catalogue.materials[index].formulaText.empty() && catalogue.materials[index].formulaText == name) {
+            return index;
+        }
+    }
+    return std::nullopt;
+}
+
+std::optional<std::size_t> findSeparator(const Catalogue& catalogue, std::string_view name) {
+    return findByName(catalogue.separators, name);
+}
+
+std::optional<std::size_t> findCase(const Catalogue& catalogue, std::string_view name) {
+    return findByName(catalogue.cases, name);
+}
+
+std::vector<std::string> substanceNames(const Catalogue& catalogue) {
+    std::vector<std::string> names = namesOf(catalogue.substances);
+    for (const Substance& substance : catalogue.substances) {
+        names.push_back(substance.formulaText);
+        for (const Hydrate& hydrate : substance.hydrates) {
+            names.push_back(hydrate.formulaText);
+            names.insert(names.end(), hydrate.names.begin(), hydrate.names.end());
+        }
+    }
+    return names;
+}
+
+std::vector<std::string> materialNames(const Catalogue& catalogue) { return namesOf(catalogue.materials); }
+std::vector<std::string> liquidNames(const Catalogue& catalogue) { return namesOf(catalogue.liquids); }
+std::vector<std::string> separatorNames(const Catalogue& catalogue) { return namesOf(catalogue.separators); }
+std::vector<std::string> caseNames(const Catalogue& catalogue) { return namesOf(catalogue.cases); }
+
+std::string nearestName(std::string_view wanted, const std::vector<std::string>& names) {
+    const std::string target = foldedName(wanted);
+    std::string best;
+    std::size_t bestDistance = std::max<std::size_t>(2, target.size() / 2);
+    for (const std::string& name : names) {
+        const std::string candidate = foldedName(name);
+        std::vector<std::size_t> row(candidate.size() + 1);
+        std::iota(row.begin(), row.end(), std::size_t{0});
+        for (std::size_t i = 1; i <= target.size(); ++i) {
+            std::size_t diagonal = row[0];
+            row[0] = i;
+            for (std::size_t j = 1; j <= candidate.size(); ++j) {
+                const std::size_t replaced = diagonal + (target[i - 1] == candidate[j - 1] ? 0 : 1);
+                diagonal = row[j];
+                row[j] = std::min({row[j] + 1, row[j - 1] + 1, replaced});
+            }
+        }
+        if (row.back() < bestDistance) {
+            bestDistance = row.back();
+            best = name;
+        }
+    }
+    return best;
+}
+
+}  // namespace anodex::chemistry

@@ -1,0 +1,69 @@
+// src/core/chemistry/Solution.h - a liquid at equilibrium: species, pH, activities, density, conductivity.
+//
+// Units      SI: kg, mol, mol/m³, S/m, kg/m³; molality in mol/kg of solvent.
+// pH         -log10 of the molal hydrogen-ion activity; single-ion values follow the ion-interaction model's
+//            own convention, so only differences between cells are measurable.
+// Range      0-60 °C. Interaction parameters are those of 25 °C.
+// Errors     none: every composition has an answer; `notes` say where it left the published range.
+#pragma once
+#include "core/chemistry/Catalogue.h"
+#include <optional>
+#include <vector>
+
+namespace anodex::chemistry {
+
+struct Portion {
+    std::size_t substance = 0;
+    double moles = 0.0;  ///< Of the substance without its crystal solvent. >= 0.
+    bool operator==(const Portion&) const = default;
+};
+
+/// What was put together, and what was measured on it; measured values win over computed ones.
+struct Mixture {
+    double solventKg = 0.1;
+    std::vector<Portion> portions;
+    double temperatureKelvin = 293.15;
+    double oxygenPressureBar = 0.2095;  ///< Over the liquid; 0 when no air reaches it.
+    std::optional<double> measuredPh;
+    std::optional<double> measuredDensity;       ///< kg/m³
+    std::optional<double> measuredConductivity;  ///< S/m
+    double conductivityFactor = 1.0;             ///< Gels hold the liquid still and lengthen its paths.
+    double stillOxygenFactor = 1.0;
+};
+
+struct SolutionNotes {
+    bool typicalInteractions = false;  ///< A pair without published parameters matters.
+    bool beyondActivityRange = false;
+    bool estimatedConductivity = false;  ///< A pair without a published table carries much of the current.
+};
+
+struct Undissolved {
+    std::size_t substance = 0;
+    double kilograms = 0.0;
+};
+
+struct Solution {
+    Mixture mixture;
+    std::vector<double> molality;         ///< By catalogue species; 0 where absent or not dissolved.
+    std::vector<double> activity;         ///< Same; gases hold pressure/bar, the solvent its activity.
+    double pH = 7.0;
+    double ionicStrength = 0.0;
+    double solventActivity = 1.0;
+    double densityKgPerM3 = 1000.0;
+    double volumeM3 = 0.0;
+    double conductivity = 0.0;
+    std::vector<Undissolved> undissolved;
+    SolutionNotes notes;
+
+    /// mol/m³ of the solution.
+    [[nodiscard]] double concentration(SpeciesIndex species) const;
+    /// Total moles of a master species' moiety in all its forms.
+    [[nodiscard]] double moiety(const Catalogue& catalogue, SpeciesIndex master) const;
+};
+
+[[nodiscard]] Solution solveSolution(const Catalogue& catalogue, const Mixture& mixture);
+
+/// Density of the mixture alone (kg/m³), without solving its equilibria; used to turn volumes into masses.
+[[nodiscard]] double mixtureDensity(const Catalogue& catalogue, const Mixture& mixture);
+
+}  // namespace anodex::chemistry

@@ -1,0 +1,64 @@
+// src/core/chemistry/Substance.h - what can be weighed into a liquid, and the liquids that come ready-made.
+#pragma once
+#include "core/base/Interpolation.h"
+#include "core/chemistry/Hazard.h"
+#include "core/chemistry/Species.h"
+#include "core/chemistry/Spread.h"
+#include <optional>
+#include <string>
+#include <vector>
+
+namespace anodex::chemistry {
+
+/// A hydrate is the same substance bought with solvent in its crystals.
+struct Hydrate {
+    std::string formulaText;
+    Formula formula;
+    double solventPerMole = 0.0;
+    double molarMassKg = 0.0;
+    std::vector<std::string> names;
+};
+
+/// Conductivity of the pure salt in its own solution, tabulated; mixtures are made from pairs (Conductivity.h).
+struct ConductivityTable {
+    SpeciesIndex cation = 0;
+    SpeciesIndex anion = 0;
+    base::Table siemensPerMetreByMassFraction;
+    double temperatureKelvin = 293.15;
+    double perKelvin = 0.02;  ///< Relative rise per kelvin about that temperature.
+};
+
+struct Substance {
+    std::string id;
+    std::string name;
+    std::vector<std::string> aliases;
+    std::string formulaText;
+    Formula formula;
+    double molarMassKg = 0.0;                 ///< Without hydrate solvent.
+    bool isSolvent = false;
+    std::vector<SpeciesTerm> dissolvesTo;     ///< Per mole; counts positive.
+    std::vector<Hydrate> hydrates;
+    std::optional<double> solubilityKgPerKg;  ///< Anhydrous mass per mass of solvent at 20 °C; absent: miscible.
+    base::Table densityByMassFraction;        ///< kg/m³ at 20 °C; needs at least the pure solvent and one more.
+    std::optional<ConductivityTable> conductivity;
+    double densityKgPerM3 = 1000.0;           ///< Of the substance itself, for volume_mL.
+    std::vector<Hazard> hazards;
+    std::vector<std::string> sources;
+};
+
+/// One litre of a ready-made liquid, made up from solvent and substances.
+struct ReadyLiquid {
+    struct Part {
+        std::size_t substance = 0;
+        double molPerLitre = 0.0;
+    };
+    std::string id;
+    std::string name;
+    std::vector<std::string> aliases;
+    std::vector<Part> parts;
+    double strengthSpreadFactor = 1.0;  ///< Doubt of every part's strength together.
+    double stillOxygenFactor = 1.0;     ///< Share of open liquid's oxygen supply; below 1 in flesh and gels.
+    std::vector<std::string> sources;
+};
+
+}  // namespace anodex::chemistry

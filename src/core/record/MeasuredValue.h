@@ -1,0 +1,13 @@
+// src/core/record/MeasuredValue.h - which reading stands beside the expected value.
+#pragma once
+#include "core/record/Record.h"
+#include <optional>
+#include <vector>
+
+namespace anodex::record {
+
+/// The last reading of its kind that is not struck out and comes after the last event that changed the cell.
+[[nodiscard]] std::optional<Reading> measuredValue(const std::vector<Reading>& readings,
+                                                   const std::vector<Event>& events, ReadingQuantity quantity);
+
+}  // namespace anodex::record

@@ -1,0 +1,27 @@
+// src/formats/FileError.h - what is wrong with a file: where, what stands there, what would be right.
+#pragma once
+#include <string>
+
+namespace anodex::formats {
+
+struct FileError {
+    enum class Code {
+        NotJson,
+        MissingKey,
+        UnknownKey,
+        WrongType,
+        NotFinite,
+        OutOfRange,
+        UnknownName,
+        NotBalanced,
+        WrongFormat,
+        Conflict,
+        Unreadable
+    };
+    Code code = Code::NotJson;
+    std::string field;     ///< Dotted path, or "line 3" for text that is no JSON.
+    std::string found;     ///< What stands there.
+    std::string expected;  ///< What would be right: a key, a type, a range, a nearest name.
+};
+
+}  // namespace anodex::formats

@@ -1,0 +1,439 @@
+#include "formats/RunCsv.h"
+
+#include "formats/JsonObject.h"
+#include "formats/Numbers.h"
+
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace anodex::formats {
+namespace {
+
+using Code = CsvError::Code;
+
+std::string_view takeLine(std::string_view& text) {
+    const std::size_t end = text.find('\n');
+    std::string_view line = text.substr(0, end);
+    text.remove_prefix(end == std::string_view::npos ? text.size() : end + 1);
+    if (!line.empty() && line.back() == '\r') {
+        line.remove_suffix(1);
+    }
+    return line;
+}
+
+void splitInto(std::string_view line, char delimiter, std::vector<std::string_view>& cells) {
+    cells.clear();
+    bool quoted = false;
+    std::size_t start = 0;
+    for (std::size_t i = 0; i <= line.size(); ++i) {
+        if (i < line.size() && line[i] == '"') {
+            quoted = !quoted;
+        } else if (i == line.size() || (line[i] == delimiter && !quoted)) {
+            cells.push_back(trimmed(line.substr(start, i - start)));
+            start = i + 1;
+        }
+    }
+}
+
+bool isValue(std::string_view cell, bool decimalComma) {
+    return parseNumber(cell, decimalComma).has_value() || parseDateTime(cell).has_value();
+}
+
+struct Shape {
+    char delimiter = ',';
+    bool decimalComma = false;
+    std::size_t headerLines = 0;
+    std::size_t columns = 0;
+    double score = 0.0;
+};
+
+/// How well a delimiter and decimal sign explain the first lines: columns that stay the same and hold values.
+Shape scoreShape(const std::vector<std::string_view>& lines, char delimiter, bool decimalComma) {
+    Shape shape{delimiter, decimalComma, 0, 0, 0.0};
+    std::vector<std::string_view> cells;
+    // The last lines are data in any file that has data; their width is the table's.
+    splitInto(lines.back(), delimiter, cells);
+    if (lines.size() > 2) {
+        splitInto(lines[lines.size() - 2], delimiter, cells);
+    }
+    shape.columns = cells.size();
+    std::size_t good = 0;
+    std::size_t first = lines.size();
+    for (std::size_t i = lines.size(); i-- > 0;) {
+        splitInto(lines[i], delimiter, cells);
+        const auto values = std::count_if(cells.begin(), cells.end(),
+                                          [&](std::string_view cell) { return isValue(cell, decimalComma); });
+        const bool data = cells.size() == shape.columns && values >= 2;
+        if (data) {
+            ++good;
+            first = i;
+        }
+    }
+    shape.headerLines = first;
+    const std::size_t body = lines.size() - first;
+    if (shape.columns >= 2 && body > 0) {
+        shape.score = static_cast<double>(good) / static_cast<double>(body) * static_cast<double>(good);
+    }
+    return shape;
+}
+
+std::string lowered(std::string_view text) {
+    std::string result(text);
+    std::transform(result.begin(), result.end(), result.begin(),
+                   [](unsigned char c) { return static_cast<char>(c >= 'A' && c <= 'Z' ? c - 'A' + 'a' : c); });
+    return result;
+}
+
+struct UnitName {
+    const char* text;
+    ColumnRole role;
+    double toSi;
+};
+constexpr UnitName kUnits[] = {{"ms", ColumnRole::Time, 1e-3},    {"s", ColumnRole::Time, 1.0},
+                               {"sec", ColumnRole::Time, 1.0},    {"seconds", ColumnRole::Time, 1.0},
+                               {"min", ColumnRole::Time, 60.0},   {"minutes", ColumnRole::Time, 60.0},
+                               {"h", ColumnRole::Time, 3600.0},   {"hours", ColumnRole::Time, 3600.0},
+                               {"d", ColumnRole::Time, 86400.0},  {"mV", ColumnRole::Voltage, 1e-3},
+                               {"V", ColumnRole::Voltage, 1.0},   {"volts", ColumnRole::Voltage, 1.0},
+                               {"uA", ColumnRole::Current, 1e-6}, {"µA", ColumnRole::Current, 1e-6},
+                               {"mA", ColumnRole::Current, 1e-3}, {"A", ColumnRole::Current, 1.0},
+                               {"amps", ColumnRole::Current, 1.0}};
+
+const UnitName* unitIn(std::string_view name) {
+    // The unit is the last word of the header, after "/", "(", "[", "_" or a blank.
+    std::string word;
+    for (const char c : name) {
+        if (c == '/' || c == '(' || c == '[' || c == '_' || c == ' ') {
+            word.clear();
+        } else if (c != ')' && c != ']') {
+            word += c;
+        }
+    }
+    for (const UnitName& unit : kUnits) {
+        if (word == unit.text) {
+            return &unit;
+        }
+    }
+    return nullptr;
+}
+
+ColumnRole roleByName(std::string_view name) {
+    const std::string text = lowered(name);
+    const auto has = [&](const char* part) { return text.find(part) != std::string::npos; };
+    if (has("time") || has("zeit") || has("elapsed") || has("date") || text == "t") {
+        return ColumnRole::Time;
+    }
+    if (has("volt") || has("spannung") || text == "u" || text == "v") {
+        return ColumnRole::Voltage;
+    }
+    if (has("current") || has("strom") || has("amp") || text == "i") {
+        return ColumnRole::Current;
+    }
+    return ColumnRole::Ignored;
+}
+
+void takeRole(CsvMapping& mapping, std::size_t column, ColumnRole role, double toSi) {
+    const bool taken = std::any_of(mapping.columns.begin(), mapping.columns.end(),
+                                   [&](const ColumnMapping& other) { return other.role == role; });
+    if (!taken) {
+        mapping.columns[column].role = role;
+        mapping.columns[column].toSi = toSi;
+    }
+}
+
+void guessRoles(const std::vector<std::string>& names, const std::vector<std::vector<std::string>>& rows,
+                CsvMapping& mapping) {
+    for (std::size_t c = 0; c < names.size(); ++c) {
+        const UnitName* unit = unitIn(names[c]);
+        const ColumnRole byName = roleByName(names[c]);
+        if (unit != nullptr && (byName == ColumnRole::Ignored || byName == unit->role)) {
+            takeRole(mapping, c, unit->role, unit->toSi);
+        } else if (byName != ColumnRole::Ignored) {
+            takeRole(mapping, c, byName, 1.0);
+        }
+    }
+    for (std::size_t c = 0; c < mapping.columns.size() && !rows.empty(); ++c) {
+        const std::string& cell = c < rows.front().size() ? rows.front()[c] : std::string();
+        const bool stamp = !parseNumber(cell, mapping.decimalComma) && parseDateTime(cell);
+        if (stamp && mapping.columns[c].role == ColumnRole::Ignored) {
+            takeRole(mapping, c, ColumnRole::Time, 1.0);
+        }
+        mapping.columns[c].isDateTime = mapping.columns[c].role == ColumnRole::Time && stamp;
+    }
+    // A file without any header: time, voltage, current is the order everyone writes.
+    const bool named = std::any_of(mapping.columns.begin(), mapping.columns.end(),
+                                   [](const ColumnMapping& column) { return column.role != ColumnRole::Ignored; });
+    if (!named) {
+        constexpr ColumnRole kUsual[] = {ColumnRole::Time, ColumnRole::Voltage, ColumnRole::Current};
+        for (std::size_t c = 0; c < mapping.columns.size() && c < 3; ++c) {
+            mapping.columns[c].role = kUsual[c];
+        }
+    }
+}
+
+std::optional<std::size_t> columnOf(const CsvMapping& mapping, ColumnRole role) {
+    for (std::size_t c = 0; c < mapping.columns.size(); ++c) {
+        if (mapping.columns[c].role == role) {
+            return c;
+        }
+    }
+    return std::nullopt;
+}
+
+std::string_view withoutMark(std::string_view text) {
+    if (text.starts_with("\xEF\xBB\xBF")) {
+        text.remove_prefix(3);
+    }
+    return text;
+}
+
+std::string columnName(const std::vector<std::string_view>& lines, const Shape& shape, std::size_t column) {
+    std::vector<std::string_view> cells;
+    for (std::size_t i = shape.headerLines; i-- > 0;) {
+        splitInto(lines[i], shape.delimiter, cells);
+        if (cells.size() == shape.columns) {
+            return std::string(cells[column]);
+        }
+    }
+    return fmt::format("column {}", column + 1);
+}
+
+/// Calendar or elapsed seconds of a row, or nothing when the cell cannot be read.
+class RowReader {
+public:
+    RowReader(const CsvMapping& mapping, CsvRun& run)
+        : m_mapping(mapping), m_run(run), m_time(columnOf(mapping, ColumnRole::Time)),
+          m_voltage(columnOf(mapping, ColumnRole::Voltage)), m_current(columnOf(mapping, ColumnRole::Current)) {}
+
+    bool take(std::string_view line) {
+        splitInto(line, m_mapping.delimiter, m_cells);
+        const auto seconds = secondsOf();
+        const auto volts = valueOf(m_voltage);
+        const auto amps = m_current ? valueOf(m_current) : std::optional(0.0);
+        if (!seconds || !volts || !amps) {
+            return false;
+        }
+        m_run.samples.seconds.push_back(*seconds);
+        m_run.samples.volts.push_back(*volts);
+        m_run.samples.amps.push_back(m_mapping.currentPositiveOnCharge ? -*amps : *amps);
+        return true;
+    }
+
+private:
+    std::optional<double> valueOf(std::optional<std::size_t> column) const {
+        if (!column || *column >= m_cells.size()) {
+            return std::nullopt;
+        }
+        const auto value = parseNumber(m_cells[*column], m_mapping.decimalComma);
+        return value ? std::optional(*value * m_mapping.columns[*column].toSi) : std::nullopt;
+    }
+
+    std::optional<double> secondsOf() {
+        if (!m_mapping.columns[*m_time].isDateTime) {
+            return valueOf(m_time);
+        }
+        if (*m_time >= m_cells.size()) {
+            return std::nullopt;
+        }
+        const auto stamp = parseDateTime(m_cells[*m_time]);
+        if (!stamp) {
+            return std::nullopt;
+        }
+        if (!m_run.started) {
+            m_run.started = *stamp;
+        }
+        return static_cast<double>(*stamp - *m_run.started) / 1000.0;
+    }
+
+    const CsvMapping& m_mapping;
+    CsvRun& m_run;
+    std::optional<std::size_t> m_time;
+    std::optional<std::size_t> m_voltage;
+    std::optional<std::size_t> m_current;
+    std::vector<std::string_view> m_cells;
+};
+
+}  // namespace
+
+tl::expected<CsvPreview, CsvError> previewCsv(std::string_view text) {
+    text = withoutMark(text);
+    if (trimmed(text).empty()) {
+        return tl::unexpected(CsvError{Code::Empty, 0, {}});
+    }
+    if (text.substr(0, 4096).find('\0') != std::string_view::npos) {
+        return tl::unexpected(CsvError{Code::Binary, 0, {}});
+    }
+    std::vector<std::string_view> lines;
+    std::string_view rest = text;
+    while (!rest.empty() && lines.size() < 60) {
+        const std::string_view line = takeLine(rest);
+        if (!trimmed(line).empty() || lines.empty() || !rest.empty()) {
+            lines.push_back(line);
+        }
+    }
+    while (lines.size() > 1 && trimmed(lines.back()).empty()) {
+        lines.pop_back();
+    }
+    Shape best;
+    for (const char delimiter : {';', '\t', ',', '|'}) {
+        for (const bool comma : {false, true}) {
+            if (comma && delimiter == ',') {
+                continue;
+            }
+            const Shape shape = scoreShape(lines, delimiter, comma);
+            if (shape.score > best.score * 1.0001) {
+                best = shape;
+            }
+        }
+    }
+    if (best.score <= 0.0) {
+        return tl::unexpected(CsvError{Code::NoColumns, 1, std::string(lines.front().substr(0, 60))});
+    }
+    CsvPreview preview;
+    preview.mapping.delimiter = best.delimiter;
+    preview.mapping.decimalComma = best.decimalComma;
+    preview.mapping.headerLines = best.headerLines;
+    preview.mapping.columns.resize(best.columns);
+    std::vector<std::string_view> cells;
+    for (std::size_t i = best.headerLines; i < lines.size() && preview.rows.size() < 12; ++i) {
+        splitInto(lines[i], best.delimiter, cells);
+        preview.rows.emplace_back(cells.begin(), cells.end());
+    }
+    std::string header;
+    for (std::size_t c = 0; c < best.columns; ++c) {
+        preview.columnNames.push_back(columnName(lines, best, c));
+        header += preview.columnNames.back() + '\x1f';
+    }
+    preview.signature = fmt::format("{}{}{}{}", best.delimiter, best.decimalComma ? 1 : 0, best.headerLines, header);
+    guessRoles(preview.columnNames, preview.rows, preview.mapping);
+    preview.complete =
+        columnOf(preview.mapping, ColumnRole::Time) && columnOf(preview.mapping, ColumnRole::Voltage);
+    const bool batteryDataFormat =
+        std::find(preview.columnNames.begin(), preview.columnNames.end(), "Test Time / s") != preview.columnNames.end();
+    CsvMapping plain = preview.mapping;
+    if (batteryDataFormat) {
+        preview.mapping.currentPositiveOnCharge = true;
+    } else if (preview.complete && columnOf(preview.mapping, ColumnRole::Current)) {
+        if (const auto run = readCsv(text, plain)) {
+            preview.mapping.currentPositiveOnCharge = looksPositiveOnCharge(run->samples);
+        }
+    }
+    return preview;
+}
+
+tl::expected<CsvRun, CsvError> readCsv(std::string_view text, const CsvMapping& mapping,
+                                       const std::function<void(double)>& progress, std::stop_token stop) {
+    if (!columnOf(mapping, ColumnRole::Time)) {
+        return tl::unexpected(CsvError{Code::NoTime, mapping.headerLines, {}});
+    }
+    if (!columnOf(mapping, ColumnRole::Voltage)) {
+        return tl::unexpected(CsvError{Code::NoVoltage, mapping.headerLines, {}});
+    }
+    text = withoutMark(text);
+    const std::size_t whole = text.size();
+    CsvRun run;
+    RowReader reader(mapping, run);
+    std::size_t number = 0;
+    while (!text.empty()) {
+        const std::string_view line = takeLine(text);
+        ++number;
+        if (number <= mapping.headerLines || trimmed(line).empty()) {
+            continue;
+        }
+        if (!reader.take(line)) {
+            run.firstSkippedLine = run.rowsSkipped == 0 ? number : run.firstSkippedLine;
+            ++run.rowsSkipped;
+            continue;
+        }
+        const std::size_t last = run.samples.size() - 1;
+        if (last > 0 && run.samples.seconds[last] <= run.samples.seconds[last - 1]) {
+            if (run.samples.seconds[last] < run.samples.seconds[last - 1]) {
+                return tl::unexpected(CsvError{Code::TimeGoesBack, number, std::string(line.substr(0, 60))});
+            }
+            // A logger that repeats a time stamp adds nothing new.
+            run.samples.seconds.pop_back();
+            run.samples.volts.pop_back();
+            run.samples.amps.pop_back();
+        }
+        if (number % 4096 == 0) {
+            if (stop.stop_requested()) {
+                return tl::unexpected(CsvError{Code::Cancelled, number, {}});
+            }
+            if (progress) {
+                progress(1.0 - static_cast<double>(text.size()) / static_cast<double>(whole));
+            }
+        }
+    }
+    if (run.samples.size() < 2) {
+        return tl::unexpected(CsvError{Code::TooFewRows, number, {}});
+    }
+    return run;
+}
+
+bool looksPositiveOnCharge(const record::RunSamples& samples) {
+    // A load pulls the voltage down: across its steps, voltage and discharge current move oppositely.
+    double together = 0.0;
+    for (std::size_t i = 1; i < samples.size(); ++i) {
+        together += (samples.amps[i] - samples.amps[i - 1]) * (samples.volts[i] - samples.volts[i - 1]);
+    }
+    double meanAmps = 0.0;
+    double sag = 0.0;
+    for (std::size_t i = 0; i < samples.size(); ++i) {
+        meanAmps += samples.amps[i];
+        sag += i > 0 ? samples.volts[i] - samples.volts[i - 1] : 0.0;
+    }
+    const double largest = samples.size() == 0 ? 0.0 : std::abs(*std::max_element(
+        samples.amps.begin(), samples.amps.end(), [](double a, double b) { return std::abs(a) < std::abs(b); }));
+    if (std::abs(together) > 1e-6 * largest) {
+        return together > 0.0;
+    }
+    return sag < 0.0 && meanAmps < 0.0;
+}
+
+std::string mappingToText(const CsvMapping& mapping) {
+    Json json = {{"delimiter", std::string(1, mapping.delimiter)},
+                 {"decimal_comma", mapping.decimalComma},
+                 {"header_lines", mapping.headerLines},
+                 {"positive_on_charge", mapping.currentPositiveOnCharge}};
+    json["columns"] = Json::array();
+    for (const ColumnMapping& column : mapping.columns) {
+        json["columns"].push_back(
+            {{"role", static_cast<int>(column.role)}, {"to_si", column.toSi}, {"date_time", column.isDateTime}});
+    }
+    return json.dump();
+}
+
+std::optional<CsvMapping> mappingFromText(std::string_view text) {
+    Json json;
+    std::optional<FileError> problem = parseJson(text, json);
+    if (problem) {
+        return std::nullopt;
+    }
+    JsonObject root(json, "", problem);
+    CsvMapping mapping;
+    if (!problem) {
+        const std::string delimiter = root.text("delimiter");
+        mapping.delimiter = delimiter.empty() ? ',' : delimiter.front();
+        mapping.decimalComma = root.flagOr("decimal_comma", false);
+        mapping.headerLines = static_cast<std::size_t>(root.number("header_lines", kNotNegative));
+        mapping.currentPositiveOnCharge = root.flagOr("positive_on_charge", false);
+        root.eachObject("columns", [&](JsonObject& entry) {
+            const auto role = static_cast<int>(entry.number("role", {0.0, 3.0, true, "a role from 0 to 3"}));
+            mapping.columns.push_back(
+                {static_cast<ColumnRole>(role), entry.number("to_si", kPositive), entry.flagOr("date_time", false)});
+        });
+    }
+    return problem ? std::nullopt : std::optional(mapping);
+}
+
+std::string writeRunCsv(const record::RunSamples& samples) {
+    std::string text = "Test Time / s,Voltage / V,Current / A\n";
+    for (std::size_t i = 0; i < samples.size(); ++i) {
+        fmt::format_to(std::back_inserter(text), "{},{},{}\n", samples.seconds[i], samples.volts[i],
+                       samples.amps[i] == 0.0 ? 0.0 : -samples.amps[i]);
+    }
+    return text;
+}
+
+}  // namespace anodex::formats

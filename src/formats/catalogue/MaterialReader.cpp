@@ -1,0 +1,80 @@
+#include "formats/catalogue/Context.h"
+
+#include <utility>
+
+namespace anodex::formats::catalogue {
+
+using namespace chemistry;
+using Code = FileError::Code;
+
+void readMaterials(Context& context, JsonObject& root) {
+    root.eachObject("materials", [&](JsonObject& entry) {
+        Material material;
+        material.id = entry.text("id");
+        material.name = entry.text("name");
+        material.aliases = entry.texts("aliases");
+        material.formulaText = entry.textOr("formula", "");
+        material.form = entry.text("form");
+        entry.eachNumber("composition", [&](const std::string& name, double fraction) {
+            material.composition.push_back({context.speciesNamed(entry, "composition", name), fraction});
+        });
+        entry.eachNumber("surfaces", [&](const std::string& name, double share) {
+            material.surfaces.push_back({context.speciesNamed(entry, "surfaces", name), share});
+        });
+        material.roughness = {entry.number("roughness", kPositive),
+                              entry.numberOr("roughness_spread", 1.0, kPositive)};
+        material.utilisation = {entry.numberOr("utilisation", 0.8, kPositive),
+                                entry.numberOr("utilisation_spread", 1.2, kPositive)};
+        material.densityKgPerM3 = 1000.0 * entry.number("density_g_per_mL", kPositive);
+        material.defaultThicknessMetres = 0.001 * entry.number("thickness_mm", kPositive);
+        material.resistivityOhmMetres = entry.number("resistivity_ohm_m", kNotNegative);
+        material.specificAreaM2PerKg = 1000.0 * entry.numberOr("specific_area_m2_per_g", 0.0, kNotNegative);
+        material.capacitanceFaradPerKg = 1000.0 * entry.numberOr("capacitance_F_per_g", 0.0, kNotNegative);
+        if (const auto limit = entry.maybeNumber("breathing_limit_A_per_m2", kPositive)) {
+            material.breathingLimit = FactorSpread{*limit, entry.numberOr("breathing_spread", 2.0, kPositive)};
+        }
+        material.hazards = Context::hazardsOf(entry);
+        material.porousCrossover = entry.numberOr("porous_crossover_A_per_m2", 0.0, kNotNegative);
+        material.sources = context.sourcesOf(entry);
+        context.catalogue.materials.push_back(std::move(material));
+    });
+}
+
+void readSeparators(Context& context, JsonObject& root) {
+    root.eachObject("separators", [&](JsonObject& entry) {
+        SeparatorMaterial separator;
+        separator.id = entry.text("id");
+        separator.name = entry.text("name");
+        separator.aliases = entry.texts("aliases");
+        separator.macMullin = {entry.number("mac_mullin", kPositive),
+                               entry.numberOr("mac_mullin_spread", 1.0, kPositive)};
+        separator.defaultThicknessMetres = 0.001 * entry.number("thickness_mm", kNotNegative);
+        separator.divides = entry.flagOr("divides", false);
+        entry.object("bridge", [&](JsonObject& item) {
+            SeparatorMaterial::Bridge bridge;
+            bridge.ohms = item.number("ohm", kPositive);
+            bridge.spreadFactor = item.numberOr("spread", 1.5, kPositive);
+            item.eachNumber("ions_mol_per_L", [&](const std::string& ion, double molPerLitre) {
+                bridge.ions.push_back({context.speciesNamed(item, "ions_mol_per_L", ion), 1000.0 * molPerLitre});
+            });
+            separator.bridge = std::move(bridge);
+        });
+        separator.sources = context.sourcesOf(entry);
+        context.catalogue.separators.push_back(std::move(separator));
+    });
+}
+
+void readCases(Context& context, JsonObject& root) {
+    root.eachObject("cases", [&](JsonObject& entry) {
+        CaseMaterial material;
+        material.id = entry.text("id");
+        material.name = entry.text("name");
+        material.aliases = entry.texts("aliases");
+        material.lowestPh = entry.number("lowest_pH");
+        material.highestPh = entry.number("highest_pH");
+        material.sources = context.sourcesOf(entry);
+        context.catalogue.cases.push_back(std::move(material));
+    });
+}
+
+}  // namespace anodex::formats::catalogue

@@ -1,0 +1,144 @@
+#include "formats/catalogue/Context.h"
+
+#include "core/base/Constants.h"
+#include "formats/Equation.h"
+
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace anodex::formats::catalogue {
+
+using namespace chemistry;
+using Code = FileError::Code;
+
+namespace {
+
+std::vector<SpeciesIndex> speciesList(const Context& context, JsonObject& entry, const char* key) {
+    std::vector<SpeciesIndex> list;
+    for (const std::string& name : entry.texts(key)) {
+        list.push_back(context.speciesNamed(entry, key, name));
+    }
+    return list;
+}
+
+ReferenceKind referenceOf(JsonObject& entry) {
+    const std::string text = entry.textOr("reference", "standard");
+    if (text == "equilibrium") {
+        return ReferenceKind::Equilibrium;
+    }
+    if (text == "absolute") {
+        return ReferenceKind::Absolute;
+    }
+    if (text != "standard") {
+        entry.fail(Code::UnknownName, "reference", "\"" + text + "\"", "standard, equilibrium or absolute");
+    }
+    return ReferenceKind::Standard;
+}
+
+PhWindow windowOf(JsonObject& entry) {
+    const Json* window = entry.raw("pH");
+    if (window == nullptr) {
+        return {};
+    }
+    if (!window->is_array() || window->size() != 2 || !(*window)[0].is_number() || !(*window)[1].is_number()) {
+        entry.fail(Code::WrongType, "pH", describeJson(*window), "two numbers, low and high");
+        return {};
+    }
+    return {(*window)[0].get<double>(), (*window)[1].get<double>()};
+}
+
+std::optional<FactorSpread> limitOf(JsonObject& entry, const char* key, const char* spreadKey) {
+    const auto value = entry.maybeNumber(key, kPositive);
+    const double spread = entry.numberOr(spreadKey, 1.0, kPositive);
+    return value ? std::optional(FactorSpread{*value, spread}) : std::nullopt;
+}
+
+/// The stored slope must leave the other branch a positive one: 1/ba + 1/bc = nF/(2.303 ν R T), within 5 % when
+/// both are given.
+void checkDetailedBalance(JsonObject& entry, const Reaction& reaction, double stored) {
+    const double both =
+        reaction.electrons / (reaction.rateDeterminingRepeats * base::nernstDecadeVolts(base::kStandardTemperature));
+    const auto other = entry.maybeNumber("other_slope_V", kPositive);
+    if (other && std::abs(1.0 / stored + 1.0 / *other - both) > 0.05 * both) {
+        entry.fail(Code::NotBalanced, "other_slope_V", fmt::format("{} V", *other),
+                   fmt::format("{:.4f} V, by detailed balance", 1.0 / std::max(both - 1.0 / stored, 1e-9)));
+    }
+}
+
+SurfaceKinetics kineticsOf(const Context& context, JsonObject& entry, const Reaction& reaction) {
+    SurfaceKinetics kinetics;
+    kinetics.surfaces = speciesList(context, entry, "on");
+    const std::string branch = entry.text("branch");
+    if (branch != "anodic" && branch != "cathodic") {
+        entry.fail(Code::UnknownName, "branch", "\"" + branch + "\"", "anodic or cathodic");
+    }
+    kinetics.storedBranch = branch == "cathodic" ? Branch::Cathodic : Branch::Anodic;
+    kinetics.currentDensity = {entry.number("A_per_m2", kPositive), entry.numberOr("spread", 1.0, kPositive)};
+    kinetics.slopeVolts = entry.number("slope_V", kPositive);
+    checkDetailedBalance(entry, reaction, kinetics.slopeVolts);
+    kinetics.reference = referenceOf(entry);
+    kinetics.referenceVolts = {entry.numberOr("reference_V", 0.0),
+                               entry.numberOr("reference_half_width_V", 0.0, kNotNegative)};
+    entry.eachObject("reference_shifts", [&](JsonObject& shift) {
+        kinetics.referenceShifts.push_back({context.speciesNamed(shift, "species", shift.text("species")),
+                                            shift.number("V_per_decade"), shift.number("at", kPositive)});
+    });
+    entry.eachNumber("orders", [&](const std::string& species, double order) {
+        kinetics.orders.push_back({context.speciesNamed(entry, "orders", species), order});
+    });
+    kinetics.window = windowOf(entry);
+    kinetics.needs = speciesList(context, entry, "requires");
+    kinetics.absentWith = speciesList(context, entry, "absent_with");
+    kinetics.oneWay = entry.flagOr("one_way", false);
+    kinetics.anodicLimit = limitOf(entry, "anodic_limit_A_per_m2", "anodic_limit_spread");
+    kinetics.cathodicLimit = limitOf(entry, "cathodic_limit_A_per_m2", "cathodic_limit_spread");
+    kinetics.hydrogenShare = entry.numberOr("hydrogen_share", 0.0, kNotNegative);
+    kinetics.activationJoulesPerMole = 1000.0 * entry.numberOr("activation_kJ", 40.0, kNotNegative);
+    (void)entry.raw("note");
+    kinetics.sources = context.sourcesOf(entry);
+    return kinetics;
+}
+
+void takeEquation(const Context& context, JsonObject& entry, Reaction& reaction) {
+    auto equation = parseEquation(context.catalogue, reaction.equation);
+    if (!equation) {
+        entry.fail(Code::UnknownName, "equation", equation.error(), "species and counts with \" = \" between");
+        return;
+    }
+    if (!isBalanced(context.catalogue, *equation) || equation->electrons <= 0.0) {
+        entry.fail(Code::NotBalanced, "equation", "\"" + reaction.equation + "\"",
+                   "equal elements and charge on both sides, electrons on the left");
+    }
+    reaction.terms = std::move(equation->terms);
+    reaction.electrons = equation->electrons;
+}
+
+}  // namespace
+
+void readReactions(Context& context, JsonObject& root) {
+    root.eachObject("reactions", [&](JsonObject& entry) {
+        Reaction reaction;
+        reaction.id = entry.text("id");
+        reaction.equation = entry.text("equation");
+        reaction.anodicName = entry.text("anodic_name");
+        reaction.cathodicName = entry.text("cathodic_name");
+        takeEquation(context, entry, reaction);
+        reaction.standardVolts = {entry.number("E0_V"), entry.numberOr("E0_half_width_V", 0.0, kNotNegative)};
+        reaction.standardVoltsPerKelvin = 0.001 * entry.numberOr("dE0_mV_per_K", 0.0);
+        reaction.rateDeterminingRepeats = entry.numberOr("rate_determining_repeats", 1.0, kPositive);
+        reaction.supplyElectrons = entry.numberOr("supply_electrons", 0.0, kNotNegative);
+        entry.eachObject("traces", [&](JsonObject& trace) {
+            reaction.traces.push_back({context.speciesNamed(trace, "species", trace.text("species")),
+                                       trace.number("activity", kPositive), trace.number("low", kPositive),
+                                       trace.number("high", kPositive)});
+        });
+        entry.eachObject("kinetics", [&](JsonObject& item) {
+            reaction.kinetics.push_back(kineticsOf(context, item, reaction));
+        });
+        reaction.sources = context.sourcesOf(entry);
+        context.catalogue.reactions.push_back(std::move(reaction));
+    });
+}
+
+}  // namespace anodex::formats::catalogue

@@ -1,0 +1,137 @@
+#include "notebook/History.h"
+
+#include "notebook/Schema.h"
+
+#include <SQLiteCpp/SQLiteCpp.h>
+#include <memory>
+#include <sqlite3.h>
+
+namespace anodex::notebook {
+namespace {
+
+using Bytes = std::vector<unsigned char>;
+
+struct FreeSqlite {
+    void operator()(void* memory) const { sqlite3_free(memory); }
+};
+
+void require(int code, SQLite::Database& database) {
+    if (code != SQLITE_OK) {
+        throw SQLite::Exception(database.getHandle(), code);
+    }
+}
+
+class Session {
+public:
+    explicit Session(SQLite::Database& database) : m_database(database) {
+        require(sqlite3session_create(database.getHandle(), "main", &m_session), database);
+        for (const char* table : kUndoableTables) {
+            require(sqlite3session_attach(m_session, table), database);
+        }
+    }
+    ~Session() { sqlite3session_delete(m_session); }
+    Session(const Session&) = delete;
+    Session& operator=(const Session&) = delete;
+
+    Bytes changeset() {
+        int size = 0;
+        void* raw = nullptr;
+        require(sqlite3session_changeset(m_session, &size, &raw), m_database);
+        const std::unique_ptr<void, FreeSqlite> owner(raw);
+        const auto* bytes = static_cast<const unsigned char*>(raw);
+        return {bytes, bytes + size};
+    }
+
+private:
+    SQLite::Database& m_database;
+    sqlite3_session* m_session = nullptr;
+};
+
+Bytes inverted(const Bytes& changeset, SQLite::Database& database) {
+    int size = 0;
+    void* raw = nullptr;
+    require(sqlite3changeset_invert(static_cast<int>(changeset.size()), changeset.data(), &size, &raw), database);
+    const std::unique_ptr<void, FreeSqlite> owner(raw);
+    const auto* bytes = static_cast<const unsigned char*>(raw);
+    return {bytes, bytes + size};
+}
+
+void apply(SQLite::Database& database, Bytes changeset) {
+    const auto abortOnConflict = [](void*, int, sqlite3_changeset_iter*) { return SQLITE_CHANGESET_ABORT; };
+    require(sqlite3changeset_apply(database.getHandle(), static_cast<int>(changeset.size()), changeset.data(), nullptr,
+                                   abortOnConflict, nullptr),
+            database);
+}
+
+/// Applies the newest done entry backwards, or the oldest undone one forwards.
+std::optional<std::string> step(SQLite::Database& database, bool back) {
+    SQLite::Transaction transaction(database);
+    std::int64_t id = 0;
+    std::string sentence;
+    Bytes changeset;
+    {
+        SQLite::Statement query(database, back ? "SELECT id, sentence, changeset FROM history WHERE undone = 0 "
+                                                 "ORDER BY id DESC LIMIT 1"
+                                               : "SELECT id, sentence, changeset FROM history WHERE undone = 1 "
+                                                 "ORDER BY id LIMIT 1");
+        if (!query.executeStep()) {
+            return std::nullopt;
+        }
+        id = query.getColumn(0).getInt64();
+        sentence = query.getColumn(1).getString();
+        const SQLite::Column blob = query.getColumn(2);
+        const auto* bytes = static_cast<const unsigned char*>(blob.getBlob());
+        changeset.assign(bytes, bytes + blob.getBytes());
+    }
+    if (!changeset.empty()) {
+        apply(database, back ? inverted(changeset, database) : changeset);
+    }
+    SQLite::Statement mark(database, "UPDATE history SET undone = ? WHERE id = ?");
+    mark.bind(1, back ? 1 : 0);
+    mark.bind(2, id);
+    mark.exec();
+    transaction.commit();
+    return sentence;
+}
+
+}  // namespace
+
+void recordCommand(SQLite::Database& database, const std::string& sentence, record::Millis now,
+                   const std::function<void()>& before, const std::function<void()>& change) {
+    SQLite::Transaction transaction(database);
+    if (before) {
+        before();
+    }
+    Bytes changeset;
+    {
+        Session session(database);
+        change();
+        changeset = session.changeset();
+    }
+    database.exec("DELETE FROM history WHERE undone = 1");
+    SQLite::Statement insert(database,
+                             "INSERT INTO history (happened, sentence, changeset, undone) VALUES (?, ?, ?, 0)");
+    insert.bind(1, now);
+    insert.bind(2, sentence);
+    insert.bind(3, changeset.data(), static_cast<int>(changeset.size()));
+    insert.exec();
+    SQLite::Statement trim(database, "DELETE FROM history WHERE id <= (SELECT max(id) FROM history) - ?");
+    trim.bind(1, kHistoryLength);
+    trim.exec();
+    transaction.commit();
+}
+
+std::optional<std::string> undoLast(SQLite::Database& database) { return step(database, true); }
+std::optional<std::string> redoNext(SQLite::Database& database) { return step(database, false); }
+
+std::vector<HistoryEntry> historyEntries(SQLite::Database& database) {
+    std::vector<HistoryEntry> entries;
+    SQLite::Statement query(database, "SELECT id, happened, sentence, undone FROM history ORDER BY id");
+    while (query.executeStep()) {
+        entries.push_back({query.getColumn(0).getInt64(), query.getColumn(1).getInt64(),
+                           query.getColumn(2).getString(), query.getColumn(3).getInt() != 0});
+    }
+    return entries;
+}
+
+}  // namespace anodex::notebook

@@ -1,0 +1,103 @@
+// src/notebook/Notebook.h - one notebook file: everything a builder writes down, with undo and redo.
+//
+// Errors     NotebookError; library exceptions are caught here and go no further. A failed change leaves the file as
+//            it was.
+// Threads    one Notebook per thread; all writes go through one.
+// Durability every change is on disk before the call returns (WAL, synchronous=FULL).
+#pragma once
+#include "core/bench/Thinning.h"
+#include "core/record/Record.h"
+#include "notebook/FileLock.h"
+#include "notebook/History.h"
+#include "notebook/NotebookError.h"
+#include "notebook/RunStore.h"
+#include <functional>
+#include <memory>
+#include <stop_token>
+#include <string>
+#include <tl/expected.hpp>
+#include <variant>
+#include <vector>
+
+namespace SQLite {
+class Database;
+}
+
+namespace anodex::notebook {
+
+/// A record as it shall be from now on: new when its id is new.
+using Change = std::variant<record::Project, record::Revision, record::Build, record::Reading, record::Event,
+                            record::RunHeader>;
+
+enum class OpenMode { Create, Write, Read };
+
+template <typename T> using Answer = tl::expected<T, NotebookError>;
+
+struct Counts {
+    std::int64_t projects = 0;
+    std::int64_t revisions = 0;
+    std::int64_t builds = 0;
+    std::int64_t readings = 0;
+    std::int64_t events = 0;
+    std::int64_t runs = 0;
+    std::int64_t samples = 0;
+    bool operator==(const Counts&) const = default;
+};
+
+/// A new random id (UUID version 4).
+[[nodiscard]] record::Id newId();
+
+class Notebook {
+public:
+    /// `owner` tells others who holds the file. Create fails on an existing file that is no notebook.
+    [[nodiscard]] static Answer<Notebook> open(const std::string& path, OpenMode mode, const std::string& owner = {});
+    Notebook(Notebook&&) noexcept;
+    Notebook& operator=(Notebook&&) noexcept;
+    ~Notebook();
+
+    [[nodiscard]] const std::string& path() const { return m_path; }
+    [[nodiscard]] bool readOnly() const { return m_readOnly; }
+
+    [[nodiscard]] Answer<std::vector<record::Project>> projects() const;
+    [[nodiscard]] Answer<std::vector<record::Revision>> revisions() const;
+    [[nodiscard]] Answer<std::vector<record::Build>> builds() const;
+    [[nodiscard]] Answer<std::vector<record::Reading>> readings(const record::Id& build) const;
+    [[nodiscard]] Answer<std::vector<record::Event>> events(const record::Id& build) const;
+    [[nodiscard]] Answer<std::vector<record::RunHeader>> runs(const record::Id& build) const;
+    [[nodiscard]] Answer<record::RunSamples> samples(const record::Id& run) const;
+    [[nodiscard]] Answer<std::vector<bench::CurveSample>> outline(const record::Id& run, RunColumn column) const;
+    [[nodiscard]] Answer<Counts> counts() const;
+
+    /// One command: all changes or none, undone as one, named by `sentence`.
+    Answer<void> commit(const std::string& sentence, record::Millis now, const std::vector<Change>& changes);
+    /// Stores a run with its samples. Undoing sets the run aside; its samples stay.
+    Answer<void> importRun(const std::string& sentence, record::Millis now, record::RunHeader run,
+                           const record::RunSamples& samples, const std::function<void(double)>& progress = {},
+                           const std::stop_token& stop = {});
+    /// The sentence of what was undone; empty text when there was nothing.
+    Answer<std::string> undo();
+    Answer<std::string> redo();
+    [[nodiscard]] Answer<std::vector<HistoryEntry>> history() const;
+
+    /// Remembered outside the history: where the window stood, how a logger's file is read.
+    Answer<void> remember(const std::string& key, const std::string& value);
+    [[nodiscard]] Answer<std::string> remembered(const std::string& key) const;
+    Answer<void> rememberMapping(const std::string& signature, const std::string& mapping);
+    [[nodiscard]] Answer<std::string> rememberedMapping(const std::string& signature) const;
+
+    /// Faults found in the file, in plain words; empty when sound.
+    [[nodiscard]] Answer<std::vector<std::string>> check() const;
+    /// Everything as text in a fixed order: equal texts mean equal notebooks.
+    [[nodiscard]] Answer<std::string> dump() const;
+
+private:
+    Notebook(std::string path, std::unique_ptr<SQLite::Database> database, std::optional<FileLock> lock);
+    static Answer<Notebook> openUnguarded(const std::string& path, OpenMode mode, const std::string& owner);
+
+    std::string m_path;
+    std::optional<FileLock> m_lock;
+    std::unique_ptr<SQLite::Database> m_database;
+    bool m_readOnly = false;
+};
+
+}  // namespace anodex::notebook

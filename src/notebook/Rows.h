@@ -1,0 +1,32 @@
+// src/notebook/Rows.h - records to rows and back, one pair of functions a table.
+#pragma once
+#include "core/record/Record.h"
+#include <string>
+#include <vector>
+
+namespace SQLite {
+class Database;
+}
+
+namespace anodex::notebook {
+
+void putRow(SQLite::Database& database, const record::Project& project);
+void putRow(SQLite::Database& database, const record::Revision& revision);
+void putRow(SQLite::Database& database, const record::Build& build);
+void putRow(SQLite::Database& database, const record::Reading& reading);
+void putRow(SQLite::Database& database, const record::Event& event);
+void putRow(SQLite::Database& database, const record::RunHeader& run);
+
+[[nodiscard]] std::vector<record::Project> projectRows(SQLite::Database& database);
+[[nodiscard]] std::vector<record::Revision> revisionRows(SQLite::Database& database);
+[[nodiscard]] std::vector<record::Build> buildRows(SQLite::Database& database);
+[[nodiscard]] std::vector<record::Reading> readingRows(SQLite::Database& database, const record::Id& build);
+[[nodiscard]] std::vector<record::Event> eventRows(SQLite::Database& database, const record::Id& build);
+[[nodiscard]] std::vector<record::RunHeader> runRows(SQLite::Database& database, const record::Id& build);
+
+/// A stored design or expectation that no longer reads; names the row.
+struct RowFault {
+    std::string text;
+};
+
+}  // namespace anodex::notebook

@@ -1,0 +1,74 @@
+#include "wording/ErrorText.h"
+
+#include <fmt/format.h>
+
+namespace anodex::wording {
+
+std::string errorText(const formats::FileError& error) {
+    return fmt::format("{}: {}; right would be {}", error.field, error.found, error.expected);
+}
+
+std::string errorText(const formats::CsvError& error) {
+    using Code = formats::CsvError::Code;
+    switch (error.code) {
+    case Code::Empty:
+        return "the file is empty; a run needs lines with time and voltage";
+    case Code::Binary:
+        return "this is no text file; export the run as text with columns (CSV)";
+    case Code::NoColumns:
+        return "no columns of numbers were found; a run needs lines such as \"0,1.02,0.05\"";
+    case Code::NoTime:
+        return "no column is marked as time; choose the one that counts seconds or holds the date";
+    case Code::NoVoltage:
+        return "no column is marked as voltage; choose the one that holds volts";
+    case Code::TooFewRows:
+        return "fewer than two rows could be read; a run needs at least two readings";
+    case Code::TimeGoesBack:
+        return fmt::format("line {}: the time goes back (\"{}\"); each row must be later than the one before",
+                           error.line, error.found);
+    case Code::Cancelled:
+        return "the import was stopped; nothing was stored";
+    }
+    return {};
+}
+
+std::string errorText(const bench::RunError& error) {
+    using Code = bench::RunError::Code;
+    switch (error.code) {
+    case Code::TooFewSamples:
+        return "a run needs at least two readings";
+    case Code::TimeNotIncreasing:
+        return fmt::format("reading {}: the time does not rise; each must be later than the one before",
+                           error.sample + 1);
+    case Code::NotFinite:
+        return fmt::format("reading {}: not a number; leave such readings out", error.sample + 1);
+    }
+    return {};
+}
+
+std::string errorText(const notebook::NotebookError& error) {
+    using Code = notebook::NotebookError::Code;
+    switch (error.code) {
+    case Code::NotANotebook:
+        return "this file is no notebook of this program; open a file that ends in .anodex";
+    case Code::Newer:
+        return "this notebook was written by a newer version; update the program to open it";
+    case Code::Damaged:
+        return fmt::format("the notebook is damaged ({}); open a copy of it or its backup", error.detail);
+    case Code::LockedElsewhere:
+        return fmt::format("the notebook is open elsewhere ({}); close it there first", error.detail);
+    case Code::CannotOpen:
+        return fmt::format("the notebook cannot be opened ({}); check the folder and its permissions", error.detail);
+    case Code::ReadOnly:
+        return "the notebook can only be read here; copy it to a folder that can be written to change it";
+    case Code::DiskFull:
+        return "the disk is full; make room and try again, nothing was lost";
+    case Code::Failed:
+        return fmt::format("the change was not stored ({}); nothing was lost", error.detail);
+    case Code::NotFound:
+        return fmt::format("{} is not in the notebook any more", error.detail);
+    }
+    return {};
+}
+
+}  // namespace anodex::wording

@@ -1,0 +1,16 @@
+// src/wording/ErrorText.h - one clear line: where, what is wrong, what would be right.
+#pragma once
+#include "core/bench/RunAnalysis.h"
+#include "formats/FileError.h"
+#include "formats/RunCsv.h"
+#include "notebook/NotebookError.h"
+#include <string>
+
+namespace anodex::wording {
+
+[[nodiscard]] std::string errorText(const formats::FileError& error);
+[[nodiscard]] std::string errorText(const formats::CsvError& error);
+[[nodiscard]] std::string errorText(const bench::RunError& error);
+[[nodiscard]] std::string errorText(const notebook::NotebookError& error);
+
+}  // namespace anodex::wording

@@ -1,0 +1,144 @@
+#include "wording/FindingText.h"
+
+#include "wording/Quantities.h"
+
+#include <fmt/format.h>
+
+namespace anodex::wording {
+
+using cell::Finding;
+using cell::FindingCode;
+
+namespace {
+
+std::string first(const Finding& finding) { return finding.names.empty() ? std::string() : finding.names.front(); }
+
+}  // namespace
+
+FindingText findingText(const Finding& finding) {
+    const std::string name = first(finding);
+    switch (finding.code) {
+    case FindingCode::HydrogenGas:
+        return {"Gives off hydrogen",
+                fmt::format("The {} makes about {} of hydrogen even at rest. Hydrogen burns from 4 % in air.", name,
+                            quantityText(finding.value, Unit::M3PerSecond)),
+                "Never close the vessel; work in a draught, away from flames and sparks; connect and disconnect elsewhere."};
+    case FindingCode::CorrosiveLiquid:
+        return {"Burns skin and eyes", fmt::format("The liquid holds {}, which burns skin and eyes.", name),
+                "Wear sealed goggles and gloves; rinse splashes for 20 minutes with much water; follow local rules."};
+    case FindingCode::HazardousMaterial:
+        return {"Harmful material", fmt::format("Dust and solutions of {} are harmful.", name),
+                "Wear gloves, raise no dust, wash hands, keep it from food, and hand in the remains as local rules say."};
+    case FindingCode::HighShortCircuit:
+        return {"Strong short-circuit current",
+                fmt::format("A short circuit gives about {}.", quantityText(finding.value, Unit::Ampere)),
+                "Take off rings and bracelets, insulate tools, fit a fuse."};
+    case FindingCode::CaseAttacked:
+        return {"Case does not last", fmt::format("{} does not last in a liquid of this pH.", name),
+                "Choose another case, such as polypropylene."};
+    case FindingCode::PolarityReversed:
+        return {"Leads are swapped", fmt::format("The {} is the positive side: the meter will read below zero.", name),
+                "Swap the two electrodes in the design, or the leads on the meter."};
+    case FindingCode::OpenJunction:
+        return {"The liquids will mix", "Two liquids with nothing between them mix within hours.",
+                "Put a membrane, a bridge or a density layer between them."};
+    case FindingCode::TooLittleLiquid:
+        return {"Too little liquid",
+                fmt::format("About {} mL more are needed to fill the space between the electrodes.",
+                            numberText(finding.value * 1e6, 2)),
+                "Add liquid, or make the area or the gap smaller."};
+    case FindingCode::NoCarriers:
+        return {"Hardly conducts", "The liquid holds almost no ions; even a meter pulls the voltage down.",
+                "Dissolve a salt, an acid or an alkali in it."};
+    case FindingCode::Undissolved:
+        return {"Does not all dissolve",
+                fmt::format("{} g of {} stay undissolved.", numberText(finding.value * 1e3, 2), name),
+                "Use less of it, or more liquid."};
+    case FindingCode::SameMaterial:
+        return {"The same on both sides", fmt::format("Both electrodes are {}: only differences between the two sides give a voltage.", name),
+                "Change one electrode, its liquid or its air."};
+    case FindingCode::HarmfulToWater:
+        return {"Not down the drain", fmt::format("{} is very toxic to life in water.", name),
+                "Collect the leftovers and hand them in as local rules say."};
+    case FindingCode::PressedSeparator:
+        return {"Separator is pressed", fmt::format("The gap is narrower than the layers of {}; they are taken as pressed.", name),
+                "Measure the gap as built."};
+    case FindingCode::BeyondData:
+        return {"Strength beyond the data", "Activities of this liquid go beyond published measurements or take typical values.",
+                "Trust the range more than the value; measure the open circuit."};
+    case FindingCode::EstimatedConductivity:
+        return {"Conductivity is estimated", "No published conductivity covers the ions that carry most of the current here.",
+                "Measure the cell's resistance and enter it."};
+    }
+    return {};
+}
+
+const char* findingCode(FindingCode code) {
+    switch (code) {
+    case FindingCode::HydrogenGas:
+        return "hydrogen-gas";
+    case FindingCode::CorrosiveLiquid:
+        return "corrosive-liquid";
+    case FindingCode::HazardousMaterial:
+        return "hazardous-material";
+    case FindingCode::HighShortCircuit:
+        return "high-short-circuit";
+    case FindingCode::CaseAttacked:
+        return "case-attacked";
+    case FindingCode::PolarityReversed:
+        return "polarity-reversed";
+    case FindingCode::OpenJunction:
+        return "open-junction";
+    case FindingCode::TooLittleLiquid:
+        return "too-little-liquid";
+    case FindingCode::NoCarriers:
+        return "no-carriers";
+    case FindingCode::Undissolved:
+        return "undissolved";
+    case FindingCode::SameMaterial:
+        return "same-material";
+    case FindingCode::HarmfulToWater:
+        return "harmful-to-water";
+    case FindingCode::PressedSeparator:
+        return "pressed-separator";
+    case FindingCode::BeyondData:
+        return "beyond-data";
+    case FindingCode::EstimatedConductivity:
+        return "estimated-conductivity";
+    }
+    return "";
+}
+
+const char* severityText(cell::Severity severity) {
+    switch (severity) {
+    case cell::Severity::Danger:
+        return "danger";
+    case cell::Severity::Warning:
+        return "warning";
+    case cell::Severity::Note:
+        return "note";
+    }
+    return "";
+}
+
+const char* findingPartText(cell::FindingPart part) {
+    switch (part) {
+    case cell::FindingPart::Negative:
+        return "negative";
+    case cell::FindingPart::Positive:
+        return "positive";
+    case cell::FindingPart::Electrolyte:
+        return "electrolyte";
+    case cell::FindingPart::Separator:
+        return "separator";
+    case cell::FindingPart::Collector:
+        return "collector";
+    case cell::FindingPart::Case:
+        return "case";
+    case cell::FindingPart::Whole:
+        return "whole";
+    }
+    return "";
+}
+
+}  // namespace anodex::wording

@@ -1,0 +1,20 @@
+// src/wording/FindingText.h - findings as sentences: what, and what to do about it.
+#pragma once
+#include "core/cell/Findings.h"
+#include <string>
+
+namespace anodex::wording {
+
+struct FindingText {
+    std::string title;   ///< A few words for a card.
+    std::string text;    ///< One or two sentences.
+    std::string remedy;
+};
+
+[[nodiscard]] FindingText findingText(const cell::Finding& finding);
+/// The contract's stable kebab-case code.
+[[nodiscard]] const char* findingCode(cell::FindingCode code);
+[[nodiscard]] const char* severityText(cell::Severity severity);
+[[nodiscard]] const char* findingPartText(cell::FindingPart part);
+
+}  // namespace anodex::wording

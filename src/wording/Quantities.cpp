@@ -1,0 +1,270 @@
+#include "wording/Quantities.h"
+
+#include <algorithm>
+#include <array>
+#include <charconv>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace anodex::wording {
+namespace {
+
+struct Prefix {
+    double factor;
+    const char* text;
+};
+constexpr Prefix kPrefixes[] = {{1e-12, "p"}, {1e-9, "n"}, {1e-6, "µ"}, {1e-3, "m"}, {1.0, ""}, {1e3, "k"}, {1e6, "M"}};
+
+struct UnitText {
+    Unit unit;
+    const char* text;
+    double scale;    // shown = SI * scale
+    bool prefixes;
+};
+constexpr UnitText kUnitTexts[] = {{Unit::None, "", 1.0, false},
+                                   {Unit::Volt, "V", 1.0, false},
+                                   {Unit::Ampere, "A", 1.0, true},
+                                   {Unit::Watt, "W", 1.0, true},
+                                   {Unit::Ohm, "Ω", 1.0, true},
+                                   {Unit::Coulomb, "C", 1.0, true},
+                                   {Unit::Mole, "mol", 1.0, true},
+                                   {Unit::SquareMetre, "cm²", 1e4, false},
+                                   {Unit::Metre, "mm", 1e3, false},
+                                   {Unit::SiemensPerMetre, "S/m", 1.0, false},
+                                   {Unit::M3PerSecond, "mL/h", 3.6e9, false},
+                                   {Unit::Kelvin, "K", 1.0, false}};
+
+const UnitText& textOf(Unit unit) {
+    for (const UnitText& entry : kUnitTexts) {
+        if (entry.unit == unit) {
+            return entry;
+        }
+    }
+    return kUnitTexts[0];
+}
+
+Prefix prefixFor(double magnitude) {
+    Prefix chosen = kPrefixes[0];
+    for (const Prefix& prefix : kPrefixes) {
+        if (magnitude >= prefix.factor * 0.9995) {
+            chosen = prefix;
+        }
+    }
+    return chosen;
+}
+
+/// Decimals so that the last digit is about a fifth of `width`.
+int decimalsFor(double width) {
+    if (!(width > 0.0)) {
+        return 3;
+    }
+    return std::clamp(static_cast<int>(std::ceil(-std::log10(width / 3.0))), 0, 4);
+}
+
+int decimalsForFigures(double value, int figures) {
+    if (value == 0.0) {
+        return 0;
+    }
+    return std::clamp(figures - 1 - static_cast<int>(std::floor(std::log10(std::abs(value)))), 0, 12);
+}
+
+std::string signedText(double value, int decimals) {
+    std::string text = fmt::format("{:.{}f}", value, decimals);
+    if (text.starts_with('-')) {
+        const bool zero = text.find_first_not_of("-0.") == std::string::npos;
+        text = zero ? text.substr(1) : "−" + text.substr(1);
+    }
+    return text;
+}
+
+std::string joined(const std::string& number, const std::string& unit) {
+    return unit.empty() ? number : number + "\u00A0" + unit;
+}
+
+struct Scaled {
+    double factor = 1.0;
+    std::string unit;
+};
+
+Scaled scaledFor(double value, Unit unit) {
+    const UnitText& text = textOf(unit);
+    Scaled scaled{text.scale, text.text};
+    if (text.prefixes && value != 0.0) {
+        const Prefix prefix = prefixFor(std::abs(value * text.scale));
+        scaled.factor /= prefix.factor;
+        scaled.unit = std::string(prefix.text) + text.text;
+    }
+    return scaled;
+}
+
+std::string shown(double value, const Scaled& scaled, const std::optional<base::Interval>& range) {
+    const double number = value * scaled.factor;
+    const int decimals = range && range->width() > 0.0
+                             ? std::min(decimalsFor(range->width() * scaled.factor), decimalsForFigures(number, 4))
+                             : decimalsForFigures(number, 3);
+    return joined(signedText(number, decimals), scaled.unit);
+}
+
+std::string shownRange(const base::Interval& range, const Scaled& scaled) {
+    const double low = range.low * scaled.factor;
+    const double high = range.high * scaled.factor;
+    const int decimals = std::min(decimalsFor(high - low), 3);
+    return joined(signedText(low, decimals) + "\u2013" + signedText(high, decimals), scaled.unit);
+}
+
+Scaled chargeScale(double coulombs) {
+    const double ampereHours = std::abs(coulombs) / 3600.0;
+    if (ampereHours >= 1.0 || coulombs == 0.0) {
+        return {1.0 / 3600.0, "Ah"};
+    }
+    return ampereHours >= 1e-3 ? Scaled{1.0 / 3.6, "mAh"} : Scaled{1000.0 / 3.6, "µAh"};
+}
+
+struct UnitWord {
+    std::string_view text;
+    Dimension dimension;
+    double toSi;
+    double offset = 0.0;
+};
+// Longer words first, so that "mA" is not read as "m".
+constexpr UnitWord kWords[] = {
+    {"mol/kg", Dimension::MolPerKg, 1.0},     {"mol/L", Dimension::MolPerM3, 1000.0},
+    {"mol/l", Dimension::MolPerM3, 1000.0},   {"g/mL", Dimension::Density, 1000.0},
+    {"g/ml", Dimension::Density, 1000.0},     {"kg/L", Dimension::Density, 1000.0},
+    {"volts", Dimension::Volt, 1.0},          {"volt", Dimension::Volt, 1.0},
+    {"mohm", Dimension::Ohm, 1e-3},           {"kohm", Dimension::Ohm, 1e3},
+    {"ohms", Dimension::Ohm, 1.0},            {"ohm", Dimension::Ohm, 1.0},
+    {"amps", Dimension::Ampere, 1.0},         {"mins", Dimension::Second, 60.0},
+    {"min", Dimension::Second, 60.0},         {"days", Dimension::Second, 86400.0},
+    {"day", Dimension::Second, 86400.0},      {"hours", Dimension::Second, 3600.0},
+    {"hour", Dimension::Second, 3600.0},      {"mmol", Dimension::Mole, 1e-3},
+    {"mol", Dimension::Mole, 1.0},            {"cm²", Dimension::SquareMetre, 1e-4},
+    {"cm2", Dimension::SquareMetre, 1e-4},    {"mm²", Dimension::SquareMetre, 1e-6},
+    {"mΩ", Dimension::Ohm, 1e-3},             {"kΩ", Dimension::Ohm, 1e3},
+    {"MΩ", Dimension::Ohm, 1e6},              {"Ω", Dimension::Ohm, 1.0},
+    {"µA", Dimension::Ampere, 1e-6},          {"uA", Dimension::Ampere, 1e-6},
+    {"μA", Dimension::Ampere, 1e-6},          {"mA", Dimension::Ampere, 1e-3},
+    {"µV", Dimension::Volt, 1e-6},            {"mV", Dimension::Volt, 1e-3},
+    {"kV", Dimension::Volt, 1e3},             {"mW", Dimension::Watt, 1e-3},
+    {"µW", Dimension::Watt, 1e-6},            {"uW", Dimension::Watt, 1e-6},
+    {"°C", Dimension::Kelvin, 1.0, 273.15},   {"degC", Dimension::Kelvin, 1.0, 273.15},
+    {"mL", Dimension::CubicMetre, 1e-6},      {"ml", Dimension::CubicMetre, 1e-6},
+    {"mm", Dimension::Metre, 1e-3},           {"cm", Dimension::Metre, 1e-2},
+    {"kg", Dimension::Kilogram, 1.0},         {"mg", Dimension::Kilogram, 1e-6},
+    {"C", Dimension::Kelvin, 1.0, 273.15},    {"V", Dimension::Volt, 1.0},
+    {"v", Dimension::Volt, 1.0},              {"A", Dimension::Ampere, 1.0},
+    {"W", Dimension::Watt, 1.0},              {"R", Dimension::Ohm, 1.0},
+    {"L", Dimension::CubicMetre, 1e-3},       {"l", Dimension::CubicMetre, 1e-3},
+    {"g", Dimension::Kilogram, 1e-3},         {"m", Dimension::Metre, 1.0},
+    {"s", Dimension::Second, 1.0},            {"h", Dimension::Second, 3600.0},
+    {"d", Dimension::Second, 86400.0},        {"%", Dimension::Percent, 0.01}};
+
+bool endsWord(std::string_view text, std::size_t at) {
+    if (at >= text.size()) {
+        return true;
+    }
+    const char c = text[at];
+    const bool letter = (c >= 'a' && c <= 'z') || (c >= 'A' && c <= 'Z') || (c >= '0' && c <= '9');
+    return !letter && static_cast<unsigned char>(c) < 0x80;
+}
+
+std::size_t skipBlanks(std::string_view text, std::size_t at) {
+    while (at < text.size()) {
+        if (text[at] == ' ') {
+            ++at;
+        } else if (text.substr(at).starts_with("\u00A0") || text.substr(at).starts_with("\u202F")) {
+            at += text.substr(at).starts_with("\u00A0") ? 2 : 3;
+        } else {
+            break;
+        }
+    }
+    return at;
+}
+
+}  // namespace
+
+std::string quantityText(double value, Unit unit, const std::optional<base::Interval>& range) {
+    return shown(value, scaledFor(value, unit), range);
+}
+
+std::string rangeText(const base::Interval& range, Unit unit) {
+    return shownRange(range, scaledFor(std::max(std::abs(range.low), std::abs(range.high)), unit));
+}
+
+std::string chargeText(double coulombs, const std::optional<base::Interval>& range) {
+    return shown(coulombs, chargeScale(coulombs), range);
+}
+
+std::string chargeRangeText(const base::Interval& coulombs) {
+    return shownRange(coulombs, chargeScale(std::max(std::abs(coulombs.low), std::abs(coulombs.high))));
+}
+
+std::string durationText(double seconds) {
+    constexpr struct {
+        double from;
+        double unit;
+        const char* text;
+    } kSteps[] = {{172800.0, 86400.0, "days"}, {5400.0, 3600.0, "h"}, {90.0, 60.0, "min"}, {0.0, 1.0, "s"}};
+    for (const auto& step : kSteps) {
+        if (seconds >= step.from) {
+            return joined(numberText(seconds / step.unit, 2), step.text);
+        }
+    }
+    return joined(numberText(seconds, 2), "s");
+}
+
+std::string numberText(double value, int digits) {
+    std::string text = signedText(value, decimalsForFigures(value, digits));
+    if (text.find('.') != std::string::npos) {
+        text.erase(text.find_last_not_of('0') + 1);
+        if (text.back() == '.') {
+            text.pop_back();
+        }
+    }
+    return text;
+}
+
+std::optional<ParsedQuantity> parseQuantity(std::string_view text) {
+    std::array<char, 48> buffer{};
+    std::size_t length = 0;
+    std::size_t at = 0;
+    if (text.starts_with("\u2212") || text.starts_with("-") || text.starts_with("+")) {
+        if (!text.starts_with("+")) {
+            buffer[length++] = '-';
+        }
+        at = text.starts_with("\u2212") ? 3 : 1;
+    }
+    bool digits = false;
+    bool point = false;
+    while (at < text.size() && length < buffer.size()) {
+        const char c = text[at];
+        if (c >= '0' && c <= '9') {
+            buffer[length++] = c;
+            digits = true;
+        } else if ((c == '.' || c == ',') && !point && at + 1 < text.size() && text[at + 1] >= '0' && text[at + 1] <= '9') {
+            buffer[length++] = '.';
+            point = true;
+        } else {
+            break;
+        }
+        ++at;
+    }
+    ParsedQuantity parsed;
+    const auto [end, problem] = std::from_chars(buffer.data(), buffer.data() + length, parsed.value);
+    if (!digits || problem != std::errc{} || end != buffer.data() + length) {
+        return std::nullopt;
+    }
+    parsed.used = at;
+    const std::size_t unitAt = skipBlanks(text, at);
+    for (const UnitWord& word : kWords) {
+        if (text.substr(unitAt).starts_with(word.text) && endsWord(text, unitAt + word.text.size())) {
+            parsed.value = parsed.value * word.toSi + word.offset;
+            parsed.dimension = word.dimension;
+            parsed.used = unitAt + word.text.size();
+            break;
+        }
+    }
+    return parsed;
+}
+
+}  // namespace anodex::wording

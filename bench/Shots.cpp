@@ -1,0 +1,81 @@
+// bench/Shots.cpp - draws every main view of the real window from the demo data into a folder.
+//
+// Options after the folder: --dark, --scale S (font), --size WxH, --notebook FILE, --only STATION, --prefix TEXT.
+#include "app/frame/MainWindow.h"
+#include "formats/CatalogueReader.h"
+
+#include <QApplication>
+#include <QCommandLineParser>
+#include <QDir>
+#include <QElapsedTimer>
+#include <QTemporaryDir>
+#include <cstdio>
+
+namespace {
+
+void settle(int milliseconds) {
+    QElapsedTimer timer;
+    timer.start();
+    while (timer.elapsed() < milliseconds) {
+        QCoreApplication::processEvents(QEventLoop::AllEvents, 20);
+    }
+}
+
+}  // namespace
+
+int main(int argc, char** argv) {
+    using namespace anodex;
+    QApplication application(argc, argv);
+    QCommandLineParser parser;
+    parser.addPositionalArgument("folder", "Where the pictures go");
+    parser.addOptions({{"dark", "Dark theme"},
+                       {"scale", "Font scale", "S", "1"},
+                       {"size", "Window size", "WxH", "1280x800"},
+                       {"notebook", "A notebook instead of the demo", "FILE"},
+                       {"empty", "No notebook at all"},
+                       {"only", "One station", "ID"},
+                       {"prefix", "Put before each name", "TEXT"}});
+    parser.process(application);
+    const QString folder = parser.positionalArguments().value(0, "docs/screenshots");
+    QDir().mkpath(folder);
+
+    QFont font = QApplication::font();
+    font.setPointSizeF(10.0 * parser.value("scale").toDouble());
+    QApplication::setFont(font);
+    const auto catalogue = formats::readCatalogue(formats::builtInCatalogueFiles());
+    if (!catalogue) {
+        std::fputs("shots: the catalogue does not load\n", stderr);
+        return 3;
+    }
+    const QTemporaryDir documents;
+    app::Services services = app::desktopServices();
+    services.documentsFolder = documents.path();
+    services.settingsFile.clear();
+    services.motion = false;
+    app::Theme theme;
+    theme.apply(application, parser.isSet("dark") ? app::ThemeChoice::Dark : app::ThemeChoice::Light);
+    app::Workbench bench(*catalogue, services);
+    app::MainWindow window(bench, theme);
+    const QStringList size = parser.value("size").split('x');
+    window.resize(size.value(0).toInt(), size.value(1).toInt());
+    window.show();
+    if (parser.isSet("notebook")) {
+        bench.openNotebook(parser.value("notebook"), false);
+    } else if (!parser.isSet("empty")) {
+        window.openDemo();
+    }
+    for (const QString& station : {QString("notebook"), QString("couple"), QString("cell"), QString("bench"), QString("judge")}) {
+        if (parser.isSet("only") && parser.value("only") != station) {
+            continue;
+        }
+        window.showStation(station);
+        settle(700);
+        const QString path = folder + "/" + parser.value("prefix") + station + ".png";
+        if (!window.grab().save(path)) {
+            std::fprintf(stderr, "shots: %s cannot be written\n", qPrintable(path));
+            return 3;
+        }
+        std::printf("%s\n", qPrintable(path));
+    }
+    return 0;
+}

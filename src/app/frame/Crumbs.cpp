@@ -1,0 +1,116 @@
+#include "app/frame/Crumbs.h"
+
+#include "app/theme/Theme.h"
+
+#include <QHBoxLayout>
+#include <QIcon>
+#include <QMenu>
+#include <QPushButton>
+#include <algorithm>
+
+namespace anodex::app {
+namespace {
+
+QString q(const std::string& text) { return QString::fromStdString(text); }
+
+QString elided(const QString& text) {
+    return QFontMetrics(Theme::font()).elidedText(text, Qt::ElideMiddle, static_cast<int>(Theme::em(20.0)));
+}
+
+}  // namespace
+
+Crumbs::Crumbs(Workbench& bench, QWidget* parent)
+    : QWidget(parent), m_bench(bench), m_revision(new QPushButton(this)), m_build(new QPushButton(this)),
+      m_undo(new QPushButton(tr("Undo"), this)), m_redo(new QPushButton(tr("Redo"), this)) {
+    setObjectName(QStringLiteral("crumbs"));
+    m_revision->setObjectName(QStringLiteral("revisionCrumb"));
+    m_revision->setMenu(new QMenu(m_revision));
+    m_build->setObjectName(QStringLiteral("buildCrumb"));
+    m_build->setMenu(new QMenu(m_build));
+    m_undo->setObjectName(QStringLiteral("undo"));
+    m_undo->setIcon(QIcon(QStringLiteral(":/icons/undo.svg")));
+    m_undo->setToolTip(tr("Ctrl+Z"));
+    m_redo->setObjectName(QStringLiteral("redo"));
+    m_redo->setIcon(QIcon(QStringLiteral(":/icons/redo.svg")));
+    m_redo->setToolTip(tr("Ctrl+Shift+Z"));
+    for (QPushButton* button : {m_revision, m_build, m_undo, m_redo}) {
+        button->setProperty("quiet", true);
+    }
+    auto* layout = new QHBoxLayout(this);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->addWidget(m_revision);
+    layout->addWidget(m_build);
+    layout->addStretch(1);
+    layout->addWidget(m_undo);
+    layout->addWidget(m_redo);
+    connect(m_undo, &QPushButton::clicked, &m_bench, &Workbench::undo);
+    connect(m_redo, &QPushButton::clicked, &m_bench, &Workbench::redo);
+    connect(m_revision->menu(), &QMenu::aboutToShow, this, &Crumbs::fillRevisions);
+    connect(m_build->menu(), &QMenu::aboutToShow, this, &Crumbs::fillBuilds);
+    connect(&bench, &Workbench::contentChanged, this, &Crumbs::refresh);
+    refresh();
+}
+
+void Crumbs::refresh() {
+    const record::Revision* revision = m_bench.revision();
+    const BuildSummary* build = m_bench.build();
+    setVisible(revision != nullptr);
+    if (revision == nullptr) {
+        return;
+    }
+    m_revision->setText(elided(q(revision->name)));
+    m_revision->setToolTip(q(revision->name));
+    m_revision->setAccessibleName(tr("Revision: %1").arg(q(revision->name)));
+    m_build->setText(build != nullptr ? elided(q(build->build.name)) : tr("no build"));
+    m_build->setAccessibleName(tr("Build: %1").arg(m_build->text()));
+    const auto history = m_bench.history();
+    const bool canUndo = std::any_of(history.begin(), history.end(), [](const auto& entry) { return !entry.undone; });
+    const bool canRedo = std::any_of(history.begin(), history.end(), [](const auto& entry) { return entry.undone; });
+    m_undo->setEnabled(canUndo);
+    m_redo->setEnabled(canRedo);
+}
+
+void Crumbs::fillRevisions() {
+    QMenu* menu = m_revision->menu();
+    menu->clear();
+    for (const record::Revision& revision : m_bench.revisions()) {
+        if (!revision.setAside) {
+            menu->addAction(elided(q(revision.name)), this, [this, id = revision.id] { m_bench.selectRevision(id); });
+        }
+    }
+    menu->addSeparator();
+    menu->addAction(tr("New line from here\tCtrl+D"), &m_bench, &Workbench::branchDesign);
+    menu->addAction(tr("Set aside"), this, [this] {
+        if (m_bench.revision() != nullptr) {
+            m_bench.setRevisionAside(m_bench.revision()->id, true);
+        }
+    });
+    for (const record::Revision& revision : m_bench.revisions()) {
+        if (revision.setAside) {
+            menu->addAction(tr("Bring back %1").arg(elided(q(revision.name))), this, [this, id = revision.id] { m_bench.setRevisionAside(id, false); });
+        }
+    }
+}
+
+void Crumbs::fillBuilds() {
+    QMenu* menu = m_build->menu();
+    menu->clear();
+    if (m_bench.revision() == nullptr) {
+        return;
+    }
+    for (const BuildSummary* summary : m_bench.buildsOf(m_bench.revision()->id)) {
+        menu->addAction(elided(q(summary->build.name)), this, [this, id = summary->build.id] { m_bench.selectBuild(id); });
+    }
+    menu->addSeparator();
+    menu->addAction(tr("Write down a build\tCtrl+B"), &m_bench, &Workbench::writeDownBuild);
+    if (m_bench.build() != nullptr) {
+        menu->addAction(tr("Set aside"), this, [this] { m_bench.setBuildAside(m_bench.build()->build.id, true); });
+    }
+    for (const BuildSummary& summary : m_bench.builds()) {
+        if (summary.build.setAside && summary.build.revision == m_bench.revision()->id) {
+            menu->addAction(tr("Bring back %1").arg(elided(q(summary.build.name))), this, [this, id = summary.build.id] { m_bench.setBuildAside(id, false); });
+        }
+    }
+}
+
+}  // namespace anodex::app

@@ -1,0 +1,310 @@
+#include "app/frame/MainWindow.h"
+
+#include "app/frame/Crumbs.h"
+#include "app/frame/MessageStrip.h"
+#include "app/frame/Rail.h"
+#include "app/frame/Wire.h"
+#include "app/views/bench/BenchView.h"
+#include "app/views/cell/CellView.h"
+#include "app/views/couple/CoupleView.h"
+#include "app/views/judge/JudgeView.h"
+#include "app/views/notebook/NotebookView.h"
+#include "app/widgets/ExplainPanel.h"
+#include "wording/PartText.h"
+
+#include <QApplication>
+#include <QCloseEvent>
+#include <QDir>
+#include <QFile>
+#include <QFileInfo>
+#include <QLineEdit>
+#include <QMenu>
+#include <QSettings>
+#include <QShortcut>
+#include <QStackedWidget>
+#include <QVBoxLayout>
+
+namespace anodex::app {
+namespace {
+
+struct StationRow {
+    const char* id;
+    const char* title;
+    int number;
+};
+// The numbers are fixed for good; stations that are not built yet are absent.
+constexpr StationRow kStations[] = {{"notebook", QT_TRANSLATE_NOOP("Station", "Notebook"), 1},
+                                    {"couple", QT_TRANSLATE_NOOP("Station", "Couple"), 2},
+                                    {"cell", QT_TRANSLATE_NOOP("Station", "Cell"), 3},
+                                    {"bench", QT_TRANSLATE_NOOP("Station", "Bench"), 6},
+                                    {"judge", QT_TRANSLATE_NOOP("Station", "Judge"), 7}};
+
+QString q(const std::string& text) { return QString::fromStdString(text); }
+
+}  // namespace
+
+MainWindow::MainWindow(Workbench& bench, Theme& theme, QWidget* parent)
+    : QMainWindow(parent), m_bench(bench), m_theme(theme), m_wire(new Wire(theme, this)),
+      m_crumbs(new Crumbs(bench, this)), m_stage(new QStackedWidget(this)), m_rail(new Rail(bench, theme, this)),
+      m_strip(new MessageStrip(theme, this)), m_explain(new ExplainPanel(this)), m_find(new FindPanel(this)),
+      m_notebook(new NotebookView(bench, theme, this)), m_couple(new CoupleView(bench, theme, this)),
+      m_cell(new CellView(bench, theme, this)), m_benchView(new BenchView(bench, theme, this)),
+      m_judge(new JudgeView(bench, theme, this)) {
+    m_stage->setObjectName(QStringLiteral("stage"));
+    addView(QStringLiteral("notebook"), m_notebook);
+    addView(QStringLiteral("couple"), m_couple);
+    addView(QStringLiteral("cell"), m_cell);
+    addView(QStringLiteral("bench"), m_benchView);
+    addView(QStringLiteral("judge"), m_judge);
+    auto* frame = new QWidget(this);
+    frame->setObjectName(QStringLiteral("frame"));
+    auto* middle = new QVBoxLayout;
+    middle->addWidget(m_crumbs);
+    middle->addWidget(m_stage, 1);
+    middle->addWidget(m_strip);
+    middle->setContentsMargins(10, 2, 8, 8);
+    auto* body = new QHBoxLayout;
+    body->setSpacing(0);
+    body->addLayout(middle, 1);
+    body->addWidget(m_rail);
+    auto* layout = new QVBoxLayout(frame);
+    layout->setContentsMargins(0, 4, 0, 0);
+    layout->setSpacing(0);
+    layout->addWidget(m_wire);
+    layout->addLayout(body, 1);
+    setCentralWidget(frame);
+    m_rail->setFixedWidth(static_cast<int>(Theme::em(15.5)));
+    connect(m_wire, &Wire::stationChosen, this, &MainWindow::showStation);
+    connect(m_wire, &Wire::drawerAsked, this, &MainWindow::showDrawer);
+    connect(m_wire, &Wire::findAsked, this, &MainWindow::showFind);
+    connect(m_rail, &Rail::numberAsked, this, &MainWindow::explain);
+    connect(m_rail, &Rail::remedyAsked, this, &MainWindow::goToRemedy);
+    connect(m_notebook, &NotebookView::demoAsked, this, &MainWindow::openDemo);
+    connect(m_couple, &CoupleView::refused, m_strip, &MessageStrip::refuse);
+    connect(m_cell, &CellView::refused, m_strip, &MessageStrip::refuse);
+    connect(m_benchView, &BenchView::refused, m_strip, &MessageStrip::refuse);
+    connect(&bench, &Workbench::said, m_strip, &MessageStrip::say);
+    connect(&bench, &Workbench::refused, m_strip, &MessageStrip::refuse);
+    connect(&bench, &Workbench::designChanged, this, &MainWindow::refreshWire);
+    connect(&bench, &Workbench::contentChanged, this, &MainWindow::refreshTitle);
+    addShortcuts();
+    showStation(QStringLiteral("notebook"));
+    refreshTitle();
+    resize(1280, 800);
+    setMinimumSize(900, 600);
+}
+
+void MainWindow::addView(const QString& id, View* view) {
+    view->setProperty("station", id);
+    m_stage->addWidget(view);
+    connect(view, &View::numberAsked, this, &MainWindow::explain);
+    connect(view, &View::stationAsked, this, &MainWindow::showStation);
+}
+
+void MainWindow::addShortcuts() {
+    const auto add = [this](const QKeySequence& keys, auto action) {
+        auto* shortcut = new QShortcut(keys, this);
+        connect(shortcut, &QShortcut::activated, this, action);
+    };
+    for (const StationRow& row : kStations) {
+        add(QKeySequence(Qt::ALT | static_cast<Qt::Key>(Qt::Key_0 + row.number)), [this, id = QString::fromLatin1(row.id)] { showStation(id); });
+    }
+    add(QKeySequence::Undo, [this] { m_bench.undo(); });
+    add(QKeySequence::Redo, [this] { m_bench.redo(); });
+    add(QKeySequence(Qt::CTRL | Qt::Key_B), [this] { m_bench.writeDownBuild(); });
+    add(QKeySequence(Qt::CTRL | Qt::Key_D), [this] { m_bench.branchDesign(); });
+    add(QKeySequence(Qt::CTRL | Qt::Key_I), [this] {
+        showStation(QStringLiteral("bench"));
+        m_benchView->askImport();
+    });
+    add(QKeySequence::Find, [this] { showFind(); });
+    add(QKeySequence::Open, [this] { openFile(); });
+    add(QKeySequence::New, [this] { newFile(); });
+    add(QKeySequence(Qt::ALT | Qt::Key_D), [this] { showDrawer(); });
+    add(QKeySequence(Qt::CTRL | Qt::Key_H), [this] { m_bench.toggleHold(); });
+}
+
+void MainWindow::showStation(const QString& id) {
+    for (int i = 0; i < m_stage->count(); ++i) {
+        if (m_stage->widget(i)->property("station").toString() == id) {
+            m_bench.settle();
+            m_stage->setCurrentIndex(i);
+            m_station = id;
+            m_bench.remember(QStringLiteral("station"), id);
+        }
+    }
+    if (id == QLatin1String("bench")) {
+        m_benchView->entry()->setFocus();
+    }
+    refreshWire();
+}
+
+void MainWindow::refreshWire() {
+    std::vector<Station> stations;
+    int dangers = 0;
+    for (const cell::Finding& finding : m_bench.outcome().findings) {
+        dangers += finding.severity == cell::Severity::Danger ? 1 : 0;
+    }
+    for (const StationRow& row : kStations) {
+        const QString id = QString::fromLatin1(row.id);
+        stations.push_back({id, QCoreApplication::translate("Station", row.title), row.number, id == QLatin1String("couple") ? dangers : 0});
+    }
+    m_wire->setStations(std::move(stations), m_station);
+}
+
+void MainWindow::refreshTitle() {
+    const QString name = m_bench.hasNotebook() ? QFileInfo(m_bench.notebookPath()).completeBaseName() : QString();
+    setWindowTitle(name.isEmpty() ? QStringLiteral("Anodex") : m_bench.isDemo() ? tr("Demo · Anodex") : name + QStringLiteral(" · Anodex"));
+    refreshWire();
+}
+
+void MainWindow::explain(const cell::QuantityKey& key, const QPoint& at) {
+    const Outcome& outcome = m_bench.outcome();
+    if (outcome.usable()) {
+        m_explain->open(tr(wording::quantityName(key.quantity)), cell::explain(m_bench.catalogue(), *outcome.cell, *outcome.evaluation, key), mapFromGlobal(at));
+    }
+}
+
+void MainWindow::goToRemedy(const cell::Finding& finding) {
+    const bool size = finding.code == cell::FindingCode::TooLittleLiquid || finding.code == cell::FindingCode::OpenJunction ||
+                      finding.code == cell::FindingCode::PressedSeparator;
+    showStation(size ? QStringLiteral("cell") : QStringLiteral("couple"));
+}
+
+void MainWindow::showDrawer() {
+    QMenu menu(this);
+    menu.setObjectName(QStringLiteral("drawerMenu"));
+    menu.addAction(tr("New notebook…\tCtrl+N"), this, &MainWindow::newFile);
+    menu.addAction(tr("Open a notebook…\tCtrl+O"), this, &MainWindow::openFile);
+    menu.addAction(tr("Look at the demo"), this, &MainWindow::openDemo);
+    if (m_bench.isDemo()) {
+        menu.addAction(tr("Keep the demo as my notebook…"), this, &MainWindow::keepDemo);
+    }
+    menu.addSeparator();
+    menu.addAction(tr("Write down a build\tCtrl+B"), &m_bench, &Workbench::writeDownBuild);
+    menu.addAction(tr("Import a run…\tCtrl+I"), this, [this] {
+        showStation(QStringLiteral("bench"));
+        m_benchView->askImport();
+    });
+    menu.addAction(m_bench.isHeld() ? tr("Let go of the held state\tCtrl+H") : tr("Hold this state to compare\tCtrl+H"), &m_bench, &Workbench::toggleHold);
+    menu.addSeparator();
+    QMenu* look = menu.addMenu(tr("Look"));
+    const std::pair<QString, ThemeChoice> choices[] = {{tr("Follow the desktop"), ThemeChoice::FollowDesktop}, {tr("Light"), ThemeChoice::Light}, {tr("Dark"), ThemeChoice::Dark}};
+    for (const auto& [words, choice] : choices) {
+        QAction* action = look->addAction(words, this, [this, chosen = choice] { setTheme(chosen); });
+        action->setCheckable(true);
+        action->setChecked(m_theme.choice() == choice);
+    }
+    menu.addSeparator();
+    menu.addAction(tr("Quit"), this, &QWidget::close);
+    menu.exec(m_wire->mapToGlobal(QPoint(8, m_wire->height())));
+}
+
+void MainWindow::setTheme(ThemeChoice choice) {
+    m_theme.apply(*qApp, choice);
+    if (!m_bench.services().settingsFile.isEmpty()) {
+        QSettings settings(m_bench.services().settingsFile, QSettings::IniFormat);
+        settings.setValue(QStringLiteral("theme"), static_cast<int>(choice));
+    }
+}
+
+std::vector<FindEntry> MainWindow::findEntries() {
+    std::vector<FindEntry> entries;
+    for (const StationRow& row : kStations) {
+        const QString id = QString::fromLatin1(row.id);
+        entries.push_back({QCoreApplication::translate("Station", row.title), tr("station"), [this, id] { showStation(id); }});
+    }
+    entries.push_back({tr("Write down a build"), tr("action"), [this] { m_bench.writeDownBuild(); }});
+    entries.push_back({tr("New line from here"), tr("action"), [this] { m_bench.branchDesign(); }});
+    entries.push_back({tr("Import a run"), tr("action"), [this] {
+        showStation(QStringLiteral("bench"));
+        m_benchView->askImport();
+    }});
+    for (const record::Revision& revision : m_bench.revisions()) {
+        entries.push_back({q(revision.name), revision.setAside ? tr("set aside: brings it back") : tr("revision"), [this, id = revision.id, aside = revision.setAside] {
+            if (aside) {
+                m_bench.setRevisionAside(id, false);
+            }
+            m_bench.selectRevision(id);
+        }});
+    }
+    for (const BuildSummary& summary : m_bench.builds()) {
+        const auto owner = std::find_if(m_bench.revisions().begin(), m_bench.revisions().end(), [&](const record::Revision& r) { return r.id == summary.build.revision; });
+        const QString of = owner != m_bench.revisions().end() ? q(owner->name) : QString();
+        entries.push_back({q(summary.build.name) + QStringLiteral(", ") + of, summary.build.setAside ? tr("set aside: brings it back") : tr("build"), [this, id = summary.build.id, aside = summary.build.setAside] {
+            if (aside) {
+                m_bench.setBuildAside(id, false);
+            }
+            m_bench.selectBuild(id);
+            showStation(QStringLiteral("bench"));
+        }});
+    }
+    for (const record::Reading& reading : m_bench.readings()) {
+        entries.push_back({q(wording::readingSentence(reading)), tr("reading"), [this] { showStation(QStringLiteral("bench")); }});
+    }
+    for (const record::Event& event : m_bench.events()) {
+        entries.push_back({q(event.text), tr("note"), [this] { showStation(QStringLiteral("bench")); }});
+    }
+    for (const chemistry::Substance& substance : m_bench.catalogue().substances) {
+        entries.push_back({q(substance.name) + QStringLiteral("  ") + q(substance.formulaText), tr("substance"), [this] { showStation(QStringLiteral("couple")); }});
+    }
+    return entries;
+}
+
+void MainWindow::showFind() { m_find->open(findEntries()); }
+
+void MainWindow::openFile() {
+    const QString path = m_bench.services().chooseOpen(tr("Open a notebook"), tr("Notebooks (*.anodex)"));
+    if (!path.isEmpty() && m_bench.openNotebook(path, false)) {
+        const QString station = m_bench.remembered(QStringLiteral("station"));
+        showStation(station.isEmpty() ? QStringLiteral("notebook") : station);
+    }
+}
+
+void MainWindow::newFile() {
+    const QString path = m_bench.services().chooseSave(tr("New notebook"), QStringLiteral("cells.anodex"));
+    if (!path.isEmpty() && m_bench.openNotebook(path, true)) {
+        showStation(QStringLiteral("notebook"));
+    }
+}
+
+bool MainWindow::openDemo() {
+    const QString folder = QDir::tempPath() + QStringLiteral("/anodex-demo-%1").arg(QCoreApplication::applicationPid());
+    QDir().mkpath(folder);
+    const QString path = folder + QStringLiteral("/demo.anodex");
+    if (!(m_bench.hasNotebook() && m_bench.notebookPath() == path)) {
+        QFile::remove(path);
+        if (!QFile::copy(QStringLiteral(":/demo/demo.anodex"), path)) {
+            m_strip->refuse(tr("The demo could not be copied to %1; check that the disk has room").arg(path));
+            return false;
+        }
+        QFile::setPermissions(path, QFile::ReadOwner | QFile::WriteOwner);
+        if (!m_bench.openNotebook(path, false)) {
+            return false;
+        }
+    }
+    m_bench.setDemo(true);
+    refreshTitle();
+    showStation(QStringLiteral("notebook"));
+    return true;
+}
+
+void MainWindow::keepDemo() {
+    const QString path = m_bench.services().chooseSave(tr("Keep the demo as my notebook"), QStringLiteral("cells.anodex"));
+    if (path.isEmpty()) {
+        return;
+    }
+    const QString from = m_bench.notebookPath();
+    if (QFile::exists(path) || !QFile::copy(from, path)) {
+        m_strip->refuse(tr("%1 could not be written; choose a new name in a folder that can be written").arg(path));
+        return;
+    }
+    m_bench.openNotebook(path, false);
+}
+
+void MainWindow::closeEvent(QCloseEvent* event) {
+    m_bench.settle();
+    QMainWindow::closeEvent(event);
+}
+
+}  // namespace anodex::app

@@ -1,0 +1,72 @@
+// src/app/frame/MainWindow.h - the frame: wire, crumbs, stage, rail, message strip. It wires; it computes nothing.
+#pragma once
+#include "app/frame/FindPanel.h"
+#include "app/session/Workbench.h"
+#include "app/theme/Theme.h"
+#include "core/cell/Explain.h"
+#include <QMainWindow>
+
+class QStackedWidget;
+
+namespace anodex::app {
+
+class BenchView;
+class CellView;
+class CoupleView;
+class Crumbs;
+class ExplainPanel;
+class JudgeView;
+class MessageStrip;
+class NotebookView;
+class Rail;
+class View;
+class Wire;
+
+class MainWindow : public QMainWindow {
+    Q_OBJECT
+public:
+    MainWindow(Workbench& bench, Theme& theme, QWidget* parent = nullptr);
+
+    void showStation(const QString& id);
+    [[nodiscard]] QString station() const { return m_station; }
+    /// Opens a fresh, marked copy of the demo notebook.
+    bool openDemo();
+    [[nodiscard]] MessageStrip* strip() const { return m_strip; }
+    [[nodiscard]] ExplainPanel* explainPanel() const { return m_explain; }
+
+protected:
+    void closeEvent(QCloseEvent* event) override;
+
+private:
+    void addView(const QString& id, View* view);
+    void addShortcuts();
+    void refreshWire();
+    void refreshTitle();
+    void showDrawer();
+    void showFind();
+    [[nodiscard]] std::vector<FindEntry> findEntries();
+    void explain(const cell::QuantityKey& key, const QPoint& at);
+    void goToRemedy(const cell::Finding& finding);
+    void openFile();
+    void newFile();
+    void keepDemo();
+    void setTheme(ThemeChoice choice);
+
+    Workbench& m_bench;
+    Theme& m_theme;
+    Wire* m_wire;
+    Crumbs* m_crumbs;
+    QStackedWidget* m_stage;
+    Rail* m_rail;
+    MessageStrip* m_strip;
+    ExplainPanel* m_explain;
+    FindPanel* m_find;
+    NotebookView* m_notebook;
+    CoupleView* m_couple;
+    CellView* m_cell;
+    BenchView* m_benchView;
+    JudgeView* m_judge;
+    QString m_station;
+};
+
+}  // namespace anodex::app

@@ -1,0 +1,65 @@
+#include "app/frame/MessageStrip.h"
+
+#include "app/widgets/Draw.h"
+
+#include <QAccessible>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QPushButton>
+#include <QTimer>
+
+namespace anodex::app {
+
+MessageStrip::MessageStrip(const Theme& theme, QWidget* parent)
+    : QWidget(parent), m_theme(theme), m_label(new QLabel(this)), m_close(new QPushButton(tr("Good"), this)),
+      m_timer(new QTimer(this)) {
+    setObjectName(QStringLiteral("messageStrip"));
+    m_label->setObjectName(QStringLiteral("message"));
+    m_label->setWordWrap(true);
+    m_close->setProperty("quiet", true);
+    m_close->setAccessibleName(tr("Close the message"));
+    auto* layout = new QHBoxLayout(this);
+    layout->setContentsMargins(static_cast<int>(Theme::em(2.0)), 2, 4, 2);
+    layout->addWidget(m_label, 1);
+    layout->addWidget(m_close);
+    m_timer->setSingleShot(true);
+    connect(m_timer, &QTimer::timeout, this, &QWidget::hide);
+    connect(m_close, &QPushButton::clicked, this, &QWidget::hide);
+    hide();
+}
+
+void MessageStrip::put(const QString& text, bool fault) {
+    m_fault = fault;
+    m_label->setText(text);
+    m_close->setVisible(fault);
+    setAccessibleName(text);
+    show();
+    QAccessibleEvent event(this, QAccessible::Alert);
+    QAccessible::updateAccessibility(&event);
+    update();
+}
+
+void MessageStrip::say(const QString& text) {
+    constexpr int kMilliseconds = 6000;
+    put(text, false);
+    m_timer->start(kMilliseconds);
+}
+
+void MessageStrip::refuse(const QString& text) {
+    m_timer->stop();
+    put(text, true);
+}
+
+QString MessageStrip::text() const { return isHidden() ? QString() : m_label->text(); }
+
+void MessageStrip::paintEvent(QPaintEvent* /*event*/) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    const Colours& c = m_theme.colours();
+    painter.setPen(QPen(m_fault ? c.danger : c.rule, 1.0));
+    painter.setBrush(c.sheet);
+    painter.drawRoundedRect(QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5), 4, 4);
+    drawSeverity(painter, {Theme::em(1.1), height() / 2.0}, Theme::em(0.5), m_fault ? cell::Severity::Warning : cell::Severity::Note, c);
+}
+
+}  // namespace anodex::app

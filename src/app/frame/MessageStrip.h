@@ -1,0 +1,34 @@
+// src/app/frame/MessageStrip.h - one line that answers: what was done, or what is wrong and what would be right.
+#pragma once
+#include "app/theme/Theme.h"
+#include <QWidget>
+
+class QLabel;
+class QPushButton;
+class QTimer;
+
+namespace anodex::app {
+
+class MessageStrip : public QWidget {
+    Q_OBJECT
+public:
+    MessageStrip(const Theme& theme, QWidget* parent);
+
+    void say(const QString& text);
+    void refuse(const QString& text);
+    [[nodiscard]] QString text() const;
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+
+private:
+    void put(const QString& text, bool fault);
+
+    const Theme& m_theme;
+    QLabel* m_label;
+    QPushButton* m_close;
+    QTimer* m_timer;
+    bool m_fault = false;
+};
+
+}  // namespace anodex::app

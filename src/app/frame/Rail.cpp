@@ -1,0 +1,249 @@
+#include "app/frame/Rail.h"
+
+#include "app/widgets/Draw.h"
+#include "wording/FindingText.h"
+#include "wording/PartText.h"
+#include "wording/Quantities.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace anodex::app {
+namespace {
+
+QString q(const std::string& text) { return QString::fromStdString(text); }
+
+double textHeight(const QString& text, double width, const QFont& font) {
+    return QFontMetricsF(font).boundingRect(QRectF(0, 0, width, 10000), Qt::TextWordWrap, text).height();
+}
+
+}  // namespace
+
+Rail::Rail(Workbench& bench, const Theme& theme, QWidget* parent)
+    : Picture(tr("Verdict"), parent), m_bench(bench), m_theme(theme) {
+    setObjectName(QStringLiteral("rail"));
+    connect(&bench, &Workbench::designChanged, this, &Rail::rebuild);
+    connect(&bench, &Workbench::doubtChanged, this, &Rail::rebuild);
+    connect(&bench, &Workbench::contentChanged, this, &Rail::rebuild);
+    connect(&theme, &Theme::changed, this, &Rail::rebuild);
+    connect(this, &Picture::resized, this, &Rail::rebuild);
+    setBackdrop([this](QPainter& painter) {
+        painter.fillRect(rect(), m_theme.colours().sheet);
+        painter.setPen(m_theme.colours().rule);
+        painter.drawLine(0, 0, 0, height());
+    });
+    connect(this, &Picture::activated, this, [this](const QString& id) {
+        const PictureItem* hit = item(id);
+        if (hit != nullptr && hit->opens) {
+            emit numberAsked(*hit->opens, mapToGlobal(hit->area.center().toPoint()));
+        } else if (id == QLatin1String("remedy") && !m_bench.outcome().findings.empty()) {
+            emit remedyAsked(m_bench.outcome().findings.front());
+        }
+    });
+}
+
+std::vector<Rail::Row> Rail::rows() const {
+    const Outcome& now = m_bench.outcome();
+    const cell::Evaluation& e = *now.evaluation;
+    const auto& ghost = m_bench.ghost();
+    const bool hasGhost = ghost && ghost->usable();
+    const BuildSummary* build = m_bench.build();
+    const auto range = [&](base::Interval cell::Doubt::*member) {
+        return now.doubt ? std::optional(*now.doubt.*member) : std::nullopt;
+    };
+    std::vector<Row> rows;
+    const auto add = [&](const char* id, cell::Quantity quantity, double value, std::optional<base::Interval> span,
+                         std::optional<double> measured, std::optional<double> before, cell::Unit unit) {
+        Row row{QString::fromLatin1(id), q(wording::quantityName(quantity)), {quantity, {}, 0}, value, span, measured, before, {}, {}, {}};
+        const bool charge = unit == cell::Unit::Coulomb;
+        row.valueText = q(charge ? wording::chargeText(value, span) : wording::quantityText(value, unit, span));
+        if (span) {
+            row.rangeText = q(charge ? wording::chargeRangeText(*span) : wording::rangeText(*span, unit));
+        }
+        if (measured) {
+            row.measuredText = q(charge ? wording::chargeText(*measured) : wording::quantityText(*measured, unit));
+        }
+        rows.push_back(row);
+    };
+    const auto before = [&](auto get) { return hasGhost ? std::optional<double>(get(*ghost->evaluation)) : std::nullopt; };
+    const auto reading = [](const std::optional<record::Reading>& r) { return r ? std::optional(r->value) : std::nullopt; };
+    add("openCircuit", cell::Quantity::OpenCircuitVoltage, e.openCircuitVolts, range(&cell::Doubt::openCircuitVolts),
+        build != nullptr ? reading(build->openCircuit) : std::nullopt,
+        before([](const cell::Evaluation& o) { return o.openCircuitVolts; }), cell::Unit::Volt);
+    add("shortCircuit", cell::Quantity::ShortCircuitCurrent, e.first.shortCircuitAmps,
+        range(&cell::Doubt::shortCircuitAmps), build != nullptr ? reading(build->shortCircuit) : std::nullopt,
+        before([](const cell::Evaluation& o) { return o.first.shortCircuitAmps; }), cell::Unit::Ampere);
+    std::optional<double> bestPower;
+    if (build != nullptr) {
+        for (const auto& [id, analysis] : build->analyses) {
+            bestPower = std::max(bestPower.value_or(0.0), analysis.maximumWatts);
+        }
+    }
+    add("maximumPower", cell::Quantity::MaximumPower, e.first.maximumPower.watts, range(&cell::Doubt::maximumWatts),
+        bestPower, before([](const cell::Evaluation& o) { return o.first.maximumPower.watts; }), cell::Unit::Watt);
+    add("capacity", cell::Quantity::Capacity, e.capacity.expectedCoulombs, range(&cell::Doubt::expectedCoulombs),
+        build != nullptr ? build->deliveredCoulombs() : std::nullopt,
+        before([](const cell::Evaluation& o) { return o.capacity.expectedCoulombs; }), cell::Unit::Coulomb);
+    add("resistance", cell::Quantity::Resistance, e.resistance.totalOhm, std::nullopt, std::nullopt,
+        before([](const cell::Evaluation& o) { return o.resistance.totalOhm; }), cell::Unit::Ohm);
+    return rows;
+}
+
+void Rail::paintRow(QPainter& painter, const Row& row, const QRectF& box) const {
+    const Colours& c = m_theme.colours();
+    const double line = Theme::em(1.15);
+    painter.setPen(c.faint);
+    painter.setFont(Theme::font(0.95));
+    drawElided(painter, QRectF(box.left(), box.top(), box.width(), line), row.name);
+    painter.setPen(c.ink);
+    painter.setFont(Theme::font(1.45, true));
+    drawElided(painter, QRectF(box.left(), box.top() + line * 0.9, box.width() * 0.55, line * 1.5), row.valueText);
+    painter.setFont(Theme::font(0.9));
+    painter.setPen(c.faint);
+    drawElided(painter, QRectF(box.left() + box.width() * 0.5, box.top() + line * 1.05, box.width() * 0.5, line * 1.3),
+               row.rangeText, Qt::AlignRight | Qt::AlignVCenter);
+    // The range bar: from zero (or below) to a quarter above everything shown.
+    const double y = box.top() + line * 2.75;
+    double low = std::min({0.0, row.value, row.measured.value_or(0.0)});
+    double high = std::max({row.value, row.measured.value_or(0.0), row.range ? row.range->high : 0.0, 1e-12});
+    low = row.range ? std::min(low, row.range->low) : low;
+    const double room = 0.12 * (high - low);
+    const auto at = [&](double v) {
+        return box.left() + box.width() * std::clamp((v - low) / (high + room - low), 0.0, 1.0);
+    };
+    painter.setPen(QPen(c.rule, 1.0));
+    painter.drawLine(QPointF(box.left(), y), QPointF(box.right(), y));
+    if (row.range) {
+        painter.setPen(QPen(c.expected, 7.0, Qt::SolidLine, Qt::FlatCap));
+        painter.drawLine(QPointF(at(row.range->low), y), QPointF(std::max(at(row.range->high), at(row.range->low) + 2), y));
+    }
+    if (row.ghost && std::abs(*row.ghost - row.value) > 1e-9 * std::abs(row.value)) {
+        painter.setPen(QPen(c.faint, 1.5, Qt::DotLine));
+        painter.drawLine(QPointF(at(*row.ghost), y - 8), QPointF(at(*row.ghost), y + 8));
+    }
+    painter.setPen(QPen(c.ink, 2.0));
+    painter.drawLine(QPointF(at(row.value), y - 7), QPointF(at(row.value), y + 7));
+    if (row.measured) {
+        drawDiamond(painter, {at(*row.measured), y}, 6.0, c.focus);
+        painter.setPen(c.focus);
+        painter.setFont(Theme::font(0.95, true));
+        drawElided(painter, QRectF(box.left(), y + 7, box.width(), line), tr("measured %1").arg(row.measuredText));
+    }
+}
+
+double Rail::addRow(std::vector<PictureItem>& items, const Row& row, double y) const {
+    const double height = Theme::em(row.measured ? 4.75 : 3.75);
+    const QRectF box(Theme::em(0.8), y, width() - Theme::em(1.6), height);
+    PictureItem item;
+    item.id = row.id;
+    item.area = box;
+    item.role = QAccessible::Button;
+    item.name = row.name;
+    item.value = row.valueText + (row.rangeText.isEmpty() ? QString() : tr(", between %1").arg(row.rangeText)) +
+                 (row.measured ? tr(", measured %1").arg(row.measuredText) : QString());
+    item.tooltip = tr("%1: %2. Click to see how it was found.").arg(item.name, item.value);
+    item.opens = row.key;
+    item.paint = [this, row, box](QPainter& painter) { paintRow(painter, row, box); };
+    items.push_back(std::move(item));
+    return y + height;
+}
+
+double Rail::addFinding(std::vector<PictureItem>& items, double y) const {
+    const auto& findings = m_bench.outcome().findings;
+    if (findings.empty()) {
+        return y;
+    }
+    const cell::Finding worst = findings.front();
+    const wording::FindingText words = wording::findingText(worst);
+    const double inner = width() - Theme::em(2.6);
+    const QFont small = Theme::font(0.92);
+    const double textTall = textHeight(q(words.text), inner, small);
+    const double remedyTall = textHeight(q(words.remedy), inner, small);
+    const QRectF box(Theme::em(0.6), y, width() - Theme::em(1.2), textTall + remedyTall + Theme::em(3.4));
+    PictureItem card;
+    card.id = QStringLiteral("finding");
+    card.area = box;
+    card.role = QAccessible::AlertMessage;
+    card.name = q(words.title);
+    card.value = q(words.text);
+    card.tooltip = q(words.text);
+    const auto more = static_cast<int>(findings.size()) - 1;
+    card.paint = [=, this](QPainter& painter) {
+        const Colours& c = m_theme.colours();
+        painter.setPen(QPen(severityColour(worst.severity, c), 1.5));
+        painter.setBrush(c.paper);
+        painter.drawRoundedRect(box, 5, 5);
+        drawSeverity(painter, {box.left() + Theme::em(1.0), box.top() + Theme::em(0.95)}, Theme::em(0.55), worst.severity, c);
+        painter.setPen(c.ink);
+        painter.setFont(Theme::font(1.0, true));
+        drawElided(painter, QRectF(box.left() + Theme::em(1.9), box.top() + Theme::em(0.3), box.width() - Theme::em(2.4), Theme::em(1.3)),
+                   q(words.title));
+        painter.setFont(small);
+        painter.drawText(QRectF(box.left() + Theme::em(0.7), box.top() + Theme::em(1.7), inner, textTall + 2), Qt::TextWordWrap,
+                         q(words.text));
+    };
+    items.push_back(std::move(card));
+    const QRectF button(box.left() + Theme::em(0.4), box.top() + Theme::em(2.0) + textTall, box.width() - Theme::em(0.8),
+                        remedyTall + Theme::em(0.8));
+    PictureItem remedy;
+    remedy.id = QStringLiteral("remedy");
+    remedy.area = button;
+    remedy.role = QAccessible::Button;
+    remedy.name = q(words.remedy);
+    remedy.tooltip = tr("Go to where this is changed");
+    remedy.paint = [=, this](QPainter& painter) {
+        const Colours& c = m_theme.colours();
+        painter.setPen(QPen(c.rule, 1.0));
+        painter.setBrush(c.sheet);
+        painter.drawRoundedRect(button, 4, 4);
+        painter.setPen(c.ink);
+        painter.setFont(small);
+        painter.drawText(button.adjusted(Theme::em(0.3), 0, -Theme::em(0.3), 0), Qt::TextWordWrap | Qt::AlignVCenter, q(words.remedy));
+    };
+    items.push_back(std::move(remedy));
+    if (more > 0) {
+        PictureItem rest;
+        rest.id = QStringLiteral("moreFindings");
+        rest.area = QRectF(box.left(), box.bottom() + 4, box.width(), Theme::em(1.3));
+        QStringList titles;
+        for (std::size_t i = 1; i < findings.size(); ++i) {
+            titles << q(wording::findingText(findings[i]).title);
+        }
+        rest.name = tr("Also: %1").arg(titles.join(QStringLiteral(", ")));
+        rest.tooltip = titles.join(QStringLiteral("\n"));
+        const QRectF area = rest.area;
+        rest.paint = [this, area, words = rest.name](QPainter& painter) {
+            painter.setPen(m_theme.colours().faint);
+            painter.setFont(Theme::font(0.92));
+            drawElided(painter, area, words);
+        };
+        items.push_back(std::move(rest));
+    }
+    return box.bottom();
+}
+
+void Rail::rebuild() {
+    setFocusColour(m_theme.colours().focus);
+    std::vector<PictureItem> items;
+    const Outcome& outcome = m_bench.outcome();
+    if (outcome.usable()) {
+        double y = Theme::em(0.6);
+        for (const Row& row : rows()) {
+            y = addRow(items, row, y);
+        }
+        addFinding(items, y + Theme::em(0.4));
+    } else {
+        PictureItem none;
+        none.id = QStringLiteral("none");
+        none.area = QRectF(Theme::em(0.8), Theme::em(1.0), width() - Theme::em(1.6), Theme::em(4.0));
+        none.name = tr("Expected values stand here as soon as there is a design.");
+        none.paint = [this, area = none.area, words = none.name](QPainter& painter) {
+            painter.setPen(m_theme.colours().faint);
+            painter.drawText(area, Qt::TextWordWrap, words);
+        };
+        items.push_back(std::move(none));
+    }
+    setItems(std::move(items));
+}
+
+}  // namespace anodex::app

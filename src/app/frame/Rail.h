@@ -1,0 +1,42 @@
+// src/app/frame/Rail.h - the verdict rail: expected beside measured, each with its range, and the worst finding.
+#pragma once
+#include "app/session/Workbench.h"
+#include "app/theme/Theme.h"
+#include "app/widgets/picture/Picture.h"
+
+namespace anodex::app {
+
+class Rail : public Picture {
+    Q_OBJECT
+public:
+    Rail(Workbench& bench, const Theme& theme, QWidget* parent);
+
+signals:
+    void numberAsked(const anodex::cell::QuantityKey& key, const QPoint& at);
+    void remedyAsked(const anodex::cell::Finding& finding);
+
+private:
+    struct Row {
+        QString id;
+        QString name;
+        cell::QuantityKey key;
+        double value = 0.0;
+        std::optional<base::Interval> range;
+        std::optional<double> measured;
+        std::optional<double> ghost;
+        QString valueText;
+        QString rangeText;
+        QString measuredText;
+    };
+
+    void rebuild();
+    [[nodiscard]] std::vector<Row> rows() const;
+    double addRow(std::vector<PictureItem>& items, const Row& row, double y) const;
+    double addFinding(std::vector<PictureItem>& items, double y) const;
+    void paintRow(QPainter& painter, const Row& row, const QRectF& box) const;
+
+    Workbench& m_bench;
+    const Theme& m_theme;
+};
+
+}  // namespace anodex::app

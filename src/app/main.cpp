@@ -1,0 +1,76 @@
+#include "app/frame/MainWindow.h"
+#include "formats/CatalogueReader.h"
+#include "wording/ErrorText.h"
+
+#include <QApplication>
+#include <QCommandLineParser>
+#include <QFileInfo>
+#include <QSettings>
+#include <QTimer>
+#include <cstdio>
+
+namespace {
+
+using namespace anodex;
+
+/// Without a display Qt stops with a long complaint; one line that says what to set helps more.
+bool displayMissing() {
+    const bool has = qEnvironmentVariableIsSet("DISPLAY") || qEnvironmentVariableIsSet("WAYLAND_DISPLAY") ||
+                     qEnvironmentVariableIsSet("QT_QPA_PLATFORM");
+    return !has;
+}
+
+app::ThemeChoice storedTheme(const QString& settingsFile) {
+    const QSettings settings(settingsFile, QSettings::IniFormat);
+    const int stored = settings.value(QStringLiteral("theme"), 0).toInt();
+    return stored >= 0 && stored <= 2 ? static_cast<app::ThemeChoice>(stored) : app::ThemeChoice::FollowDesktop;
+}
+
+}  // namespace
+
+int main(int argc, char** argv) {
+    if (displayMissing()) {
+        std::fputs("anodex: no display found; set DISPLAY or WAYLAND_DISPLAY, or QT_QPA_PLATFORM=offscreen to run without one\n", stderr);
+        return 3;
+    }
+    QApplication application(argc, argv);
+    QApplication::setApplicationName(QStringLiteral("Anodex"));
+    QCommandLineParser parser;
+    parser.addHelpOption();
+    const QCommandLineOption demo(QStringLiteral("demo"), QStringLiteral("Open the demo notebook"));
+    const QCommandLineOption quit(QStringLiteral("quit-when-shown"), QStringLiteral("Close again as soon as the window is painted"));
+    parser.addOptions({demo, quit});
+    parser.addPositionalArgument(QStringLiteral("notebook"), QStringLiteral("*.anodex"));
+    parser.process(application);
+
+    const auto catalogue = formats::readCatalogue(formats::builtInCatalogueFiles());
+    if (!catalogue) {
+        std::fprintf(stderr, "anodex: catalogue: %s\n", wording::errorText(catalogue.error()).c_str());
+        return 3;
+    }
+    const app::Services services = app::desktopServices();
+    app::Theme theme;
+    theme.apply(application, storedTheme(services.settingsFile));
+    app::Workbench bench(*catalogue, services);
+    app::MainWindow window(bench, theme);
+    window.show();
+    QSettings settings(services.settingsFile, QSettings::IniFormat);
+    const QStringList files = parser.positionalArguments();
+    const QString last = settings.value(QStringLiteral("lastNotebook")).toString();
+    if (parser.isSet(demo)) {
+        window.openDemo();
+    } else if (!files.isEmpty() || QFileInfo::exists(last)) {
+        if (bench.openNotebook(files.isEmpty() ? last : files.front(), false)) {
+            const QString station = bench.remembered(QStringLiteral("station"));
+            window.showStation(station.isEmpty() ? QStringLiteral("notebook") : station);
+        }
+    }
+    if (parser.isSet(quit)) {
+        QTimer::singleShot(0, &application, &QCoreApplication::quit);
+    }
+    const int result = QApplication::exec();
+    if (bench.hasNotebook() && !bench.isDemo()) {
+        settings.setValue(QStringLiteral("lastNotebook"), QFileInfo(bench.notebookPath()).absoluteFilePath());
+    }
+    return result;
+}

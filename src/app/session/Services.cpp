@@ -1,0 +1,40 @@
+#include "app/session/Services.h"
+
+#include <QFileDialog>
+#include <QStandardPaths>
+#include <chrono>
+
+namespace anodex::app {
+namespace {
+
+QString askFile(const QString& title, const QString& filter, QFileDialog::AcceptMode mode, const QString& suggested) {
+    QFileDialog dialog(nullptr, title, QString(), filter);
+    dialog.setAcceptMode(mode);
+    dialog.setFileMode(mode == QFileDialog::AcceptOpen ? QFileDialog::ExistingFile : QFileDialog::AnyFile);
+    if (!suggested.isEmpty()) {
+        dialog.selectFile(suggested);
+    }
+    return dialog.exec() == QDialog::Accepted && !dialog.selectedFiles().isEmpty() ? dialog.selectedFiles().front()
+                                                                                    : QString();
+}
+
+}  // namespace
+
+Services desktopServices() {
+    Services services;
+    services.now = [] {
+        const auto since = std::chrono::system_clock::now().time_since_epoch();
+        return static_cast<record::Millis>(std::chrono::duration_cast<std::chrono::milliseconds>(since).count());
+    };
+    services.chooseOpen = [](const QString& title, const QString& filter) {
+        return askFile(title, filter, QFileDialog::AcceptOpen, {});
+    };
+    services.chooseSave = [](const QString& title, const QString& suggested) {
+        return askFile(title, {}, QFileDialog::AcceptSave, suggested);
+    };
+    services.documentsFolder = QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation);
+    services.settingsFile = QStandardPaths::writableLocation(QStandardPaths::ConfigLocation) + "/anodex/anodex.ini";
+    return services;
+}
+
+}  // namespace anodex::app

@@ -1,0 +1,134 @@
+// src/app/session/Workbench.h - what is open, what is at hand, and every command on it.
+//
+// Selection  a revision is always at hand when the notebook has one; a build may be.
+// Drafts     while a value is dragged or typed, draft() shows its result; settle() writes one command. A draft is
+//            settled by itself after 800 ms of quiet.
+// Children   the first edit after a build begins a child revision by itself.
+#pragma once
+#include "app/session/DoubtWorker.h"
+#include "app/session/Outcome.h"
+#include "app/session/Services.h"
+#include "core/bench/RunAnalysis.h"
+#include "notebook/Notebook.h"
+#include <QObject>
+#include <QTimer>
+#include <map>
+#include <optional>
+
+namespace anodex::app {
+
+/// A build with what was measured on it.
+struct BuildSummary {
+    record::Build build;
+    std::optional<record::Reading> openCircuit;
+    std::optional<record::Reading> shortCircuit;
+    std::vector<record::RunHeader> runs;               ///< Not set aside.
+    std::map<record::Id, bench::RunAnalysis> analyses;  ///< By run.
+    [[nodiscard]] std::optional<double> deliveredCoulombs() const;
+};
+
+class Workbench : public QObject {
+    Q_OBJECT
+public:
+    Workbench(const chemistry::Catalogue& catalogue, Services services, QObject* parent = nullptr);
+    ~Workbench() override;
+
+    // --- file ---
+    bool openNotebook(const QString& path, bool create);
+    [[nodiscard]] bool hasNotebook() const { return m_notebook.has_value(); }
+    [[nodiscard]] QString notebookPath() const;
+    [[nodiscard]] bool isDemo() const { return m_demo; }
+    void setDemo(bool demo) { m_demo = demo; }
+
+    // --- what is there ---
+    [[nodiscard]] const chemistry::Catalogue& catalogue() const { return m_catalogue; }
+    [[nodiscard]] const Services& services() const { return m_services; }
+    [[nodiscard]] const std::vector<record::Project>& projects() const { return m_projects; }
+    [[nodiscard]] const std::vector<record::Revision>& revisions() const { return m_revisions; }
+    [[nodiscard]] const std::vector<BuildSummary>& builds() const { return m_builds; }
+    [[nodiscard]] std::vector<const BuildSummary*> buildsOf(const record::Id& revision) const;
+    [[nodiscard]] std::vector<record::Reading> readings() const;
+    [[nodiscard]] std::vector<record::Event> events() const;
+    [[nodiscard]] std::vector<record::RunHeader> allRuns(const record::Id& build) const;
+    [[nodiscard]] record::RunSamples samples(const record::Id& run) const;
+    [[nodiscard]] std::vector<bench::CurveSample> outline(const record::Id& run, notebook::RunColumn column) const;
+
+    // --- what is at hand ---
+    [[nodiscard]] const record::Revision* revision() const;
+    [[nodiscard]] const BuildSummary* build() const;
+    void selectRevision(const record::Id& id);
+    void selectBuild(const record::Id& id);
+
+    // --- the design at hand ---
+    [[nodiscard]] const cell::CellDesign& design() const { return m_outcome.design; }
+    [[nodiscard]] const Outcome& outcome() const { return m_outcome; }
+    /// The state to compare with: the pinned one, or the one before the last edit.
+    [[nodiscard]] const std::optional<Outcome>& ghost() const { return m_pin ? m_pin : m_before; }
+    [[nodiscard]] bool isHeld() const { return m_pin.has_value(); }
+    void toggleHold();
+    void draft(const cell::CellDesign& design);
+    void settle();
+    void dropDraft();
+    /// draft() and settle() in one.
+    void edit(const cell::CellDesign& design);
+
+    // --- commands ---
+    void startDesign(const cell::CellDesign& design);
+    void branchDesign();
+    void renameRevision(const QString& name);
+    void writeDownBuild();
+    void setRevisionAside(const record::Id& id, bool aside);
+    void setBuildAside(const record::Id& id, bool aside);
+    void addReading(record::Reading reading);
+    void changeReading(const record::Reading& reading, const QString& sentence);
+    void addEvent(record::Event event);
+    bool importRun(const QString& name, record::Millis started, const record::RunSamples& samples,
+                   const std::function<void(double)>& progress, const std::stop_token& stop);
+    void undo();
+    void redo();
+    [[nodiscard]] std::vector<notebook::HistoryEntry> history() const;
+
+    // --- remembered outside the history ---
+    void remember(const QString& key, const QString& value);
+    [[nodiscard]] QString remembered(const QString& key) const;
+    void rememberMapping(const std::string& signature, const std::string& mapping);
+    [[nodiscard]] std::string rememberedMapping(const std::string& signature) const;
+
+signals:
+    void designChanged();     ///< The design at hand or its evaluation.
+    void doubtChanged();      ///< Ranges arrived.
+    void contentChanged();    ///< Anything in the notebook or the selection.
+    void said(const QString& text);     ///< One line that answers a command.
+    void refused(const QString& text);  ///< One line: what, where, what would be right.
+
+private:
+    void reload();
+    void loadSelection();
+    void reevaluate(const cell::CellDesign& design);
+    bool commit(const QString& sentence, const std::vector<notebook::Change>& changes);
+    bool ensureNotebook();
+    [[nodiscard]] record::Expectation expectationNow() const;
+    [[nodiscard]] BuildSummary summaryOf(const record::Build& build) const;
+    void report(const notebook::NotebookError& error);
+    [[nodiscard]] QString freshName(const QString& stem) const;
+
+    const chemistry::Catalogue& m_catalogue;
+    Services m_services;
+    std::optional<notebook::Notebook> m_notebook;
+    bool m_demo = false;
+    std::vector<record::Project> m_projects;
+    std::vector<record::Revision> m_revisions;
+    std::vector<BuildSummary> m_builds;
+    mutable std::map<record::Id, bench::RunAnalysis> m_analysisCache;
+    record::Id m_revision;
+    record::Id m_build;
+    Outcome m_outcome;
+    std::optional<Outcome> m_before;
+    std::optional<Outcome> m_pin;
+    std::optional<cell::CellDesign> m_draft;
+    DoubtWorker m_doubt;
+    int m_ticket = 0;
+    QTimer m_quiet;
+};
+
+}  // namespace anodex::app

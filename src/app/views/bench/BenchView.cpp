@@ -1,0 +1,309 @@
+#include "app/views/bench/BenchView.h"
+
+#include "app/views/bench/ImportSheet.h"
+#include "app/widgets/CurvePlot.h"
+#include "wording/EntryLine.h"
+#include "wording/PartText.h"
+#include "wording/Quantities.h"
+
+#include <QDateTime>
+#include <QDragEnterEvent>
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QLabel>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QMimeData>
+#include <QPushButton>
+#include <QStackedWidget>
+#include <QUrl>
+#include <QVBoxLayout>
+#include <algorithm>
+
+namespace anodex::app {
+namespace {
+
+QString q(const std::string& text) { return QString::fromStdString(text); }
+
+QString clock(record::Millis when) {
+    return QDateTime::fromMSecsSinceEpoch(when, Qt::UTC).toString(QStringLiteral("yyyy-MM-dd hh:mm"));
+}
+
+}  // namespace
+
+BenchView::BenchView(Workbench& bench, const Theme& theme, QWidget* parent)
+    : View(parent), m_bench(bench), m_theme(theme), m_stack(new QStackedWidget(this)),
+      m_sheet(new ImportSheet(bench, theme, this)) {
+    setObjectName(QStringLiteral("benchView"));
+    setAcceptDrops(true);
+    m_stack->addWidget(makeEmpty());
+    m_stack->addWidget(makePage());
+    auto* layout = new QVBoxLayout(this);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->addWidget(m_stack);
+    connect(m_sheet, &ImportSheet::refused, this, &BenchView::refused);
+    connect(m_sheet, &ImportSheet::closed, this, [this] { m_entry->setFocus(); });
+    connect(&bench, &Workbench::contentChanged, this, &BenchView::refresh);
+    connect(&theme, &Theme::changed, this, &BenchView::refresh);
+    refresh();
+}
+
+QWidget* BenchView::makeEmpty() {
+    auto* page = new QWidget(this);
+    auto* layout = new QVBoxLayout(page);
+    auto* words = new QLabel(tr("Nothing has been built from this design yet.\nA build keeps what you weighed and measured, and what was expected that day."), page);
+    words->setAlignment(Qt::AlignCenter);
+    words->setFont(Theme::font(1.15));
+    auto* button = new QPushButton(tr("Write down a build"), page);
+    button->setObjectName(QStringLiteral("writeDown"));
+    button->setFont(Theme::font(1.2));
+    button->setToolTip(tr("Ctrl+B"));
+    connect(button, &QPushButton::clicked, &m_bench, &Workbench::writeDownBuild);
+    layout->addStretch(1);
+    layout->addWidget(words);
+    layout->addWidget(button, 0, Qt::AlignHCenter);
+    layout->addStretch(2);
+    return page;
+}
+
+QWidget* BenchView::makePage() {
+    auto* page = new QWidget(this);
+    m_live = new QLabel(page);
+    m_live->setObjectName(QStringLiteral("liveValue"));
+    m_live->setFont(Theme::font(4.2, true));
+    m_liveNote = new QLabel(page);
+    m_liveNote->setObjectName(QStringLiteral("faint"));
+    m_liveNote->setWordWrap(true);
+    m_plot = new CurvePlot(m_theme, tr("Readings and runs of this build"), page);
+    m_plot->setAxes(tr("hours"), tr("voltage, V"));
+    m_list = new QListWidget(page);
+    m_list->setObjectName(QStringLiteral("readingList"));
+    m_list->setAccessibleName(tr("Readings and events, newest first"));
+    m_entry = new QLineEdit(page);
+    m_entry->setObjectName(QStringLiteral("entryLine"));
+    m_entry->setAccessibleName(tr("Reading, event or note"));
+    m_entry->setPlaceholderText(tr("type a reading, an event or a note:  1.02 V   ·   short 35 mA   ·   pH 4.2 neg   ·   stirred"));
+    m_entry->setFont(Theme::font(1.25));
+    m_echo = new QLabel(page);
+    m_echo->setObjectName(QStringLiteral("entryEcho"));
+    m_echo->setMinimumHeight(static_cast<int>(Theme::em(1.3)));
+    auto* import = new QPushButton(tr("Import a run"), page);
+    import->setObjectName(QStringLiteral("importRun"));
+    import->setToolTip(tr("Ctrl+I, or drop a file here"));
+    connect(import, &QPushButton::clicked, this, &BenchView::askImport);
+    connect(m_entry, &QLineEdit::textChanged, this, [this](const QString& text) {
+        const wording::Entry entry = wording::readEntry(text.toStdString(), m_bench.services().now());
+        m_echo->setText(entry.kind == wording::Entry::Kind::Nothing ? QString() : q(entry.echo) + (m_bench.build() != nullptr ? QStringLiteral(" · ") + q(m_bench.build()->build.name) : QString()));
+    });
+    connect(m_entry, &QLineEdit::returnPressed, this, &BenchView::enter);
+    connect(m_list, &QListWidget::itemActivated, this, &BenchView::strikeOut);
+    m_entry->installEventFilter(this);
+    auto* head = new QHBoxLayout;
+    head->addWidget(m_live);
+    head->addSpacing(static_cast<int>(Theme::em(1.0)));
+    head->addWidget(m_liveNote, 1);
+    head->addWidget(import, 0, Qt::AlignTop);
+    auto* middle = new QHBoxLayout;
+    middle->addWidget(m_plot, 5);
+    middle->addWidget(m_list, 3);
+    auto* layout = new QVBoxLayout(page);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->addLayout(head);
+    layout->addLayout(middle, 1);
+    layout->addWidget(m_echo);
+    layout->addWidget(m_entry);
+    return page;
+}
+
+void BenchView::refresh() {
+    m_stack->setCurrentIndex(m_bench.build() == nullptr ? 0 : 1);
+    if (m_bench.build() != nullptr) {
+        refreshLive();
+        refreshList();
+        refreshCurve();
+    }
+}
+
+void BenchView::refreshLive() {
+    const auto readings = m_bench.readings();
+    const auto last = std::find_if(readings.rbegin(), readings.rend(), [](const record::Reading& r) { return !r.struckOut; });
+    const record::Expected& expected = m_bench.build()->build.expectation.openCircuitVolts;
+    const QString wanted = tr("expected open circuit %1, between %2")
+                               .arg(q(wording::quantityText(expected.value, cell::Unit::Volt, expected.range)), q(wording::rangeText(expected.range, cell::Unit::Volt)));
+    if (last == readings.rend()) {
+        m_live->setText(tr("– V"));
+        m_liveNote->setText(tr("Nothing read yet.\n%1").arg(wanted));
+        return;
+    }
+    m_live->setText(q(wording::readingText(*last)));
+    m_liveNote->setText(tr("%1, %2\n%3").arg(q(wording::readingName(last->quantity)), clock(last->when), wanted));
+}
+
+void BenchView::refreshList() {
+    struct Line {
+        record::Millis when;
+        QString text;
+        QString reading;
+        bool struck;
+    };
+    std::vector<Line> lines;
+    for (const record::Reading& reading : m_bench.readings()) {
+        lines.push_back({reading.when, q(wording::readingSentence(reading)) + (reading.note.empty() ? QString() : QStringLiteral(" · ") + q(reading.note)), q(reading.id), reading.struckOut});
+    }
+    for (const record::Event& event : m_bench.events()) {
+        lines.push_back({event.when, (event.changesCell ? QStringLiteral("⚑ ") : QStringLiteral("✎ ")) + q(event.text), {}, false});
+    }
+    for (const record::RunHeader& run : m_bench.build()->runs) {
+        lines.push_back({run.started, tr("run %1, %2").arg(q(run.name), q(wording::durationText(run.durationSeconds))), {}, false});
+    }
+    std::stable_sort(lines.begin(), lines.end(), [](const Line& a, const Line& b) { return a.when > b.when; });
+    m_list->clear();
+    for (const Line& line : lines) {
+        auto* row = new QListWidgetItem(clock(line.when) + QStringLiteral("   ") + line.text, m_list);
+        row->setToolTip(line.reading.isEmpty() ? line.text : tr("%1\nEnter or double click strikes it out or brings it back").arg(line.text));
+        row->setData(Qt::UserRole, line.reading);
+        QFont font = m_list->font();
+        font.setStrikeOut(line.struck);
+        row->setFont(font);
+    }
+}
+
+void BenchView::refreshCurve() {
+    const BuildSummary& build = *m_bench.build();
+    std::vector<PlotCurve> curves;
+    record::Millis first = build.build.built;
+    const auto readings = m_bench.readings();
+    for (const record::RunHeader& run : build.runs) {
+        first = std::min(first, run.started);
+    }
+    for (const record::Reading& reading : readings) {
+        first = std::min(first, reading.when);
+    }
+    const auto hours = [&](record::Millis when) { return static_cast<double>(when - first) / 3.6e6; };
+    constexpr std::int64_t kDrawWhole = 200'000;
+    for (const record::RunHeader& run : build.runs) {
+        std::vector<bench::CurveSample> points;
+        if (run.samples > kDrawWhole) {
+            points = m_bench.outline(run.id, notebook::RunColumn::Volts);
+        } else {
+            const record::RunSamples samples = m_bench.samples(run.id);
+            constexpr std::size_t kBuckets = 500;
+            points = bench::thinned(samples.seconds, samples.volts, kBuckets);
+        }
+        for (bench::CurveSample& point : points) {
+            point.seconds = hours(run.started) + point.seconds / 3600.0;
+        }
+        curves.push_back({q(run.name), std::move(points), m_theme.colours().ink, false});
+    }
+    PlotCurve dots{tr("open circuit readings"), {}, m_theme.colours().focus, true};
+    for (const record::Reading& reading : readings) {
+        if (reading.quantity == record::ReadingQuantity::OpenCircuitVoltage && !reading.struckOut) {
+            dots.points.push_back({hours(reading.when), reading.value});
+        }
+    }
+    if (!dots.points.empty()) {
+        curves.push_back(std::move(dots));
+    }
+    std::vector<PlotFlag> flags;
+    for (const record::Event& event : m_bench.events()) {
+        flags.push_back({hours(event.when), q(event.text).left(24)});
+    }
+    const base::Interval& range = build.build.expectation.openCircuitVolts.range;
+    m_plot->show(curves, flags, PlotBand{range.low, range.high});
+}
+
+void BenchView::enter() {
+    const QString text = m_entry->text().trimmed();
+    const wording::Entry entry = wording::readEntry(text.toStdString(), m_bench.services().now());
+    if (entry.kind == wording::Entry::Kind::Nothing) {
+        return;
+    }
+    m_typed << text;
+    m_recalled = static_cast<int>(m_typed.size());
+    m_entry->clear();
+    if (entry.kind == wording::Entry::Kind::Reading) {
+        m_bench.addReading(entry.reading);
+    } else {
+        m_bench.addEvent(entry.event);
+    }
+}
+
+void BenchView::strikeOut(QListWidgetItem* row) {
+    const QString id = row->data(Qt::UserRole).toString();
+    for (record::Reading reading : m_bench.readings()) {
+        if (q(reading.id) == id) {
+            reading.struckOut = !reading.struckOut;
+            const QString words = q(wording::readingSentence(reading));
+            m_bench.changeReading(reading, reading.struckOut ? tr("Struck out %1").arg(words) : tr("Brought back %1").arg(words));
+            return;
+        }
+    }
+}
+
+void BenchView::recall(int step) {
+    m_recalled = std::clamp(m_recalled + step, 0, static_cast<int>(m_typed.size()));
+    m_entry->setText(m_recalled < m_typed.size() ? m_typed[m_recalled] : QString());
+}
+
+bool BenchView::eventFilter(QObject* watched, QEvent* event) {
+    if (watched == m_entry && event->type() == QEvent::KeyPress) {
+        const int key = static_cast<QKeyEvent*>(event)->key();
+        if (key == Qt::Key_Up || key == Qt::Key_Down) {
+            recall(key == Qt::Key_Up ? -1 : 1);
+            return true;
+        }
+    }
+    return View::eventFilter(watched, event);
+}
+
+void BenchView::keyPressEvent(QKeyEvent* event) {
+    const bool printable = !event->text().isEmpty() && event->text().front().isPrint() &&
+                           (event->modifiers() & (Qt::ControlModifier | Qt::AltModifier)) == 0;
+    if (printable && m_bench.build() != nullptr && !m_sheet->isVisible()) {
+        m_entry->setFocus();
+        m_entry->insert(event->text());
+        return;
+    }
+    View::keyPressEvent(event);
+}
+
+void BenchView::askImport() {
+    if (m_bench.build() == nullptr) {
+        emit refused(tr("A run belongs to a build: write down a build first (Ctrl+B)"));
+        return;
+    }
+    const QString path = m_bench.services().chooseOpen(tr("Import a run"), tr("Text with columns (*.csv *.txt *.tsv);;All files (*)"));
+    if (!path.isEmpty()) {
+        startImport(path);
+    }
+}
+
+void BenchView::startImport(const QString& path) {
+    if (m_bench.build() == nullptr) {
+        emit refused(tr("A run belongs to a build: write down a build first (Ctrl+B)"));
+        return;
+    }
+    if (m_sheet->open(path)) {
+        m_sheet->setGeometry(rect().adjusted(8, 8, -8, -8));
+    }
+}
+
+void BenchView::resizeEvent(QResizeEvent* event) {
+    View::resizeEvent(event);
+    m_sheet->setGeometry(rect().adjusted(8, 8, -8, -8));
+}
+
+void BenchView::dragEnterEvent(QDragEnterEvent* event) {
+    if (event->mimeData()->hasUrls()) {
+        event->acceptProposedAction();
+    }
+}
+
+void BenchView::dropEvent(QDropEvent* event) {
+    const auto urls = event->mimeData()->urls();
+    if (!urls.isEmpty() && urls.front().isLocalFile()) {
+        startImport(urls.front().toLocalFile());
+    }
+}
+
+}  // namespace anodex::app

@@ -1,0 +1,64 @@
+// src/app/views/bench/BenchView.h - what does the meter say, and is it as expected? One line understands what is typed.
+#pragma once
+#include "app/session/Workbench.h"
+#include "app/theme/Theme.h"
+#include "app/views/View.h"
+
+class QLabel;
+class QLineEdit;
+class QListWidget;
+class QListWidgetItem;
+class QPushButton;
+class QStackedWidget;
+
+namespace anodex::app {
+
+class CurvePlot;
+class ImportSheet;
+
+class BenchView : public View {
+    Q_OBJECT
+public:
+    BenchView(Workbench& bench, const Theme& theme, QWidget* parent);
+
+    void startImport(const QString& path);
+    void askImport();
+    /// Typing anywhere on this view lands in the entry line.
+    bool eventFilter(QObject* watched, QEvent* event) override;
+    [[nodiscard]] QLineEdit* entry() const { return m_entry; }
+
+signals:
+    void refused(const QString& text);
+
+protected:
+    void keyPressEvent(QKeyEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+    void dragEnterEvent(QDragEnterEvent* event) override;
+    void dropEvent(QDropEvent* event) override;
+
+private:
+    QWidget* makePage();
+    QWidget* makeEmpty();
+    void refresh();
+    void refreshLive();
+    void refreshList();
+    void refreshCurve();
+    void enter();
+    void strikeOut(QListWidgetItem* row);
+    void recall(int step);
+
+    Workbench& m_bench;
+    const Theme& m_theme;
+    QStackedWidget* m_stack;
+    QLabel* m_live = nullptr;
+    QLabel* m_liveNote = nullptr;
+    CurvePlot* m_plot = nullptr;
+    QListWidget* m_list = nullptr;
+    QLineEdit* m_entry = nullptr;
+    QLabel* m_echo = nullptr;
+    ImportSheet* m_sheet;
+    QStringList m_typed;
+    int m_recalled = 0;
+};
+
+}  // namespace anodex::app

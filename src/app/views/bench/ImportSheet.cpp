@@ -1,0 +1,218 @@
+#include "app/views/bench/ImportSheet.h"
+
+#include "app/widgets/CurvePlot.h"
+#include "wording/ErrorText.h"
+#include "wording/Quantities.h"
+
+#include <QCheckBox>
+#include <QComboBox>
+
+#include <QFile>
+#include <QFileInfo>
+#include <QHBoxLayout>
+#include <QHeaderView>
+#include <QLabel>
+#include <QProgressBar>
+#include <QPushButton>
+#include <QTableWidget>
+#include <QTimer>
+#include <QVBoxLayout>
+
+namespace anodex::app {
+namespace {
+
+QString q(const std::string& text) { return QString::fromStdString(text); }
+
+}  // namespace
+
+ImportSheet::ImportSheet(Workbench& bench, const Theme& theme, QWidget* parent)
+    : QFrame(parent), m_bench(bench), m_theme(theme), m_title(new QLabel(this)), m_state(new QLabel(this)),
+      m_table(new QTableWidget(this)), m_plot(new CurvePlot(theme, tr("The curve this file would make"), this)),
+      m_sign(new QCheckBox(tr("Positive current charges the cell"), this)), m_add(new QPushButton(tr("Add"), this)),
+      m_cancel(new QPushButton(tr("Cancel"), this)), m_progress(new QProgressBar(this)) {
+    setObjectName(QStringLiteral("card"));
+    setAccessibleName(tr("Import a run"));
+    m_title->setFont(Theme::font(1.2, true));
+    m_state->setObjectName(QStringLiteral("faint"));
+    m_state->setWordWrap(true);
+    m_table->setObjectName(QStringLiteral("importTable"));
+    m_table->setAccessibleName(tr("First rows as read"));
+    m_table->verticalHeader()->hide();
+    m_table->setEditTriggers(QAbstractItemView::NoEditTriggers);
+    m_sign->setObjectName(QStringLiteral("importSign"));
+    m_add->setObjectName(QStringLiteral("importAdd"));
+    m_add->setDefault(true);
+    m_cancel->setObjectName(QStringLiteral("importCancel"));
+    m_progress->setAccessibleName(tr("Progress of the import"));
+    m_progress->hide();
+    m_plot->setAxes(tr("time, s"), tr("voltage, V"));
+    auto* buttons = new QHBoxLayout;
+    buttons->addWidget(m_sign);
+    buttons->addWidget(m_progress, 1);
+    buttons->addStretch(1);
+    buttons->addWidget(m_cancel);
+    buttons->addWidget(m_add);
+    auto* layout = new QVBoxLayout(this);
+    layout->addWidget(m_title);
+    layout->addWidget(m_state);
+    layout->addWidget(m_table, 2);
+    layout->addWidget(m_plot, 3);
+    layout->addLayout(buttons);
+    connect(m_add, &QPushButton::clicked, this, &ImportSheet::add);
+    connect(m_cancel, &QPushButton::clicked, this, &ImportSheet::close);
+    connect(m_sign, &QCheckBox::toggled, this, [this](bool on) {
+        m_preview.mapping.currentPositiveOnCharge = on;
+        showCurve();
+    });
+    hide();
+}
+
+bool ImportSheet::open(const QString& path) {
+    QFile file(path);
+    if (!file.open(QIODevice::ReadOnly)) {
+        emit refused(tr("%1 cannot be read (%2); check the name and the permissions").arg(path, file.errorString()));
+        return false;
+    }
+    m_text = file.readAll().toStdString();
+    auto preview = formats::previewCsv(m_text);
+    if (!preview) {
+        emit refused(QFileInfo(path).fileName() + QStringLiteral(": ") + q(wording::errorText(preview.error())));
+        return false;
+    }
+    m_path = path;
+    m_preview = std::move(*preview);
+    const auto known = formats::mappingFromText(m_bench.rememberedMapping(m_preview.signature));
+    m_known = known && known->columns.size() == m_preview.mapping.columns.size();
+    if (m_known) {
+        m_preview.mapping = *known;
+    }
+    m_title->setText(tr("Add %1 to %2").arg(QFileInfo(path).fileName(), m_bench.build() != nullptr ? q(m_bench.build()->build.name) : QString()));
+    const QSignalBlocker quiet(m_sign);
+    m_sign->setChecked(m_preview.mapping.currentPositiveOnCharge);
+    showRows();
+    showCurve();
+    show();
+    raise();
+    m_add->setFocus();
+    return true;
+}
+
+QComboBox* ImportSheet::roleBox(std::size_t column) {
+    auto* box = new QComboBox(m_table);
+    box->setObjectName(QStringLiteral("role:%1").arg(column));
+    box->setAccessibleName(tr("What column %1 holds").arg(column + 1));
+    struct Choice {
+        QString text;
+        formats::ColumnRole role;
+        double toSi;
+    };
+    const std::vector<Choice> choices = {{tr("leave out"), formats::ColumnRole::Ignored, 1.0},
+                                         {tr("time, s"), formats::ColumnRole::Time, 1.0},
+                                         {tr("time, ms"), formats::ColumnRole::Time, 1e-3},
+                                         {tr("time, min"), formats::ColumnRole::Time, 60.0},
+                                         {tr("time, h"), formats::ColumnRole::Time, 3600.0},
+                                         {tr("voltage, V"), formats::ColumnRole::Voltage, 1.0},
+                                         {tr("voltage, mV"), formats::ColumnRole::Voltage, 1e-3},
+                                         {tr("current, A"), formats::ColumnRole::Current, 1.0},
+                                         {tr("current, mA"), formats::ColumnRole::Current, 1e-3},
+                                         {tr("current, µA"), formats::ColumnRole::Current, 1e-6}};
+    const formats::ColumnMapping& now = m_preview.mapping.columns[column];
+    for (const Choice& choice : choices) {
+        box->addItem(choice.text);
+        if (choice.role == now.role && (now.role == formats::ColumnRole::Ignored || choice.toSi == now.toSi)) {
+            box->setCurrentIndex(box->count() - 1);
+        }
+    }
+    connect(box, &QComboBox::currentIndexChanged, this, [this, column, choices](int index) {
+        formats::ColumnMapping& mapping = m_preview.mapping.columns[column];
+        const Choice& chosen = choices[static_cast<std::size_t>(index)];
+        // A role stands on one column: giving it here takes it away elsewhere.
+        for (formats::ColumnMapping& other : m_preview.mapping.columns) {
+            if (&other != &mapping && other.role == chosen.role) {
+                other.role = formats::ColumnRole::Ignored;
+            }
+        }
+        mapping.isDateTime = mapping.isDateTime && chosen.role == formats::ColumnRole::Time;
+        mapping.role = chosen.role;
+        mapping.toSi = chosen.toSi;
+        mappingChanged();
+    });
+    return box;
+}
+
+void ImportSheet::mappingChanged() {
+    m_known = false;
+    QTimer::singleShot(0, this, [this] {
+        showRows();
+        showCurve();
+    });
+}
+
+void ImportSheet::showRows() {
+    const auto columns = static_cast<int>(m_preview.columnNames.size());
+    m_table->clear();
+    m_table->setColumnCount(columns);
+    m_table->setRowCount(static_cast<int>(m_preview.rows.size()) + 1);
+    for (int c = 0; c < columns; ++c) {
+        m_table->setHorizontalHeaderItem(c, new QTableWidgetItem(q(m_preview.columnNames[static_cast<std::size_t>(c)])));
+        m_table->setCellWidget(0, c, roleBox(static_cast<std::size_t>(c)));
+        for (int r = 0; r < static_cast<int>(m_preview.rows.size()); ++r) {
+            const auto& row = m_preview.rows[static_cast<std::size_t>(r)];
+            const QString text = static_cast<std::size_t>(c) < row.size() ? q(row[static_cast<std::size_t>(c)]) : QString();
+            m_table->setItem(r + 1, c, new QTableWidgetItem(text));
+        }
+        m_table->setColumnWidth(c, static_cast<int>(Theme::em(9.0)));
+    }
+    m_table->setRowHeight(0, static_cast<int>(Theme::em(2.2)));
+}
+
+void ImportSheet::showCurve() {
+    auto run = formats::readCsv(m_text, m_preview.mapping);
+    m_add->setEnabled(run.has_value());
+    if (!run) {
+        m_run.reset();
+        m_state->setText(q(wording::errorText(run.error())));
+        m_plot->show({});
+        return;
+    }
+    m_run = std::move(*run);
+    const auto& samples = m_run->samples;
+    QString state = tr("%1 readings over %2").arg(samples.size()).arg(q(wording::durationText(samples.seconds.back() - samples.seconds.front())));
+    if (m_run->rowsSkipped > 0) {
+        state += tr("; %1 rows could not be read, the first on line %2").arg(m_run->rowsSkipped).arg(m_run->firstSkippedLine);
+    }
+    if (m_known) {
+        state += tr("; read as the last file with this header");
+    }
+    m_state->setText(state);
+    constexpr std::size_t kBuckets = 400;
+    std::vector<PlotCurve> curves = {{tr("voltage"), bench::thinned(samples.seconds, samples.volts, kBuckets), m_theme.colours().ink, false}};
+    m_plot->show(curves);
+}
+
+void ImportSheet::add() {
+    if (!m_run) {
+        return;
+    }
+    m_progress->show();
+    m_progress->setRange(0, 100);
+    m_add->setEnabled(false);
+    const QString name = QFileInfo(m_path).completeBaseName();
+    const record::Millis started = m_run->started.value_or(m_bench.services().now() - static_cast<record::Millis>(1000.0 * m_run->samples.seconds.back()));
+    const bool done = m_bench.importRun(name, started, m_run->samples, [this](double share) { m_progress->setValue(static_cast<int>(100.0 * share)); }, {});
+    m_progress->hide();
+    m_add->setEnabled(true);
+    if (done) {
+        m_bench.rememberMapping(m_preview.signature, formats::mappingToText(m_preview.mapping));
+        close();
+    }
+}
+
+void ImportSheet::close() {
+    m_run.reset();
+    m_text.clear();
+    hide();
+    emit closed();
+}
+
+}  // namespace anodex::app

@@ -1,0 +1,58 @@
+// src/app/views/bench/ImportSheet.h - a run from a text file: the rows as read and the curve they would make.
+//
+// Nothing is stored before Add. A header seen before is read the same way again without questions.
+#pragma once
+#include "app/session/Workbench.h"
+#include "app/theme/Theme.h"
+#include "formats/RunCsv.h"
+#include <QFrame>
+
+class QCheckBox;
+class QComboBox;
+class QLabel;
+class QProgressBar;
+class QPushButton;
+class QTableWidget;
+
+namespace anodex::app {
+
+class CurvePlot;
+
+class ImportSheet : public QFrame {
+    Q_OBJECT
+public:
+    ImportSheet(Workbench& bench, const Theme& theme, QWidget* parent);
+
+    /// Reads the file and shows it; false when it cannot be read (the reason is said).
+    bool open(const QString& path);
+
+signals:
+    void refused(const QString& text);
+    void closed();
+
+private:
+    void showRows();
+    void showCurve();
+    void mappingChanged();
+    void add();
+    void close();
+    [[nodiscard]] QComboBox* roleBox(std::size_t column);
+
+    Workbench& m_bench;
+    const Theme& m_theme;
+    QString m_path;
+    std::string m_text;
+    formats::CsvPreview m_preview;
+    bool m_known = false;  ///< The mapping was remembered.
+    QLabel* m_title;
+    QLabel* m_state;
+    QTableWidget* m_table;
+    CurvePlot* m_plot;
+    QCheckBox* m_sign;
+    QPushButton* m_add;
+    QPushButton* m_cancel;
+    QProgressBar* m_progress;
+    std::optional<formats::CsvRun> m_run;
+};
+
+}  // namespace anodex::app

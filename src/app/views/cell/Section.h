@@ -1,0 +1,62 @@
+// src/app/views/cell/Section.h - a cut through the cell, drawn to scale with a ruler; sizes are handles and fields.
+#pragma once
+#include "app/session/Workbench.h"
+#include "app/theme/Theme.h"
+#include "app/widgets/picture/Picture.h"
+#include "wording/Quantities.h"
+
+namespace anodex::app {
+
+class NumberField;
+
+class Section : public Picture {
+    Q_OBJECT
+public:
+    Section(Workbench& bench, const Theme& theme, QWidget* parent);
+
+signals:
+    void refused(const QString& text);
+    void partAsked(const QString& id, const QPoint& at);
+
+private:
+    /// A length or area that can be dragged, stepped and typed.
+    struct Size {
+        QString id;
+        QString name;
+        double value = 0.0;  ///< SI
+        wording::Dimension dimension = wording::Dimension::Metre;
+        double shownPerSi = 1e3;
+        double least = 1e-5;
+        double most = 1.0;
+    };
+
+    void rebuild();
+    void layoutLayers();
+    [[nodiscard]] std::vector<Size> sizes() const;
+    [[nodiscard]] std::optional<Size> sizeOf(const QString& id) const;
+    [[nodiscard]] static cell::CellDesign withSize(cell::CellDesign design, const QString& id, double value);
+    void set(const QString& id, double value, bool settle);
+    void drag(const QString& id, const QPointF& distance, bool finished);
+    void step(const QString& id, int steps);
+    void ask(const QString& id);
+    void addElectrode(std::vector<PictureItem>& items, cell::Side side) const;
+    void addLiquid(std::vector<PictureItem>& items, cell::Side side) const;
+    void addBarrier(std::vector<PictureItem>& items) const;
+    void addHandle(std::vector<PictureItem>& items, const Size& size, const QRectF& label, PictureItem::Drag drag,
+                   const std::function<void(QPainter&)>& mark) const;
+    void paintRuler(QPainter& painter) const;
+    [[nodiscard]] QString shown(const Size& size) const;
+
+    Workbench& m_bench;
+    const Theme& m_theme;
+    NumberField* m_field;
+    QString m_asked;
+    double m_dragFrom = 0.0;
+    double m_pixelsPerMetre = 1.0;
+    bool m_dragging = false;
+    QRectF m_negative;
+    QRectF m_positive;
+    QRectF m_gap;
+};
+
+}  // namespace anodex::app

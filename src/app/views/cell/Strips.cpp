@@ -1,0 +1,133 @@
+#include "app/views/cell/Strips.h"
+
+#include "app/widgets/Draw.h"
+#include "wording/PartText.h"
+#include "wording/Quantities.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace anodex::app {
+namespace {
+
+QString q(const std::string& text) { return QString::fromStdString(text); }
+
+}  // namespace
+
+Strips::Strips(Workbench& bench, const Theme& theme, QWidget* parent)
+    : Picture(tr("What sets the current and what runs out"), parent), m_bench(bench), m_theme(theme) {
+    setObjectName(QStringLiteral("strips"));
+    connect(&bench, &Workbench::designChanged, this, &Strips::rebuild);
+    connect(&theme, &Theme::changed, this, &Strips::rebuild);
+    connect(this, &Picture::resized, this, &Strips::rebuild);
+    connect(this, &Picture::activated, this, [this](const QString& id) {
+        const PictureItem* hit = item(id);
+        if (hit != nullptr && hit->opens) {
+            emit numberAsked(*hit->opens, mapToGlobal(hit->area.center().toPoint()));
+        }
+    });
+}
+
+std::vector<Strips::Bar> Strips::currentBars() const {
+    const auto& budget = m_bench.outcome().evaluation->resistance;
+    std::vector<Bar> bars;
+    for (std::size_t i = 0; i < budget.shares.size(); ++i) {
+        const cell::ResistanceShare& share = budget.shares[i];
+        Bar bar;
+        bar.id = QStringLiteral("part:%1").arg(i);
+        bar.name = q(wording::partText(share.part));
+        bar.value = q(wording::quantityText(share.ohm, cell::Unit::Ohm));
+        bar.length = budget.totalOhm > 0.0 ? share.ohm / budget.totalOhm : 0.0;
+        bar.colour = m_theme.colours().ink;
+        bar.key = {cell::Quantity::ResistancePart, {}, i};
+        bars.push_back(bar);
+    }
+    std::sort(bars.begin(), bars.end(), [](const Bar& a, const Bar& b) { return a.length > b.length; });
+    if (!bars.empty()) {
+        bars.front().marked = true;
+    }
+    return bars;
+}
+
+std::vector<Strips::Bar> Strips::reagentBars() const {
+    const Outcome& outcome = m_bench.outcome();
+    const auto& reagents = outcome.evaluation->capacity.reagents;
+    double most = 1e-12;
+    for (const cell::Reagent& reagent : reagents) {
+        most = std::max(most, reagent.expectedCoulombs);
+    }
+    std::vector<Bar> bars;
+    for (std::size_t i = 0; i < reagents.size(); ++i) {
+        const cell::Reagent& reagent = reagents[i];
+        Bar bar;
+        bar.id = QStringLiteral("reagent:%1").arg(i);
+        bar.name = q(wording::reagentName(m_bench.catalogue(), *outcome.cell, reagent));
+        bar.value = q(wording::chargeText(reagent.expectedCoulombs));
+        bar.length = reagent.expectedCoulombs / most;
+        bar.marked = i == 0;
+        bar.colour = !reagent.side ? m_theme.colours().ink
+                     : *reagent.side == cell::Side::Negative ? m_theme.colours().negative : m_theme.colours().positive;
+        bar.key = {cell::Quantity::Reagent, {}, i};
+        bars.push_back(bar);
+    }
+    return bars;
+}
+
+void Strips::addBars(std::vector<PictureItem>& items, const QString& title, const std::vector<Bar>& bars, const QRectF& box) const {
+    PictureItem head;
+    head.id = QStringLiteral("head:") + title;
+    head.area = QRectF(box.left(), box.top(), box.width(), Theme::em(1.4));
+    head.role = QAccessible::Heading;
+    head.name = title;
+    head.focusable = false;
+    head.paint = [area = head.area, title](QPainter& painter) {
+        painter.setFont(Theme::font(1.05, true));
+        drawElided(painter, area, title);
+    };
+    items.push_back(std::move(head));
+    const double each = std::min(Theme::em(2.6), (box.height() - Theme::em(1.6)) / std::max<double>(1.0, static_cast<double>(bars.size())));
+    double y = box.top() + Theme::em(1.6);
+    for (const Bar& bar : bars) {
+        PictureItem item;
+        item.id = bar.id;
+        item.area = QRectF(box.left(), y, box.width(), each - 4);
+        item.role = QAccessible::Button;
+        item.name = bar.name;
+        item.value = bar.value + (bar.marked ? tr(", the one that counts") : QString());
+        item.tooltip = tr("%1: %2. Click to see how it was found.").arg(bar.name, bar.value);
+        item.opens = bar.key;
+        item.paint = [bar, area = item.area, this](QPainter& painter) {
+            const Colours& c = m_theme.colours();
+            const double text = Theme::em(1.25);
+            painter.setPen(c.ink);
+            painter.setFont(Theme::font(0.95, bar.marked));
+            drawElided(painter, QRectF(area.left(), area.top(), area.width() * 0.62, text), bar.name);
+            drawElided(painter, QRectF(area.left() + area.width() * 0.6, area.top(), area.width() * 0.4, text), bar.value, Qt::AlignRight | Qt::AlignVCenter);
+            const QRectF track(area.left(), area.top() + text + 1, area.width(), std::max(4.0, area.height() - text - 3));
+            painter.setPen(Qt::NoPen);
+            painter.setBrush(c.rule);
+            painter.drawRect(QRectF(track.left(), track.bottom() - 1, track.width(), 1));
+            painter.setBrush(bar.marked ? QBrush(bar.colour) : QBrush(bar.colour, Qt::Dense4Pattern));
+            painter.drawRect(QRectF(track.left(), track.top(), std::max(2.0, track.width() * bar.length), std::min(track.height(), Theme::em(0.7))));
+        };
+        items.push_back(std::move(item));
+        y += each;
+    }
+}
+
+void Strips::rebuild() {
+    setFocusColour(m_theme.colours().focus);
+    std::vector<PictureItem> items;
+    if (m_bench.outcome().usable()) {
+        const double pad = Theme::em(0.8);
+        const QRectF whole(pad, Theme::em(0.3), width() - 2 * pad, height() - Theme::em(0.6));
+        const double half = whole.height() / 2.0;
+        addBars(items, tr("What sets the current"), currentBars(), QRectF(whole.left(), whole.top(), whole.width(), half - 6));
+        const auto reagents = reagentBars();
+        addBars(items, reagents.empty() ? tr("Nothing here runs out") : tr("What runs out"), reagents,
+                QRectF(whole.left(), whole.top() + half + 6, whole.width(), half - 6));
+    }
+    setItems(std::move(items));
+}
+
+}  // namespace anodex::app

@@ -1,0 +1,105 @@
+#include "app/views/couple/CoupleView.h"
+
+#include "app/views/couple/Ladder.h"
+#include "app/views/couple/LiquidPanel.h"
+#include "app/views/couple/MaterialPicker.h"
+#include "wording/Quantities.h"
+
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QPushButton>
+#include <QSlider>
+#include <QVBoxLayout>
+#include <algorithm>
+
+namespace anodex::app {
+
+CoupleView::CoupleView(Workbench& bench, const Theme& theme, QWidget* parent)
+    : View(parent), m_bench(bench), m_ladder(new Ladder(bench, theme, this)),
+      m_picker(new MaterialPicker(bench, theme, this)),
+      m_left(new LiquidPanel(bench, theme, cell::Side::Negative, this)),
+      m_right(new LiquidPanel(bench, theme, cell::Side::Positive, this)), m_split(new QPushButton(this)) {
+    setObjectName(QStringLiteral("coupleView"));
+    m_split->setObjectName(QStringLiteral("splitLiquid"));
+    m_split->setProperty("quiet", true);
+    auto* liquids = new QHBoxLayout;
+    liquids->addWidget(m_left, 1);
+    liquids->addWidget(m_split);
+    liquids->addWidget(m_right, 1);
+    auto* layout = new QVBoxLayout(this);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(4);
+    layout->addWidget(m_ladder, 1);
+    layout->addLayout(liquids);
+    layout->addWidget(makeLoadRow());
+    connect(m_ladder, &Ladder::numberAsked, this, &View::numberAsked);
+    connect(m_ladder, &Ladder::materialAsked, this, [this](cell::Side side, const QPoint& at) { m_picker->open(side, at); });
+    for (LiquidPanel* panel : {m_left, m_right}) {
+        connect(panel, &LiquidPanel::numberAsked, this, &View::numberAsked);
+        connect(panel, &LiquidPanel::refused, this, &CoupleView::refused);
+    }
+    connect(m_split, &QPushButton::clicked, this, &CoupleView::splitOrJoin);
+    connect(&bench, &Workbench::designChanged, this, &CoupleView::refresh);
+    refresh();
+}
+
+QWidget* CoupleView::makeLoadRow() {
+    auto* row = new QWidget(this);
+    auto* layout = new QHBoxLayout(row);
+    layout->setContentsMargins(4, 4, 4, 4);
+    m_load = new QSlider(Qt::Horizontal, row);
+    m_load->setObjectName(QStringLiteral("loadSlider"));
+    m_load->setAccessibleName(tr("Load current"));
+    m_load->setRange(0, 100);
+    m_load->setValue(25);
+    m_load->setMinimumHeight(static_cast<int>(Theme::em(1.8)));
+    m_loadText = new QLabel(row);
+    m_loadText->setMinimumWidth(static_cast<int>(Theme::em(13.0)));
+    auto* none = new QLabel(tr("no load"), row);
+    none->setObjectName(QStringLiteral("faint"));
+    layout->addWidget(none);
+    layout->addWidget(m_load, 1);
+    layout->addWidget(m_loadText);
+    connect(m_load, &QSlider::valueChanged, this, [this](int value) { m_ladder->setLoadShare(value / 100.0); });
+    connect(m_ladder, &Ladder::rebuilt, this, [this] {
+        const double amps = m_ladder->loadAmps();
+        m_loadText->setText(tr("load %1 of short circuit").arg(QString::fromStdString(wording::quantityText(amps, cell::Unit::Ampere))));
+        m_load->setToolTip(m_loadText->text());
+    });
+    return row;
+}
+
+void CoupleView::refresh() {
+    const bool any = m_bench.revision() != nullptr || m_bench.outcome().usable();
+    const bool two = m_bench.design().positiveLiquid.has_value();
+    m_left->setVisible(any);
+    m_right->setVisible(any && two);
+    m_split->setVisible(any);
+    m_split->setText(two ? tr("One liquid") : tr("Two liquids"));
+    m_split->setToolTip(two ? tr("Keep only the negative side's liquid") : tr("Give each electrode a liquid of its own, with a bridge between"));
+    if (any) {
+        m_left->refresh();
+        if (two) {
+            m_right->refresh();
+        }
+    }
+}
+
+void CoupleView::splitOrJoin() {
+    cell::CellDesign design = m_bench.design();
+    if (design.positiveLiquid) {
+        design.positiveLiquid.reset();
+        design.separator.reset();
+    } else {
+        design.positiveLiquid = design.liquid;
+        const auto& separators = m_bench.catalogue().separators;
+        const auto divider = std::find_if(separators.begin(), separators.end(),
+                                          [](const chemistry::SeparatorMaterial& s) { return s.divides; });
+        if (!design.separator && divider != separators.end()) {
+            design.separator = cell::SeparatorDesign{divider->name, {}, {}};
+        }
+    }
+    m_bench.edit(design);
+}
+
+}  // namespace anodex::app

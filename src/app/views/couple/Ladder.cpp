@@ -1,0 +1,388 @@
+#include "app/views/couple/Ladder.h"
+
+#include "app/widgets/Draw.h"
+#include "wording/PartText.h"
+#include "wording/Quantities.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace anodex::app {
+namespace {
+
+QString q(const std::string& text) { return QString::fromStdString(text); }
+
+QString voltsText(double volts) {
+    return (volts >= 0 ? QStringLiteral("+") : QString()) + q(wording::quantityText(volts, cell::Unit::Volt, base::Interval{0.0, 0.03}));
+}
+
+double axisWidth() { return Theme::em(2.8); }
+double footHeight() { return Theme::em(2.8); }
+double barHalf() { return Theme::em(2.6); }
+
+constexpr cell::Side kSides[] = {cell::Side::Negative, cell::Side::Positive};
+
+}  // namespace
+
+Ladder::Ladder(Workbench& bench, const Theme& theme, QWidget* parent)
+    : Picture(tr("Potential ladder"), parent), m_bench(bench), m_theme(theme) {
+    setObjectName(QStringLiteral("ladder"));
+    connect(&bench, &Workbench::designChanged, this, &Ladder::rebuild);
+    connect(&theme, &Theme::changed, this, &Ladder::rebuild);
+    connect(this, &Picture::resized, this, &Ladder::rebuild);
+    setBackdrop([this](QPainter& painter) { paintAxis(painter); });
+    connect(this, &Picture::activated, this, [this](const QString& id) {
+        const PictureItem* hit = item(id);
+        const QPoint at = hit != nullptr ? mapToGlobal(hit->area.center().toPoint()) : QPoint();
+        if (id == QLatin1String("foot:0") || id == QLatin1String("foot:1")) {
+            emit materialAsked(id.endsWith('0') ? cell::Side::Negative : cell::Side::Positive, at);
+        } else if (hit != nullptr && hit->opens) {
+            emit numberAsked(*hit->opens, at);
+        }
+    });
+}
+
+void Ladder::setLoadShare(double share) {
+    m_share = std::clamp(share, 0.0, 1.0);
+    rebuild();
+}
+
+double Ladder::loadAmps() const {
+    return m_bench.outcome().usable() ? m_share * m_bench.outcome().evaluation->first.shortCircuitAmps : 0.0;
+}
+
+double Ladder::bottom() const { return height() - footHeight(); }
+double Ladder::yOf(double volts) const {
+    const double top = Theme::em(1.2);
+    return bottom() - Theme::em(0.6) - (bottom() - Theme::em(0.6) - top) * (volts - m_low) / (m_high - m_low);
+}
+double Ladder::columnX(cell::Side side) const {
+    const double room = width() - axisWidth();
+    return axisWidth() + room * (side == cell::Side::Negative ? 0.325 : 0.685);
+}
+QColor Ladder::colourOf(cell::Side side) const {
+    return side == cell::Side::Negative ? m_theme.colours().negative : m_theme.colours().positive;
+}
+
+void Ladder::chooseScale() {
+    m_low = 10.0;
+    m_high = -10.0;
+    for (const cell::SideResult& side : m_bench.outcome().evaluation->sides) {
+        const auto include = [&](double volts) {
+            m_low = std::min(m_low, volts);
+            m_high = std::max(m_high, volts);
+        };
+        include(side.restVolts);
+        for (const cell::CompetingReaction& entry : side.competing) {
+            if (entry.equilibriumVolts > -3.5 && entry.equilibriumVolts < 2.5) {
+                include(entry.equilibriumVolts);
+            }
+        }
+    }
+    const double pad = std::max(0.15, 0.05 * (m_high - m_low));
+    m_low -= pad;
+    m_high += pad;
+}
+
+std::vector<Ladder::Rung> Ladder::rungsOf(cell::Side side) const {
+    const auto& catalogue = m_bench.catalogue();
+    const cell::SideResult& result = m_bench.outcome().evaluation->side(side);
+    std::vector<Rung> rungs;
+    for (std::size_t i = 0; i < result.competing.size(); ++i) {
+        const cell::CompetingReaction& entry = result.competing[i];
+        if (entry.equilibriumVolts < m_low || entry.equilibriumVolts > m_high) {
+            continue;
+        }
+        const chemistry::Reaction& reaction = catalogue.reactions[entry.reaction];
+        Rung rung;
+        rung.side = side;
+        rung.index = i;
+        rung.volts = entry.equilibriumVolts;
+        rung.working = entry.reaction == result.couple.reaction;
+        const bool anodic = rung.working ? result.couple.branch == chemistry::Branch::Anodic : entry.amps > 0.0;
+        rung.name = q(anodic ? reaction.anodicName : reaction.cathodicName);
+        rung.equation = q(wording::prettyEquation(reaction.equation));
+        if (entry.blocked == cell::Blocked::Film) {
+            rung.why = tr("blocked: not at this pH");
+        } else if (entry.blocked == cell::Blocked::NoReactant) {
+            rung.why = entry.missing ? tr("blocked: no %1 here").arg(q(wording::prettyEquation(catalogue.species[*entry.missing].name)))
+                                     : tr("blocked: nothing to react");
+        }
+        rungs.push_back(std::move(rung));
+    }
+    spreadLabels(rungs);
+    return rungs;
+}
+
+void Ladder::spreadLabels(std::vector<Rung>& rungs) const {
+    std::sort(rungs.begin(), rungs.end(), [](const Rung& a, const Rung& b) { return a.volts > b.volts; });
+    const double room = bottom() - Theme::em(2.4);
+    const double each = std::min(Theme::em(2.5), room / std::max(1.0, static_cast<double>(rungs.size())));
+    double next = Theme::em(1.2);
+    for (Rung& rung : rungs) {
+        rung.labelY = std::max(yOf(rung.volts), next);
+        next = rung.labelY + each;
+    }
+    double limit = bottom() - Theme::em(1.4);
+    for (auto rung = rungs.rbegin(); rung != rungs.rend(); ++rung) {
+        rung->labelY = std::min(rung->labelY, limit);
+        limit = rung->labelY - each;
+    }
+}
+
+void Ladder::addRung(std::vector<PictureItem>& items, const Rung& rung) const {
+    const double x = columnX(rung.side);
+    const double y = yOf(rung.volts);
+    const bool left = rung.side == cell::Side::Negative;
+    const double edge = left ? x - barHalf() - Theme::em(0.9) : x + barHalf() + Theme::em(0.9);
+    const QRectF label = left ? QRectF(axisWidth() + 6, rung.labelY - Theme::em(1.15), edge - axisWidth() - 6, Theme::em(2.3))
+                              : QRectF(edge, rung.labelY - Theme::em(1.15), width() - edge - 4, Theme::em(2.3));
+    PictureItem item;
+    item.id = QStringLiteral("rung:%1:%2").arg(static_cast<int>(rung.side)).arg(m_bench.outcome().evaluation->side(rung.side).competing[rung.index].reaction);
+    item.area = label;
+    item.role = QAccessible::Button;
+    item.name = rung.name;
+    item.value = voltsText(rung.volts) + (rung.why.isEmpty() ? QString() : QStringLiteral(", ") + rung.why);
+    item.tooltip = rung.name + QStringLiteral("\n") + rung.equation + QStringLiteral("\n") + item.value;
+    item.opens = cell::QuantityKey{cell::Quantity::EquilibriumPotential, rung.side, rung.index};
+    item.paint = [=, this](QPainter& painter) {
+        const Colours& c = m_theme.colours();
+        const QColor colour = colourOf(rung.side);
+        const bool blocked = !rung.why.isEmpty();
+        const QRectF bar(x - barHalf(), y - 3, 2 * barHalf(), 6);
+        painter.setPen(QPen(blocked ? c.faint : colour, rung.working ? 2.0 : 1.0));
+        painter.setBrush(blocked ? QBrush(c.faint, Qt::BDiagPattern) : rung.working ? QBrush(colour) : QBrush(c.paper));
+        painter.drawRect(bar);
+        painter.setPen(QPen(c.rule, 1.0));
+        const double from = left ? bar.left() : bar.right();
+        painter.drawLine(QPointF(from, y), QPointF(edge, rung.labelY));
+        const int align = (left ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter;
+        painter.setPen(blocked ? c.faint : c.ink);
+        painter.setFont(Theme::font(0.95, rung.working));
+        const QString volts = voltsText(rung.volts);
+        drawElided(painter, QRectF(label.left(), label.top(), label.width(), label.height() / 2),
+                   left ? rung.name + QStringLiteral("  ") + volts : volts + QStringLiteral("  ") + rung.name, align);
+        painter.setPen(c.faint);
+        painter.setFont(Theme::font(0.82));
+        drawElided(painter, QRectF(label.left(), label.center().y(), label.width(), label.height() / 2),
+                   blocked ? rung.why : rung.equation, align);
+    };
+    items.push_back(std::move(item));
+}
+
+void Ladder::addSettled(std::vector<PictureItem>& items, cell::Side side) const {
+    const double volts = m_bench.outcome().evaluation->side(side).restVolts;
+    const double x = columnX(side);
+    const double y = yOf(volts);
+    PictureItem item;
+    item.id = QStringLiteral("settled:%1").arg(static_cast<int>(side));
+    item.area = QRectF(x - barHalf() - 4, y - 8, 2 * barHalf() + 8, 16);
+    item.role = QAccessible::Button;
+    item.name = side == cell::Side::Negative ? tr("Negative electrode settles") : tr("Positive electrode settles");
+    item.value = voltsText(volts);
+    item.tooltip = tr("%1 at %2 against hydrogen").arg(item.name, item.value);
+    item.opens = cell::QuantityKey{cell::Quantity::RestPotential, side, 0};
+    std::optional<double> before;
+    if (m_bench.ghost() && m_bench.ghost()->usable()) {
+        before = m_bench.ghost()->evaluation->side(side).restVolts;
+    }
+    item.paint = [=, this](QPainter& painter) {
+        if (before && std::abs(*before - volts) > 1e-4) {
+            painter.setPen(QPen(m_theme.colours().faint, 2.0, Qt::DotLine));
+            painter.drawLine(QPointF(x - barHalf(), yOf(*before)), QPointF(x + barHalf(), yOf(*before)));
+        }
+        painter.setPen(QPen(m_theme.colours().ink, 5.0, Qt::SolidLine, Qt::FlatCap));
+        painter.drawLine(QPointF(x - barHalf() - 4, y), QPointF(x + barHalf() + 4, y));
+    };
+    items.push_back(std::move(item));
+}
+
+void Ladder::addBracket(std::vector<PictureItem>& items) const {
+    const Outcome& outcome = m_bench.outcome();
+    const cell::Evaluation& e = *outcome.evaluation;
+    const double x = columnX(cell::Side::Negative) + barHalf() + Theme::em(1.6);
+    const double from = yOf(e.side(cell::Side::Negative).restVolts);
+    const double to = yOf(e.side(cell::Side::Positive).restVolts);
+    PictureItem item;
+    item.id = QStringLiteral("openCircuit");
+    const std::optional<base::Interval> range = outcome.doubt ? std::optional(outcome.doubt->openCircuitVolts) : std::nullopt;
+    const QString shown = q(wording::quantityText(e.openCircuitVolts, cell::Unit::Volt, range));
+    item.area = QRectF(x - Theme::em(0.4), 0.5 * (from + to) - Theme::em(1.6), Theme::em(5.4), Theme::em(3.0));
+    item.role = QAccessible::Button;
+    item.name = tr("Open circuit");
+    item.value = shown;
+    item.tooltip = tr("What a meter shows with nothing connected");
+    item.opens = cell::QuantityKey{cell::Quantity::OpenCircuitVoltage, {}, 0};
+    const double farX = columnX(cell::Side::Positive) - barHalf() - 4;
+    const double nearX = columnX(cell::Side::Negative) + barHalf() + 4;
+    item.paint = [=, this, area = item.area](QPainter& painter) {
+        const Colours& c = m_theme.colours();
+        painter.setPen(QPen(c.rule, 1.0));
+        painter.drawLine(QPointF(nearX, from), QPointF(farX, from));
+        painter.drawLine(QPointF(nearX, to), QPointF(farX, to));
+        painter.setPen(QPen(c.ink, 2.0));
+        painter.drawLine(QPointF(x, from), QPointF(x, to));
+        for (const double y : {from, to}) {
+            painter.drawLine(QPointF(x - 5, y), QPointF(x + 5, y));
+        }
+        const QRectF text = area.adjusted(Theme::em(0.7), 0, 0, 0);
+        painter.fillRect(text, c.paper);
+        painter.setFont(Theme::font(1.55, true));
+        painter.drawText(QRectF(text.left() + 3, text.top(), text.width(), Theme::em(1.8)), Qt::AlignLeft | Qt::AlignVCenter, shown);
+        painter.setPen(c.faint);
+        painter.setFont(Theme::font(0.9));
+        drawElided(painter, QRectF(text.left() + 3, text.top() + Theme::em(1.75), text.width(), Theme::em(1.1)), tr("open circuit"));
+    };
+    items.push_back(std::move(item));
+}
+
+void Ladder::addLoaded(std::vector<PictureItem>& items) const {
+    const Outcome& outcome = m_bench.outcome();
+    const cell::Evaluation& e = *outcome.evaluation;
+    const double amps = loadAmps();
+    if (amps == 0.0) {
+        return;
+    }
+    const auto losses = cell::lossesAt(m_bench.catalogue(), *outcome.cell, e, amps);
+    const double x = columnX(cell::Side::Positive) - barHalf() - Theme::em(5.4);
+    const double sign = e.openCircuitVolts >= 0.0 ? 1.0 : -1.0;
+    double level = e.side(cell::Side::Negative).restVolts;
+    double total = 0.0;
+    for (const cell::Loss& loss : losses) {
+        total += loss.part == cell::LossPart::Mixed ? 0.0 : loss.volts;
+    }
+    const double terminal = e.openCircuitVolts - total;
+    struct Step {
+        QString name;
+        double from;
+        double to;
+        int kind;  // 0 the voltage that is left, 1 negative, 2 positive, 3 resistance
+    };
+    std::vector<Step> steps;
+    const auto add = [&](const QString& name, double volts, int kind) {
+        steps.push_back({name, level, level + volts, kind});
+        level += volts;
+    };
+    const auto lossOf = [&](cell::LossPart part) {
+        const auto found = std::find_if(losses.begin(), losses.end(), [&](const cell::Loss& l) { return l.part == part; });
+        return found == losses.end() ? 0.0 : found->volts;
+    };
+    add(q(wording::lossText(cell::LossPart::NegativePolarisation)), lossOf(cell::LossPart::NegativePolarisation), 1);
+    add(tr("left at the terminals"), terminal, 0);
+    for (const cell::LossPart part : {cell::LossPart::Liquid, cell::LossPart::Separator, cell::LossPart::Collectors, cell::LossPart::Contacts}) {
+        add(q(wording::lossText(part)), lossOf(part), 3);
+    }
+    add(q(wording::lossText(cell::LossPart::PositivePolarisation)), lossOf(cell::LossPart::PositivePolarisation), 2);
+    double lastLabel = 1e9;
+    const double minimum = 0.012 * sign;
+    for (std::size_t i = 0; i < steps.size(); ++i) {
+        const Step step = steps[i];
+        if (step.kind != 0 && std::abs(step.to - step.from) < std::abs(minimum)) {
+            continue;
+        }
+        const double top = std::min(yOf(step.from), yOf(step.to));
+        const double tall = std::abs(yOf(step.from) - yOf(step.to));
+        const double labelY = std::min(top + tall / 2.0, lastLabel - Theme::em(1.15));
+        lastLabel = labelY;
+        PictureItem item;
+        item.id = QStringLiteral("step:%1").arg(i);
+        item.area = QRectF(x - Theme::em(0.4), top, Theme::em(0.8), std::max(tall, 3.0));
+        item.role = QAccessible::Button;
+        item.name = step.kind == 0 ? tr("Voltage at %1").arg(q(wording::quantityText(amps, cell::Unit::Ampere))) : tr("Lost in: %1").arg(step.name);
+        const QString shown = q(wording::quantityText(step.to - step.from, cell::Unit::Volt, base::Interval{0.0, 0.03}));
+        item.value = shown;
+        item.tooltip = item.name + QStringLiteral(": ") + item.value;
+        item.opens = step.kind == 3 ? cell::QuantityKey{cell::Quantity::Resistance, {}, 0}
+                     : step.kind == 0 ? cell::QuantityKey{cell::Quantity::ShortCircuitCurrent, {}, 0}
+                                      : cell::QuantityKey{cell::Quantity::RestPotential, step.kind == 1 ? cell::Side::Negative : cell::Side::Positive, 0};
+        item.paint = [=, this, area = item.area](QPainter& painter) {
+            const Colours& c = m_theme.colours();
+            const QColor colour = step.kind == 0 ? c.ink : step.kind == 1 ? c.negative : step.kind == 2 ? c.positive : c.liquid;
+            painter.setPen(Qt::NoPen);
+            painter.setBrush(step.kind == 0 ? QBrush(colour) : QBrush(colour, Qt::Dense4Pattern));
+            painter.drawRect(area.adjusted(1, 0.5, -1, -0.5));
+            painter.setPen(step.kind == 0 ? c.ink : c.faint);
+            painter.setFont(Theme::font(step.kind == 0 ? 1.15 : 0.85, step.kind == 0));
+            const double wide = Theme::em(5.2);
+            const QRectF text(area.right() + Theme::em(0.35), labelY - Theme::em(0.75), wide, Theme::em(1.5));
+            drawElided(painter, text, step.kind == 0 ? shown : step.name + QStringLiteral(" ") + shown);
+        };
+        items.push_back(std::move(item));
+    }
+}
+
+void Ladder::addFoot(std::vector<PictureItem>& items, cell::Side side) const {
+    const double x = columnX(side);
+    const QString material = q(m_bench.design().electrode(side).material);
+    PictureItem item;
+    item.id = QStringLiteral("foot:%1").arg(static_cast<int>(side));
+    item.area = QRectF(x - Theme::em(6.0), bottom() + Theme::em(0.35), Theme::em(12.0), Theme::em(2.1));
+    item.role = QAccessible::ButtonDropDown;
+    item.name = side == cell::Side::Negative ? tr("Negative electrode") : tr("Positive electrode");
+    item.value = material;
+    item.tooltip = tr("%1: %2. Click or Enter to choose another.").arg(item.name, material);
+    item.paint = [=, this, area = item.area](QPainter& painter) {
+        const Colours& c = m_theme.colours();
+        painter.setPen(QPen(colourOf(side), 2.0));
+        painter.setBrush(c.sheet);
+        painter.drawRoundedRect(area, 5, 5);
+        drawTerminal(painter, {area.left() + Theme::em(1.1), area.center().y()}, Theme::em(0.55), side == cell::Side::Positive, c);
+        painter.setPen(c.ink);
+        painter.setFont(Theme::font(1.1, true));
+        drawElided(painter, area.adjusted(Theme::em(2.1), 0, -Theme::em(1.6), 0), material, Qt::AlignCenter);
+        const QPointF tip(area.right() - Theme::em(1.0), area.center().y() + 3);
+        painter.setPen(Qt::NoPen);
+        painter.setBrush(c.faint);
+        painter.drawPolygon(QPolygonF({tip + QPointF(-5, -6), tip + QPointF(5, -6), tip}));
+    };
+    items.push_back(std::move(item));
+}
+
+void Ladder::paintAxis(QPainter& painter) const {
+    if (!m_bench.outcome().usable()) {
+        return;
+    }
+    const Colours& c = m_theme.colours();
+    painter.setFont(Theme::font(0.85));
+    const double span = m_high - m_low;
+    const double step = span > 2.6 ? 0.5 : 0.2;
+    for (double volts = std::ceil(m_low / step) * step; volts <= m_high; volts += step) {
+        const double y = yOf(volts);
+        painter.setPen(QPen(c.rule, 1.0, std::abs(volts) < 1e-9 ? Qt::SolidLine : Qt::DotLine));
+        painter.drawLine(QPointF(axisWidth(), y), QPointF(width(), y));
+        painter.setPen(c.faint);
+        const QString text = std::abs(volts) < 1e-9 ? QStringLiteral("0 V") : q(wording::numberText(volts, 3));
+        painter.drawText(QRectF(0, y - Theme::em(0.6), axisWidth() - 6, Theme::em(1.2)), Qt::AlignRight | Qt::AlignVCenter, text);
+    }
+    painter.save();
+    painter.translate(Theme::em(0.65), bottom());
+    painter.rotate(-90);
+    painter.setPen(c.faint);
+    painter.drawText(QRectF(0, -Theme::em(0.65), Theme::em(16.0), Theme::em(1.2)), Qt::AlignLeft, tr("volts against hydrogen"));
+    painter.restore();
+}
+
+void Ladder::rebuild() {
+    setFocusColour(m_theme.colours().focus);
+    std::vector<PictureItem> items;
+    if (m_bench.outcome().usable()) {
+        chooseScale();
+        addBracket(items);
+        addLoaded(items);
+        for (const cell::Side side : kSides) {
+            for (const Rung& rung : rungsOf(side)) {
+                addRung(items, rung);
+            }
+            addSettled(items, side);
+        }
+    }
+    if (m_bench.revision() != nullptr || m_bench.outcome().usable()) {
+        for (const cell::Side side : kSides) {
+            addFoot(items, side);
+        }
+    }
+    setItems(std::move(items));
+    emit rebuilt();
+}
+
+}  // namespace anodex::app

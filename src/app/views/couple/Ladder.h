@@ -1,0 +1,61 @@
+// src/app/views/couple/Ladder.h - the potential ladder: which reaction runs on each side, and the voltage between.
+//
+// Scale      volts against the standard hydrogen electrode. A rung is a reaction's own potential; a hatched rung is
+//            blocked, with the reason on it; the thick bar is where the electrode settles. The first bracket is the
+//            open circuit, the second the same distance under load, each loss a named step.
+#pragma once
+#include "app/session/Workbench.h"
+#include "app/theme/Theme.h"
+#include "app/widgets/picture/Picture.h"
+
+namespace anodex::app {
+
+class Ladder : public Picture {
+    Q_OBJECT
+public:
+    Ladder(Workbench& bench, const Theme& theme, QWidget* parent);
+
+    /// The load to show, as a share of the short-circuit current.
+    void setLoadShare(double share);
+    [[nodiscard]] double loadAmps() const;
+
+signals:
+    void numberAsked(const anodex::cell::QuantityKey& key, const QPoint& at);
+    void materialAsked(anodex::cell::Side side, const QPoint& at);
+    void rebuilt();
+
+private:
+    struct Rung {
+        cell::Side side = cell::Side::Negative;
+        std::size_t index = 0;
+        double volts = 0.0;
+        double labelY = 0.0;
+        QString name;
+        QString equation;
+        QString why;  ///< Why it is blocked; empty when it runs.
+        bool working = false;
+    };
+
+    void rebuild();
+    void chooseScale();
+    [[nodiscard]] std::vector<Rung> rungsOf(cell::Side side) const;
+    void spreadLabels(std::vector<Rung>& rungs) const;
+    void addRung(std::vector<PictureItem>& items, const Rung& rung) const;
+    void addSettled(std::vector<PictureItem>& items, cell::Side side) const;
+    void addBracket(std::vector<PictureItem>& items) const;
+    void addLoaded(std::vector<PictureItem>& items) const;
+    void addFoot(std::vector<PictureItem>& items, cell::Side side) const;
+    void paintAxis(QPainter& painter) const;
+    [[nodiscard]] double yOf(double volts) const;
+    [[nodiscard]] double columnX(cell::Side side) const;
+    [[nodiscard]] QColor colourOf(cell::Side side) const;
+    [[nodiscard]] double bottom() const;
+
+    Workbench& m_bench;
+    const Theme& m_theme;
+    double m_low = -1.0;
+    double m_high = 1.0;
+    double m_share = 0.25;
+};
+
+}  // namespace anodex::app

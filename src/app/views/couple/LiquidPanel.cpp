@@ -1,0 +1,217 @@
+#include "app/views/couple/LiquidPanel.h"
+
+#include "app/views/couple/PourText.h"
+#include "core/chemistry/Catalogue.h"
+#include "wording/Quantities.h"
+
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QLineEdit>
+#include <QPushButton>
+#include <QVBoxLayout>
+
+namespace anodex::app {
+namespace {
+
+constexpr int kBasisRow = -1;
+
+QString basisText(const cell::LiquidDesign& liquid) {
+    const bool byMass = liquid.basis == cell::LiquidBasis::SolventMass;
+    return QString::fromStdString(wording::numberText(liquid.basisValue * (byMass ? 1e3 : 1e6), 4)) +
+           (byMass ? QStringLiteral("\u00A0g") : QStringLiteral("\u00A0mL"));
+}
+
+void clear(QLayout* layout) {
+    while (QLayoutItem* item = layout->takeAt(0)) {
+        if (item->layout() != nullptr) {
+            clear(item->layout());
+        }
+        if (item->widget() != nullptr) {
+            item->widget()->hide();
+            item->widget()->deleteLater();
+        }
+        delete item;
+    }
+}
+
+}  // namespace
+
+LiquidPanel::LiquidPanel(Workbench& bench, const Theme& theme, cell::Side side, QWidget* parent)
+    : QFrame(parent), m_bench(bench), m_theme(theme), m_side(side), m_title(new QLabel(this)), m_rows(new QVBoxLayout),
+      m_pour(new QLineEdit(this)), m_acidity(new QPushButton(this)), m_conductivity(new QPushButton(this)) {
+    setObjectName(QStringLiteral("card"));
+    m_title->setObjectName(QStringLiteral("faint"));
+    m_pour->setObjectName(QStringLiteral("pour:%1").arg(static_cast<int>(side)));
+    m_pour->setAccessibleName(tr("Pour something in"));
+    m_pour->setPlaceholderText(tr("pour: an amount and a name"));
+    m_acidity->setObjectName(QStringLiteral("acidity:%1").arg(static_cast<int>(side)));
+    m_conductivity->setObjectName(QStringLiteral("conductivity:%1").arg(static_cast<int>(side)));
+    for (QPushButton* fact : {m_acidity, m_conductivity}) {
+        fact->setProperty("quiet", true);
+        fact->setToolTip(tr("How this was found"));
+    }
+    auto* facts = new QHBoxLayout;
+    facts->addWidget(m_acidity);
+    facts->addWidget(m_conductivity);
+    facts->addStretch(1);
+    auto* layout = new QVBoxLayout(this);
+    layout->setContentsMargins(10, 6, 10, 6);
+    layout->setSpacing(3);
+    auto* head = new QHBoxLayout;
+    head->addWidget(m_title);
+    head->addStretch(1);
+    head->addLayout(facts);
+    layout->addLayout(head);
+    layout->addLayout(m_rows);
+    layout->addWidget(m_pour);
+    connect(m_pour, &QLineEdit::returnPressed, this, &LiquidPanel::pour);
+    connect(m_acidity, &QPushButton::clicked, this, [this] {
+        emit numberAsked({cell::Quantity::Acidity, m_side, 0}, m_acidity->mapToGlobal(QPoint(0, 0)));
+    });
+    connect(m_conductivity, &QPushButton::clicked, this, [this] {
+        emit numberAsked({cell::Quantity::Conductivity, m_side, 0}, m_conductivity->mapToGlobal(QPoint(0, 0)));
+    });
+}
+
+void LiquidPanel::refresh() {
+    const bool two = m_bench.design().positiveLiquid.has_value();
+    m_title->setText(!two ? tr("Liquid") : m_side == cell::Side::Negative ? tr("Negative liquid") : tr("Positive liquid"));
+    QString shape = QString::fromStdString(liquid().ready) + QChar::fromLatin1(static_cast<char>('0' + static_cast<int>(liquid().basis)));
+    for (const cell::SoluteDesign& solute : liquid().solutes) {
+        shape += QLatin1Char('|') + QString::fromStdString(solute.substance);
+    }
+    if (shape != m_shape) {
+        m_shape = shape;
+        rebuildRows();
+    }
+    for (std::size_t i = 0; i < m_fields.size(); ++i) {
+        if (!m_fields[i]->hasFocus()) {
+            m_fields[i]->setText(i == 0 ? basisText(liquid()) : amountText(liquid().solutes[i - 1].amount));
+        }
+    }
+    refreshFacts();
+}
+
+void LiquidPanel::refreshFacts() {
+    const bool usable = m_bench.outcome().usable();
+    m_acidity->setVisible(usable);
+    m_conductivity->setVisible(usable);
+    if (usable) {
+        const chemistry::Solution& solution = m_bench.outcome().cell->solution(m_side);
+        m_acidity->setText(tr("pH %1").arg(QString::fromStdString(wording::numberText(solution.pH, solution.pH >= 10 ? 3 : 2))));
+        m_conductivity->setText(QString::fromStdString(
+            wording::quantityText(solution.conductivity, cell::Unit::SiemensPerMetre)));
+    }
+}
+
+void LiquidPanel::rebuildRows() {
+    m_fields.clear();
+    clear(m_rows);
+    const chemistry::Substance* solvent = m_bench.catalogue().solvent();
+    const QString base = !liquid().ready.empty() ? QString::fromStdString(liquid().ready)
+                         : liquid().basis == cell::LiquidBasis::FinishedVolume ? tr("made up to")
+                         : solvent != nullptr ? QString::fromStdString(solvent->name) : QString();
+    addRow(base, basisText(liquid()), kBasisRow);
+    for (std::size_t i = 0; i < liquid().solutes.size(); ++i) {
+        addRow(QString::fromStdString(liquid().solutes[i].substance), amountText(liquid().solutes[i].amount), static_cast<int>(i));
+    }
+}
+
+void LiquidPanel::addRow(const QString& name, const QString& amount, int solute) {
+    auto* row = new QHBoxLayout;
+    auto* label = new QLabel(name, this);
+    label->setToolTip(name);
+    label->setMinimumWidth(static_cast<int>(Theme::em(4.0)));
+    label->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
+    auto* field = new QLineEdit(amount, this);
+    field->setObjectName(QStringLiteral("amount:%1:%2").arg(static_cast<int>(m_side)).arg(solute));
+    field->setAccessibleName(tr("Amount of %1").arg(name));
+    field->setFixedWidth(static_cast<int>(Theme::em(6.0)));
+    field->setAlignment(Qt::AlignRight);
+    row->addWidget(label, 1);
+    row->addWidget(field);
+    if (solute != kBasisRow) {
+        auto* remove = new QPushButton(QStringLiteral("×"), this);
+        remove->setAccessibleName(tr("Leave out %1").arg(name));
+        remove->setToolTip(remove->accessibleName());
+        remove->setProperty("quiet", true);
+        remove->setObjectName(QStringLiteral("remove:%1:%2").arg(static_cast<int>(m_side)).arg(solute));
+        remove->setFixedWidth(static_cast<int>(Theme::em(2.0)));
+        connect(remove, &QPushButton::clicked, this, [this, solute] { removeSolute(solute); });
+        row->addWidget(remove);
+    } else {
+        row->addSpacing(static_cast<int>(Theme::em(2.0)) + row->spacing());
+    }
+    connect(field, &QLineEdit::textEdited, this, [this, field, solute] { typed(field, solute, false); });
+    connect(field, &QLineEdit::editingFinished, this, [this, field, solute] { typed(field, solute, true); });
+    m_rows->addLayout(row);
+    m_fields.push_back(field);
+}
+
+void LiquidPanel::typed(QLineEdit* field, int solute, bool settle) {
+    cell::CellDesign design = m_bench.design();
+    cell::LiquidDesign& changed = design.liquidAt(m_side);
+    const std::string written = field->text().trimmed().toStdString();
+    const auto amount = amountFrom(written);
+    const bool fits = amount && (solute != kBasisRow || amount->unit == cell::AmountUnit::VolumeM3 ||
+                                 (amount->unit == cell::AmountUnit::MassKg && changed.ready.empty()));
+    if (!fits) {
+        if (settle && field->isModified()) {
+            field->setModified(false);
+            emit refused(tr("\"%1\" is no amount; right would be a number and a unit such as %2").arg(field->text(), solute == kBasisRow ? tr("100 mL") : tr("5 g or 2 mol/L")));
+            m_bench.dropDraft();
+            refresh();
+        }
+        return;
+    }
+    if (solute == kBasisRow) {
+        if (amount->unit == cell::AmountUnit::MassKg) {
+            changed.basis = cell::LiquidBasis::SolventMass;
+        } else if (changed.basis == cell::LiquidBasis::SolventMass) {
+            changed.basis = cell::LiquidBasis::SolventVolume;
+        }
+        changed.basisValue = amount->value;
+    } else {
+        changed.solutes[static_cast<std::size_t>(solute)].amount = *amount;
+    }
+    if (!(design == m_bench.design()) && field->isModified()) {
+        m_bench.draft(design);
+    }
+    if (settle) {
+        field->setModified(false);
+        m_bench.settle();
+    }
+}
+
+void LiquidPanel::pour() {
+    const std::string written = m_pour->text().trimmed().toStdString();
+    if (written.empty()) {
+        return;
+    }
+    const auto result = pourFrom(m_bench.catalogue(), written);
+    if (const auto* fault = std::get_if<PourFault>(&result)) {
+        emit refused(fault->text);
+        return;
+    }
+    const Pour& poured = std::get<Pour>(result);
+    cell::CellDesign design = m_bench.design();
+    cell::LiquidDesign& changed = design.liquidAt(m_side);
+    if (poured.readyLiquid) {
+        changed.ready = poured.name;
+        changed.basis = cell::LiquidBasis::FinishedVolume;
+        changed.basisValue = poured.amount.value;
+    } else {
+        changed.solutes.push_back({poured.name, poured.amount});
+    }
+    m_pour->clear();
+    m_bench.edit(design);
+}
+
+void LiquidPanel::removeSolute(int solute) {
+    cell::CellDesign design = m_bench.design();
+    cell::LiquidDesign& changed = design.liquidAt(m_side);
+    changed.solutes.erase(changed.solutes.begin() + solute);
+    m_bench.edit(design);
+}
+
+}  // namespace anodex::app

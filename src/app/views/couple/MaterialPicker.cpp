@@ -1,0 +1,151 @@
+#include "app/views/couple/MaterialPicker.h"
+
+#include "wording/FindingText.h"
+#include "wording/Quantities.h"
+
+#include <QApplication>
+#include <QKeyEvent>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QVBoxLayout>
+
+namespace anodex::app {
+
+MaterialPicker::MaterialPicker(Workbench& bench, const Theme& theme, QWidget* parent)
+    : QFrame(parent), m_bench(bench), m_theme(theme), m_filter(new QLineEdit(this)), m_list(new QListWidget(this)) {
+    setObjectName(QStringLiteral("card"));
+    setAccessibleName(tr("Choose an electrode"));
+    m_filter->setObjectName(QStringLiteral("materialFilter"));
+    m_filter->setAccessibleName(tr("Type to filter"));
+    m_filter->setPlaceholderText(tr("Type to filter"));
+    m_list->setObjectName(QStringLiteral("materialList"));
+    m_list->setAccessibleName(tr("Electrodes and the voltage each would give"));
+    m_list->setFocusPolicy(Qt::NoFocus);
+    auto* layout = new QVBoxLayout(this);
+    layout->addWidget(m_filter);
+    layout->addWidget(m_list, 1);
+    m_filter->installEventFilter(this);
+    connect(m_filter, &QLineEdit::textChanged, this, &MaterialPicker::filter);
+    connect(m_filter, &QLineEdit::returnPressed, this, &MaterialPicker::choose);
+    connect(m_list, &QListWidget::itemClicked, this, &MaterialPicker::choose);
+    hide();
+}
+
+void MaterialPicker::open(cell::Side side, const QPoint& at) {
+    m_side = side;
+    m_back = QApplication::focusWidget();
+    m_filter->clear();
+    list();
+    const QSize size(static_cast<int>(Theme::em(26.0)), static_cast<int>(Theme::em(18.0)));
+    const QPoint local = parentWidget()->mapFromGlobal(at);
+    const int x = std::clamp(local.x() - size.width() / 2, 4, std::max(4, parentWidget()->width() - size.width() - 4));
+    const int y = std::clamp(local.y() - size.height() - 10, 4, std::max(4, parentWidget()->height() - size.height() - 4));
+    setGeometry(QRect(QPoint(x, y), size));
+    show();
+    raise();
+    m_filter->setFocus();
+}
+
+void MaterialPicker::list() {
+    m_list->clear();
+    const auto& catalogue = m_bench.catalogue();
+    for (const chemistry::Material& material : catalogue.materials) {
+        cell::CellDesign candidate = m_bench.design();
+        cell::ElectrodeDesign& electrode = candidate.electrode(m_side);
+        electrode.material = material.name;
+        electrode.massKg.reset();
+        electrode.thicknessMetres.reset();
+        if (material.breathingLimit && material.capacitanceFaradPerKg > 0.0) {
+            electrode.air = cell::Air::Breathing;
+        }
+        const Outcome outcome = outcomeOf(catalogue, candidate);
+        QString line = QString::fromStdString(material.name);
+        if (outcome.usable()) {
+            line += QStringLiteral("   ") +
+                    QString::fromStdString(wording::quantityText(outcome.evaluation->openCircuitVolts, cell::Unit::Volt, base::Interval{0.0, 0.05}));
+            if (!outcome.findings.empty() && outcome.findings.front().severity != cell::Severity::Note) {
+                line += QStringLiteral("   · ") + QString::fromStdString(wording::findingText(outcome.findings.front()).title);
+            }
+        }
+        auto* row = new QListWidgetItem(line, m_list);
+        row->setData(Qt::UserRole, QString::fromStdString(material.name));
+        row->setData(Qt::UserRole + 1, electrode.air == cell::Air::Breathing);
+        QStringList words{QString::fromStdString(material.name), QString::fromStdString(material.formulaText)};
+        for (const std::string& alias : material.aliases) {
+            words << QString::fromStdString(alias);
+        }
+        row->setData(Qt::UserRole + 2, words.join(QLatin1Char(' ')).toLower());
+        if (material.name == m_bench.design().electrode(m_side).material) {
+            m_list->setCurrentItem(row);
+        }
+    }
+    if (m_list->currentItem() == nullptr) {
+        m_list->setCurrentRow(0);
+    }
+}
+
+void MaterialPicker::filter(const QString& text) {
+    QListWidgetItem* first = nullptr;
+    for (int i = 0; i < m_list->count(); ++i) {
+        QListWidgetItem* row = m_list->item(i);
+        row->setHidden(!row->data(Qt::UserRole + 2).toString().contains(text.trimmed().toLower()));
+        if (!row->isHidden() && first == nullptr) {
+            first = row;
+        }
+    }
+    m_list->setCurrentItem(first);
+}
+
+void MaterialPicker::choose() {
+    const QListWidgetItem* row = m_list->currentItem();
+    if (row == nullptr || row->isHidden()) {
+        return;
+    }
+    cell::CellDesign design = m_bench.design();
+    cell::ElectrodeDesign& electrode = design.electrode(m_side);
+    const std::string name = row->data(Qt::UserRole).toString().toStdString();
+    if (electrode.material != name) {
+        // What was weighed or measured belonged to the old material.
+        electrode.material = name;
+        electrode.massKg.reset();
+        electrode.measuredMassKg.reset();
+        electrode.thicknessMetres.reset();
+        electrode.measuredResistanceOhm.reset();
+        electrode.air = row->data(Qt::UserRole + 1).toBool() ? std::optional(cell::Air::Breathing) : std::nullopt;
+        m_bench.edit(design);
+    }
+    close();
+}
+
+void MaterialPicker::close() {
+    hide();
+    if (m_back != nullptr) {
+        m_back->setFocus();
+    }
+}
+
+bool MaterialPicker::eventFilter(QObject* watched, QEvent* event) {
+    if (event->type() == QEvent::KeyPress) {
+        const int key = static_cast<QKeyEvent*>(event)->key();
+        if (key == Qt::Key_Escape) {
+            close();
+            return true;
+        }
+        if (key == Qt::Key_Up || key == Qt::Key_Down) {
+            int row = m_list->currentRow();
+            do {
+                row += key == Qt::Key_Down ? 1 : -1;
+            } while (row >= 0 && row < m_list->count() && m_list->item(row)->isHidden());
+            if (row >= 0 && row < m_list->count()) {
+                m_list->setCurrentRow(row);
+            }
+            return true;
+        }
+    }
+    if (event->type() == QEvent::FocusOut && isVisible() && !isAncestorOf(QApplication::focusWidget())) {
+        hide();
+    }
+    return QFrame::eventFilter(watched, event);
+}
+
+}  // namespace anodex::app

@@ -1,0 +1,36 @@
+// src/app/views/couple/MaterialPicker.h - choose an electrode: type to filter; each already shows what it would give.
+#pragma once
+#include "app/session/Workbench.h"
+#include "app/theme/Theme.h"
+#include <QFrame>
+
+class QLineEdit;
+class QListWidget;
+
+namespace anodex::app {
+
+class MaterialPicker : public QFrame {
+    Q_OBJECT
+public:
+    MaterialPicker(Workbench& bench, const Theme& theme, QWidget* parent);
+
+    void open(cell::Side side, const QPoint& at);
+
+protected:
+    bool eventFilter(QObject* watched, QEvent* event) override;
+
+private:
+    void list();
+    void filter(const QString& text);
+    void choose();
+    void close();
+
+    Workbench& m_bench;
+    const Theme& m_theme;
+    cell::Side m_side = cell::Side::Negative;
+    QLineEdit* m_filter;
+    QListWidget* m_list;
+    QWidget* m_back = nullptr;
+};
+
+}  // namespace anodex::app

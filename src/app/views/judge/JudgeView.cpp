@@ -1,0 +1,108 @@
+#include "app/views/judge/JudgeView.h"
+
+#include "app/views/judge/Ledger.h"
+#include "app/widgets/CurvePlot.h"
+#include "wording/JudgeText.h"
+#include "wording/PartText.h"
+
+#include <QLabel>
+#include <QPushButton>
+#include <QStackedWidget>
+#include <QVBoxLayout>
+
+namespace anodex::app {
+
+JudgeView::JudgeView(Workbench& bench, const Theme& theme, QWidget* parent)
+    : View(parent), m_bench(bench), m_theme(theme), m_stack(new QStackedWidget(this)), m_sentence(new QLabel(this)),
+      m_plot(new CurvePlot(theme, tr("Voltage of the runs over the charge delivered"), this)),
+      m_ledger(new Ledger(bench, theme, this)) {
+    setObjectName(QStringLiteral("judgeView"));
+    m_sentence->setObjectName(QStringLiteral("judgeSentence"));
+    m_sentence->setWordWrap(true);
+    m_sentence->setFont(Theme::font(1.35));
+    m_sentence->setTextInteractionFlags(Qt::TextSelectableByMouse);
+    m_plot->setAxes(tr("charge delivered, mAh"), tr("voltage, V"));
+    auto* empty = new QWidget(this);
+    auto* emptyLayout = new QVBoxLayout(empty);
+    auto* words = new QLabel(tr("There is no build to judge yet."), empty);
+    words->setFont(Theme::font(1.15));
+    words->setAlignment(Qt::AlignCenter);
+    auto* button = new QPushButton(tr("Write down a build"), empty);
+    button->setObjectName(QStringLiteral("judgeWriteDown"));
+    connect(button, &QPushButton::clicked, &m_bench, &Workbench::writeDownBuild);
+    emptyLayout->addStretch(1);
+    emptyLayout->addWidget(words);
+    emptyLayout->addWidget(button, 0, Qt::AlignHCenter);
+    emptyLayout->addStretch(2);
+    auto* page = new QWidget(this);
+    auto* pageLayout = new QVBoxLayout(page);
+    pageLayout->setContentsMargins(0, 0, 0, 0);
+    pageLayout->addWidget(m_sentence);
+    pageLayout->addWidget(m_plot, 5);
+    pageLayout->addWidget(m_ledger, 4);
+    m_stack->addWidget(empty);
+    m_stack->addWidget(page);
+    auto* layout = new QVBoxLayout(this);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->addWidget(m_stack);
+    connect(m_ledger, &Ledger::numberAsked, this, &View::numberAsked);
+    connect(&bench, &Workbench::contentChanged, this, &JudgeView::refresh);
+    connect(&bench, &Workbench::designChanged, m_ledger, &Ledger::rebuild);
+    connect(&theme, &Theme::changed, this, &JudgeView::refresh);
+    refresh();
+}
+
+void JudgeView::refresh() {
+    m_stack->setCurrentIndex(m_bench.build() == nullptr ? 0 : 1);
+    if (m_bench.build() != nullptr) {
+        refreshSentence();
+        refreshCurves();
+        m_ledger->rebuild();
+    }
+}
+
+void JudgeView::refreshSentence() {
+    const BuildSummary& build = *m_bench.build();
+    wording::JudgeInput input;
+    input.expectation = build.build.expectation;
+    input.openCircuit = build.openCircuit;
+    input.shortCircuit = build.shortCircuit;
+    for (const auto& [id, analysis] : build.analyses) {
+        if (!input.run || analysis.dischargeCoulombs > input.run->dischargeCoulombs) {
+            input.run = analysis;
+        }
+    }
+    m_sentence->setText(QString::fromStdString(wording::judgeSentence(input)));
+}
+
+void JudgeView::refreshCurves() {
+    std::vector<PlotCurve> curves;
+    const auto curveOf = [&](const BuildSummary& build, const QString& name, const QColor& colour, bool dashed) {
+        for (const record::RunHeader& run : build.runs) {
+            constexpr std::int64_t kMostRead = 2'000'000;
+            if (run.samples > kMostRead) {
+                continue;
+            }
+            const record::RunSamples samples = m_bench.samples(run.id);
+            std::vector<double> milliampereHours(samples.size(), 0.0);
+            for (std::size_t i = 1; i < samples.size(); ++i) {
+                const double charge = 0.5 * (samples.amps[i] + samples.amps[i - 1]) * (samples.seconds[i] - samples.seconds[i - 1]);
+                milliampereHours[i] = milliampereHours[i - 1] + std::max(charge, 0.0) / 3.6;
+            }
+            constexpr std::size_t kBuckets = 500;
+            curves.push_back({name, bench::thinned(milliampereHours, samples.volts, kBuckets), colour, dashed});
+        }
+    };
+    curveOf(*m_bench.build(), QString::fromStdString(m_bench.build()->build.name), m_theme.colours().ink, false);
+    // The parent's last build, to see whether the change helped.
+    if (const record::Revision* at = m_bench.revision(); at != nullptr && !at->parent.empty()) {
+        const auto before = m_bench.buildsOf(at->parent);
+        if (!before.empty()) {
+            curveOf(*before.back(), tr("before the change"), m_theme.colours().faint, true);
+        }
+    }
+    const base::Interval& range = m_bench.build()->build.expectation.openCircuitVolts.range;
+    m_plot->show(curves, {}, PlotBand{range.low, range.high});
+}
+
+}  // namespace anodex::app

@@ -1,0 +1,116 @@
+#include "app/views/notebook/NotebookView.h"
+
+#include "app/views/notebook/Doors.h"
+#include "app/views/notebook/Timeline.h"
+#include "formats/CellFile.h"
+#include "formats/EmbeddedData.h"
+#include "wording/ErrorText.h"
+
+#include <QButtonGroup>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QLineEdit>
+#include <QPushButton>
+#include <QScrollArea>
+#include <QStackedWidget>
+#include <QVBoxLayout>
+
+namespace anodex::app {
+
+NotebookView::NotebookView(Workbench& bench, const Theme& theme, QWidget* parent)
+    : View(parent), m_bench(bench), m_stack(new QStackedWidget(this)), m_doors(new Doors(this)),
+      m_timeline(new Timeline(bench, theme, this)), m_rename(new QLineEdit(this)) {
+    setObjectName(QStringLiteral("notebookView"));
+    auto* scroll = new QScrollArea(this);
+    scroll->setWidget(m_timeline);
+    scroll->setWidgetResizable(true);
+    scroll->setFocusPolicy(Qt::NoFocus);
+    auto* page = new QWidget(this);
+    auto* pageLayout = new QVBoxLayout(page);
+    pageLayout->setContentsMargins(0, 0, 0, 0);
+    pageLayout->addWidget(makeHead());
+    pageLayout->addWidget(scroll, 1);
+    m_stack->addWidget(m_doors);
+    m_stack->addWidget(page);
+    auto* layout = new QVBoxLayout(this);
+    layout->addWidget(m_stack);
+    m_rename->setObjectName(QStringLiteral("renameField"));
+    m_rename->setAccessibleName(tr("New name"));
+    m_rename->hide();
+    connect(m_rename, &QLineEdit::returnPressed, this, [this] {
+        m_bench.renameRevision(m_rename->text());
+        m_rename->hide();
+        m_timeline->setFocus();
+    });
+    connect(m_timeline, &Timeline::revisionChosen, this, [this](const QString& id) { m_bench.selectRevision(id.toStdString()); });
+    connect(m_timeline, &Timeline::buildChosen, this, [this](const QString& id) { m_bench.selectBuild(id.toStdString()); });
+    connect(m_timeline, &Timeline::opened, this, [this](const QString& id) {
+        if (id.startsWith(QLatin1String("rev:"))) {
+            m_bench.selectRevision(id.mid(4).toStdString());
+            renameCurrent();
+        } else if (id.startsWith(QLatin1String("build:"))) {
+            emit stationAsked(QStringLiteral("bench"));
+        }
+    });
+    connect(m_doors, &Doors::firstCellAsked, this, [this] { openStarter(QStringLiteral("starters/first.cell.json")); });
+    connect(m_doors, &Doors::starterAsked, this, &NotebookView::openStarter);
+    connect(m_doors, &Doors::demoAsked, this, &NotebookView::demoAsked);
+    connect(&bench, &Workbench::contentChanged, this, &NotebookView::refresh);
+    refresh();
+}
+
+QWidget* NotebookView::makeHead() {
+    auto* head = new QWidget(this);
+    auto* layout = new QHBoxLayout(head);
+    layout->setContentsMargins(0, 0, 0, 0);
+    auto* label = new QLabel(tr("Height shows"), head);
+    label->setObjectName(QStringLiteral("faint"));
+    layout->addWidget(label);
+    auto* group = new QButtonGroup(head);
+    const std::pair<QString, Figure> figures[] = {{tr("short circuit"), Figure::ShortCircuit},
+                                                  {tr("open circuit"), Figure::OpenCircuit},
+                                                  {tr("best power"), Figure::BestPower},
+                                                  {tr("capacity"), Figure::Capacity}};
+    for (const auto& [title, figure] : figures) {
+        auto* button = new QPushButton(title, head);
+        button->setCheckable(true);
+        button->setProperty("quiet", true);
+        button->setObjectName(QStringLiteral("figure:") + title);
+        button->setChecked(figure == Figure::ShortCircuit);
+        group->addButton(button);
+        connect(button, &QPushButton::clicked, this, [this, chosen = figure] { m_timeline->setFigure(chosen); });
+        layout->addWidget(button);
+    }
+    auto* legend = new QLabel(tr("bar: expected range · line: expected · diamond: measured"), head);
+    legend->setObjectName(QStringLiteral("faint"));
+    layout->addStretch(1);
+    layout->addWidget(legend);
+    return head;
+}
+
+void NotebookView::renameCurrent() {
+    const record::Revision* at = m_bench.revision();
+    if (at == nullptr) {
+        return;
+    }
+    m_rename->setText(QString::fromStdString(at->name));
+    const PictureItem* item = m_timeline->item(QStringLiteral("rev:") + QString::fromStdString(at->id));
+    const QPoint corner = item != nullptr ? m_timeline->mapTo(this, item->area.topLeft().toPoint()) : QPoint(20, 20);
+    m_rename->setGeometry(QRect(corner, QSize(static_cast<int>(Theme::em(16.0)), static_cast<int>(Theme::em(2.2)))));
+    m_rename->show();
+    m_rename->raise();
+    m_rename->setFocus();
+    m_rename->selectAll();
+}
+
+void NotebookView::openStarter(const QString& file) {
+    const auto design = formats::readCellFile(formats::embeddedFile(file.toStdString()));
+    if (design) {
+        m_bench.startDesign(*design);
+        emit stationAsked(QStringLiteral("couple"));
+    }
+}
+
+void NotebookView::refresh() { m_stack->setCurrentIndex(m_bench.revisions().empty() ? 0 : 1); }
+
+}  // namespace anodex::app

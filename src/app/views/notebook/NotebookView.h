@@ -1,0 +1,38 @@
+// src/app/views/notebook/NotebookView.h - is it getting better? Every revision and build, and what changed between.
+#pragma once
+#include "app/session/Workbench.h"
+#include "app/theme/Theme.h"
+#include "app/views/View.h"
+
+class QLineEdit;
+class QStackedWidget;
+
+namespace anodex::app {
+
+class Doors;
+class Timeline;
+
+class NotebookView : public View {
+    Q_OBJECT
+public:
+    NotebookView(Workbench& bench, const Theme& theme, QWidget* parent);
+
+    [[nodiscard]] Timeline* timeline() const { return m_timeline; }
+    void renameCurrent();
+
+signals:
+    void demoAsked();
+
+private:
+    void refresh();
+    void openStarter(const QString& file);
+    QWidget* makeHead();
+
+    Workbench& m_bench;
+    QStackedWidget* m_stack;
+    Doors* m_doors;
+    Timeline* m_timeline;
+    QLineEdit* m_rename;
+};
+
+}  // namespace anodex::app

@@ -1,0 +1,281 @@
+#include "app/views/notebook/Timeline.h"
+
+#include "app/widgets/Draw.h"
+#include "wording/ChangeText.h"
+#include "wording/Quantities.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace anodex::app {
+namespace {
+
+QString q(const std::string& text) { return QString::fromStdString(text); }
+
+double leftMargin() { return Theme::em(4.2); }
+double footHeight() { return Theme::em(3.6); }
+double headHeight() { return Theme::em(2.6); }
+
+/// Steps of 1, 2 or 5 that give three to six lines.
+double scaleStep(double top) {
+    const double rough = top / 4.0;
+    const double decade = std::pow(10.0, std::floor(std::log10(rough)));
+    for (const double factor : {1.0, 2.0, 5.0}) {
+        if (rough <= factor * decade) {
+            return factor * decade;
+        }
+    }
+    return 10.0 * decade;
+}
+
+}  // namespace
+
+std::optional<double> Timeline::Column::height() const {
+    if (marks.empty()) {
+        return std::nullopt;
+    }
+    return marks.back().measured.value_or(marks.back().expected);
+}
+
+Timeline::Timeline(Workbench& bench, const Theme& theme, QWidget* parent)
+    : Picture(tr("Timeline of revisions and builds"), parent), m_bench(bench), m_theme(theme) {
+    setObjectName(QStringLiteral("timeline"));
+    connect(&bench, &Workbench::contentChanged, this, &Timeline::rebuild);
+    connect(&theme, &Theme::changed, this, &Timeline::rebuild);
+    connect(this, &Picture::resized, this, &Timeline::rebuild);
+    setBackdrop([this](QPainter& painter) { paintScale(painter); });
+    connect(this, &Picture::activated, this, [this](const QString& id) {
+        if (id.startsWith(QLatin1String("rev:"))) {
+            emit revisionChosen(id.mid(4));
+        } else if (id.startsWith(QLatin1String("build:"))) {
+            emit buildChosen(id.mid(6));
+        }
+    });
+    connect(this, &Picture::editRequested, this, &Timeline::opened);
+}
+
+void Timeline::setFigure(Figure figure) {
+    m_figure = figure;
+    rebuild();
+}
+
+QSize Timeline::minimumSizeHint() const {
+    const auto shownRevisions = std::count_if(m_bench.revisions().begin(), m_bench.revisions().end(),
+                                              [](const record::Revision& r) { return !r.setAside; });
+    return {static_cast<int>(leftMargin() + Theme::em(9.5) * std::max<double>(1.0, static_cast<double>(shownRevisions))),
+            static_cast<int>(Theme::em(16.0))};
+}
+
+QString Timeline::shown(double value) const {
+    switch (m_figure) {
+    case Figure::OpenCircuit:
+        return q(wording::quantityText(value, cell::Unit::Volt));
+    case Figure::ShortCircuit:
+        return q(wording::quantityText(value, cell::Unit::Ampere));
+    case Figure::BestPower:
+        return q(wording::quantityText(value, cell::Unit::Watt));
+    case Figure::Capacity:
+        return q(wording::chargeText(value));
+    }
+    return {};
+}
+
+Timeline::Mark Timeline::markOf(const BuildSummary& summary) const {
+    const record::Expectation& expectation = summary.build.expectation;
+    Mark mark{&summary, 0.0, {}, {}};
+    const auto take = [&](const record::Expected& expected) {
+        mark.expected = expected.value;
+        mark.range = expected.range;
+    };
+    switch (m_figure) {
+    case Figure::OpenCircuit:
+        take(expectation.openCircuitVolts);
+        mark.measured = summary.openCircuit ? std::optional(summary.openCircuit->value) : std::nullopt;
+        break;
+    case Figure::ShortCircuit:
+        take(expectation.shortCircuitAmps);
+        mark.measured = summary.shortCircuit ? std::optional(summary.shortCircuit->value) : std::nullopt;
+        break;
+    case Figure::BestPower:
+        take(expectation.maximumWatts);
+        for (const auto& [id, analysis] : summary.analyses) {
+            mark.measured = std::max(mark.measured.value_or(0.0), analysis.maximumWatts);
+        }
+        break;
+    case Figure::Capacity:
+        take(expectation.capacityCoulombs);
+        mark.measured = summary.deliveredCoulombs();
+        break;
+    }
+    return mark;
+}
+
+double Timeline::columnWidth(std::size_t count) const {
+    return (width() - leftMargin()) / std::max(1.0, static_cast<double>(count));
+}
+
+std::vector<Timeline::Column> Timeline::columns() const {
+    std::vector<Column> list;
+    for (const record::Revision& revision : m_bench.revisions()) {
+        if (!revision.setAside) {
+            Column column;
+            column.revision = &revision;
+            for (const BuildSummary* summary : m_bench.buildsOf(revision.id)) {
+                column.marks.push_back(markOf(*summary));
+            }
+            list.push_back(std::move(column));
+        }
+    }
+    const double each = columnWidth(list.size());
+    for (std::size_t i = 0; i < list.size(); ++i) {
+        list[i].x = leftMargin() + each * (static_cast<double>(i) + 0.5);
+    }
+    return list;
+}
+
+double Timeline::yOf(double value) const {
+    const double bottom = height() - footHeight();
+    return bottom - (bottom - headHeight()) * std::clamp(value / m_top, -0.05, 1.0);
+}
+
+void Timeline::paintScale(QPainter& painter) const {
+    const Colours& c = m_theme.colours();
+    painter.setFont(Theme::font(0.9));
+    const double step = scaleStep(m_top);
+    for (double value = 0.0; value <= m_top * 1.0001; value += step) {
+        const double y = yOf(value);
+        painter.setPen(QPen(c.rule, 1.0, value == 0.0 ? Qt::SolidLine : Qt::DotLine));
+        painter.drawLine(QPointF(leftMargin(), y), QPointF(width(), y));
+        painter.setPen(c.faint);
+        painter.drawText(QRectF(0, y - Theme::em(0.6), leftMargin() - Theme::em(0.4), Theme::em(1.2)),
+                         Qt::AlignRight | Qt::AlignVCenter, shown(value));
+    }
+}
+
+void Timeline::addBranch(std::vector<PictureItem>& items, const Column& from, const Column& to) const {
+    const QPointF start(from.x, yOf(from.height().value_or(0.0)));
+    const QPointF end(to.x, yOf(to.height().value_or(0.0)));
+    const auto changes = wording::changesBetween(from.revision->design, to.revision->design);
+    const QString words = changes.empty() ? tr("nothing changed") : q(changes.front()) +
+        (changes.size() > 1 ? tr(" and %1 more").arg(changes.size() - 1) : QString());
+    const double room = std::max(Theme::em(4.0), std::abs(end.x() - start.x()) - Theme::em(1.6));
+    PictureItem item;
+    item.id = QStringLiteral("branch:") + q(to.revision->id);
+    const QPointF middle = 0.5 * (start + end);
+    item.area = QRectF(middle.x() - room / 2, middle.y() - Theme::em(0.75), room, Theme::em(1.5));
+    item.name = tr("Change from %1 to %2").arg(q(from.revision->name), q(to.revision->name));
+    QStringList all;
+    for (const std::string& change : changes) {
+        all << q(change);
+    }
+    item.value = all.join(QStringLiteral(", "));
+    if (changes.size() > 1) {
+        item.tooltip = item.value + tr("\nSeveral things changed at once: the next result cannot be credited to one.");
+    } else {
+        item.tooltip = item.value;
+    }
+    item.paint = [=, this, area = item.area](QPainter& painter) {
+        const Colours& c = m_theme.colours();
+        painter.setPen(QPen(c.faint, 2.0));
+        painter.drawLine(start, end);
+        const double wide = std::min(area.width(), static_cast<double>(QFontMetricsF(Theme::font(0.95)).horizontalAdvance(words)) + Theme::em(0.8));
+        const QRectF label(area.center().x() - wide / 2, area.top(), wide, area.height());
+        painter.setPen(QPen(c.rule, 1.0));
+        painter.setBrush(c.paper);
+        painter.drawRoundedRect(label, 4, 4);
+        painter.setPen(c.ink);
+        painter.setFont(Theme::font(0.95));
+        drawElided(painter, label.adjusted(Theme::em(0.3), 0, -Theme::em(0.3), 0), words, Qt::AlignCenter);
+    };
+    items.push_back(std::move(item));
+}
+
+void Timeline::addRevision(std::vector<PictureItem>& items, const Column& column, double width) const {
+    PictureItem item;
+    item.id = QStringLiteral("rev:") + q(column.revision->id);
+    item.area = QRectF(column.x - width / 2 + 4, height() - footHeight() + 6, width - 8, footHeight() - 12);
+    item.role = QAccessible::ListItem;
+    item.name = q(column.revision->name);
+    item.value = column.marks.empty() ? tr("not built yet") : tr("%n build(s)", nullptr, static_cast<int>(column.marks.size()));
+    item.tooltip = item.name;
+    item.editable = true;
+    const bool current = m_bench.revision() == column.revision;
+    item.paint = [=, this, area = item.area, name = item.name, value = item.value](QPainter& painter) {
+        const Colours& c = m_theme.colours();
+        painter.setPen(QPen(current ? c.ink : c.rule, current ? 2.0 : 1.0));
+        painter.setBrush(c.sheet);
+        painter.drawRoundedRect(area, 5, 5);
+        painter.setPen(c.ink);
+        painter.setFont(Theme::font(1.0, current));
+        const QRectF inner = area.adjusted(Theme::em(0.5), 2, -Theme::em(0.5), -2);
+        drawElided(painter, QRectF(inner.left(), inner.top(), inner.width(), inner.height() / 2), name);
+        painter.setPen(c.faint);
+        painter.setFont(Theme::font(0.9));
+        drawElided(painter, QRectF(inner.left(), inner.center().y(), inner.width(), inner.height() / 2), value);
+    };
+    items.push_back(std::move(item));
+}
+
+void Timeline::addMark(std::vector<PictureItem>& items, const Column& column, const Mark& mark, double x) const {
+    const double top = yOf(std::max(mark.measured.value_or(mark.range.high), mark.range.high));
+    const double bottom = yOf(std::min(mark.measured.value_or(mark.range.low), mark.range.low));
+    PictureItem item;
+    item.id = QStringLiteral("build:") + q(mark.build->build.id);
+    item.area = QRectF(x - Theme::em(1.0), top - Theme::em(0.6), Theme::em(2.0), bottom - top + Theme::em(1.2));
+    item.role = QAccessible::ListItem;
+    item.name = q(column.revision->name) + QStringLiteral(", ") + q(mark.build->build.name);
+    item.value = mark.measured ? tr("measured %1, expected %2").arg(shown(*mark.measured), shown(mark.expected))
+                               : tr("expected %1, not measured").arg(shown(mark.expected));
+    item.tooltip = item.name + QStringLiteral("\n") + item.value;
+    const bool current = m_bench.build() == mark.build;
+    item.paint = [=, this](QPainter& painter) {
+        const Colours& c = m_theme.colours();
+        painter.setPen(QPen(c.expected, Theme::em(0.55), Qt::SolidLine, Qt::FlatCap));
+        painter.drawLine(QPointF(x, yOf(mark.range.low)), QPointF(x, yOf(mark.range.high) - 1));
+        painter.setPen(QPen(c.ink, 2.0));
+        painter.drawLine(QPointF(x - Theme::em(0.45), yOf(mark.expected)), QPointF(x + Theme::em(0.45), yOf(mark.expected)));
+        if (mark.measured) {
+            const QPointF at(x, yOf(*mark.measured));
+            drawDiamond(painter, at, Theme::em(current ? 0.55 : 0.42), c.focus);
+            painter.setPen(c.ink);
+            painter.setFont(Theme::font(0.95, current));
+            painter.drawText(QRectF(x + Theme::em(0.8), at.y() - Theme::em(0.7), Theme::em(6.0), Theme::em(1.4)), Qt::AlignLeft | Qt::AlignVCenter,
+                             shown(*mark.measured));
+        }
+    };
+    items.push_back(std::move(item));
+}
+
+void Timeline::rebuild() {
+    setFocusColour(m_theme.colours().focus);
+    setMinimumSize(minimumSizeHint());
+    const std::vector<Column> list = columns();
+    m_top = 1e-9;
+    for (const Column& column : list) {
+        for (const Mark& mark : column.marks) {
+            m_top = std::max({m_top, mark.range.high, mark.measured.value_or(0.0)});
+        }
+    }
+    m_top *= 1.08;
+    std::vector<PictureItem> items;
+    const double each = columnWidth(list.size());
+    for (const Column& column : list) {
+        const auto parent = std::find_if(list.begin(), list.end(), [&](const Column& other) {
+            return other.revision->id == column.revision->parent;
+        });
+        if (parent != list.end()) {
+            addBranch(items, *parent, column);
+        }
+    }
+    for (const Column& column : list) {
+        addRevision(items, column, each);
+        const double spread = std::min(Theme::em(2.4), each / (static_cast<double>(column.marks.size()) + 1.0));
+        for (std::size_t i = 0; i < column.marks.size(); ++i) {
+            const double offset = (static_cast<double>(i) - 0.5 * (static_cast<double>(column.marks.size()) - 1.0)) * spread;
+            addMark(items, column, column.marks[i], column.x + offset);
+        }
+    }
+    setItems(std::move(items));
+}
+
+}  // namespace anodex::app

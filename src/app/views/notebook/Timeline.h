@@ -1,0 +1,55 @@
+// src/app/views/notebook/Timeline.h - every revision and build from left to right, as high as the chosen figure.
+#pragma once
+#include "app/session/Workbench.h"
+#include "app/theme/Theme.h"
+#include "app/widgets/picture/Picture.h"
+
+namespace anodex::app {
+
+enum class Figure { OpenCircuit, ShortCircuit, BestPower, Capacity };
+
+class Timeline : public Picture {
+    Q_OBJECT
+public:
+    Timeline(Workbench& bench, const Theme& theme, QWidget* parent);
+
+    void setFigure(Figure figure);
+    [[nodiscard]] QSize minimumSizeHint() const override;
+
+signals:
+    void revisionChosen(const QString& id);
+    void buildChosen(const QString& id);
+    void opened(const QString& id);  ///< Double click or Enter on what is already chosen.
+
+private:
+    struct Mark {
+        const BuildSummary* build = nullptr;
+        double expected = 0.0;
+        base::Interval range;
+        std::optional<double> measured;
+    };
+    struct Column {
+        const record::Revision* revision = nullptr;
+        double x = 0.0;
+        std::vector<Mark> marks;
+        [[nodiscard]] std::optional<double> height() const;
+    };
+
+    void rebuild();
+    [[nodiscard]] std::vector<Column> columns() const;
+    [[nodiscard]] Mark markOf(const BuildSummary& summary) const;
+    [[nodiscard]] double columnWidth(std::size_t count) const;
+    [[nodiscard]] double yOf(double value) const;
+    void addBranch(std::vector<PictureItem>& items, const Column& from, const Column& to) const;
+    void addRevision(std::vector<PictureItem>& items, const Column& column, double width) const;
+    void addMark(std::vector<PictureItem>& items, const Column& column, const Mark& mark, double x) const;
+    void paintScale(QPainter& painter) const;
+    [[nodiscard]] QString shown(double value) const;
+
+    Workbench& m_bench;
+    const Theme& m_theme;
+    Figure m_figure = Figure::ShortCircuit;
+    double m_top = 1.0;  ///< Largest value on the scale.
+};
+
+}  // namespace anodex::app

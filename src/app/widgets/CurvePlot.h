@@ -1,0 +1,51 @@
+// src/app/widgets/CurvePlot.h - curves over time or current: the one place that knows the plotting library.
+//
+// Screen readers hear the summary given with the curves. Arrow keys pan, plus and minus zoom, 0 shows all.
+#pragma once
+#include "app/theme/Theme.h"
+#include "core/bench/Thinning.h"
+#include <QWidget>
+#include <vector>
+
+class QCustomPlot;
+
+namespace anodex::app {
+
+struct PlotCurve {
+    QString name;
+    std::vector<bench::CurveSample> points;
+    QColor colour;
+    bool dashed = false;
+};
+
+struct PlotBand {
+    double low = 0.0;
+    double high = 0.0;
+};
+
+struct PlotFlag {
+    double x = 0.0;
+    QString text;
+};
+
+class CurvePlot : public QWidget {
+    Q_OBJECT
+public:
+    CurvePlot(const Theme& theme, const QString& accessibleName, QWidget* parent = nullptr);
+
+    void setAxes(const QString& x, const QString& y);
+    void show(const std::vector<PlotCurve>& curves, const std::vector<PlotFlag>& flags = {},
+              const std::optional<PlotBand>& band = {});
+    [[nodiscard]] QCustomPlot* plot() const { return m_plot; }
+
+protected:
+    void keyPressEvent(QKeyEvent* event) override;
+
+private:
+    void dress();
+
+    const Theme& m_theme;
+    QCustomPlot* m_plot;
+};
+
+}  // namespace anodex::app

@@ -1,0 +1,70 @@
+#include "app/widgets/Draw.h"
+
+#include <cmath>
+
+namespace anodex::app {
+
+void drawElided(QPainter& painter, const QRectF& box, const QString& text, int flags) {
+    const QString shown = painter.fontMetrics().elidedText(text, Qt::ElideRight, static_cast<int>(box.width()));
+    painter.drawText(box, flags | Qt::TextSingleLine, shown);
+}
+
+void drawTerminal(QPainter& painter, const QPointF& centre, double radius, bool positive, const Colours& colours) {
+    const QRectF box(centre.x() - radius, centre.y() - radius, 2 * radius, 2 * radius);
+    painter.setPen(Qt::NoPen);
+    painter.setBrush(positive ? colours.positive : colours.negative);
+    if (positive) {
+        painter.drawRoundedRect(box, 2, 2);
+    } else {
+        painter.drawEllipse(box);
+    }
+    painter.setPen(QPen(colours.sheet, std::max(1.5, radius / 5.0)));
+    const double arm = radius * 0.5;
+    painter.drawLine(centre - QPointF(arm, 0), centre + QPointF(arm, 0));
+    if (positive) {
+        painter.drawLine(centre - QPointF(0, arm), centre + QPointF(0, arm));
+    }
+}
+
+QColor severityColour(cell::Severity severity, const Colours& colours) {
+    switch (severity) {
+    case cell::Severity::Danger:
+        return colours.danger;
+    case cell::Severity::Warning:
+        return colours.warning;
+    case cell::Severity::Note:
+        return colours.note;
+    }
+    return colours.note;
+}
+
+void drawSeverity(QPainter& painter, const QPointF& centre, double radius, cell::Severity severity,
+                  const Colours& colours) {
+    painter.setPen(Qt::NoPen);
+    painter.setBrush(severityColour(severity, colours));
+    if (severity == cell::Severity::Note) {
+        painter.drawEllipse(centre, radius, radius);
+    } else {
+        const int corners = severity == cell::Severity::Danger ? 8 : 3;
+        const double turn = severity == cell::Severity::Danger ? M_PI / 8.0 : -M_PI / 2.0;
+        QPolygonF shape;
+        for (int i = 0; i < corners; ++i) {
+            const double angle = turn + 2.0 * M_PI * i / corners;
+            shape << centre + radius * QPointF(std::cos(angle), std::sin(angle));
+        }
+        painter.drawPolygon(shape);
+    }
+    painter.setPen(colours.sheet);
+    painter.setFont(Theme::font(std::max(0.5, radius / Theme::em(0.62)), true));
+    painter.drawText(QRectF(centre.x() - radius, centre.y() - radius, 2 * radius, 2 * radius), Qt::AlignCenter,
+                     severity == cell::Severity::Note ? QStringLiteral("i") : QStringLiteral("!"));
+}
+
+void drawDiamond(QPainter& painter, const QPointF& centre, double radius, const QColor& colour) {
+    painter.setPen(Qt::NoPen);
+    painter.setBrush(colour);
+    painter.drawPolygon(QPolygonF({centre + QPointF(0, -radius), centre + QPointF(radius, 0),
+                                   centre + QPointF(0, radius), centre + QPointF(-radius, 0)}));
+}
+
+}  // namespace anodex::app

@@ -1,0 +1,87 @@
+#include "app/widgets/NumberField.h"
+
+#include "app/theme/Theme.h"
+
+#include <QKeyEvent>
+
+namespace anodex::app {
+
+NumberField::NumberField(QWidget* parent) : QLineEdit(parent) {
+    setObjectName(QStringLiteral("numberField"));
+    hide();
+    connect(this, &QLineEdit::textEdited, this, [this] {
+        if (const auto parsed = value()) {
+            emit typed(*parsed);
+        }
+    });
+}
+
+void NumberField::ask(const QRectF& over, const QString& name, const QString& shown, wording::Dimension dimension,
+                      double bareToSi, std::function<bool(double)> accepts) {
+    m_dimension = dimension;
+    m_bareToSi = bareToSi;
+    m_accepts = std::move(accepts);
+    m_open = true;
+    setAccessibleName(name);
+    setText(shown);
+    const int width = std::max(static_cast<int>(over.width()), static_cast<int>(Theme::em(6.0)));
+    const int height = static_cast<int>(Theme::em(2.0));
+    QPoint corner(static_cast<int>(over.center().x()) - width / 2, static_cast<int>(over.center().y()) - height / 2);
+    corner.setX(std::clamp(corner.x(), 0, std::max(0, parentWidget()->width() - width)));
+    corner.setY(std::clamp(corner.y(), 0, std::max(0, parentWidget()->height() - height)));
+    setGeometry(QRect(corner, QSize(width, height)));
+    show();
+    raise();
+    setFocus();
+    selectAll();
+}
+
+std::optional<double> NumberField::value() const {
+    const std::string typedText = text().trimmed().toStdString();
+    const auto parsed = wording::parseQuantity(typedText);
+    if (!parsed || parsed->used != typedText.size()) {
+        return std::nullopt;
+    }
+    const bool bare = parsed->dimension == wording::Dimension::None;
+    if (!bare && parsed->dimension != m_dimension) {
+        return std::nullopt;
+    }
+    const double si = bare ? parsed->value * m_bareToSi : parsed->value;
+    return m_accepts && !m_accepts(si) ? std::nullopt : std::optional(si);
+}
+
+void NumberField::close(bool keep) {
+    if (!m_open) {
+        return;
+    }
+    m_open = false;
+    const auto parsed = value();
+    hide();
+    if (keep && parsed) {
+        emit committed(*parsed);
+        return;
+    }
+    if (keep && !text().trimmed().isEmpty()) {
+        emit unreadable(text());
+    }
+    emit cancelled();
+}
+
+void NumberField::keyPressEvent(QKeyEvent* event) {
+    if (event->key() == Qt::Key_Escape) {
+        close(false);
+        parentWidget()->setFocus();
+    } else if (event->key() == Qt::Key_Return || event->key() == Qt::Key_Enter) {
+        close(true);
+        parentWidget()->setFocus();
+    } else {
+        QLineEdit::keyPressEvent(event);
+    }
+}
+
+void NumberField::focusOutEvent(QFocusEvent* event) {
+    QLineEdit::focusOutEvent(event);
+    close(true);
+}
+
+}  // namespace anodex::app

@@ -1,0 +1,79 @@
+#include "wording/JudgeText.h"
+
+#include "wording/Quantities.h"
+
+#include <cmath>
+#include <fmt/format.h>
+
+namespace anodex::wording {
+namespace {
+
+const char* verdict(double value, const record::Expected& expected) {
+    if (expected.range.contains(value)) {
+        return "normal";
+    }
+    return value < expected.range.low ? "lower than it should be" : "higher than it should be";
+}
+
+std::string compared(double value, const std::string& shown, const std::string& wanted, const record::Expected& expected) {
+    return fmt::format("{} where {} was expected: {}", shown, wanted, verdict(value, expected));
+}
+
+std::string runPart(const JudgeInput& input) {
+    const bench::RunAnalysis& run = *input.run;
+    if (run.dischargeCoulombs <= 0.0) {
+        return fmt::format("it rested for {}", durationText(run.durationSeconds));
+    }
+    const double share = input.expectation.capacityCoulombs.value > 0.0
+                             ? run.dischargeCoulombs / input.expectation.capacityCoulombs.value
+                             : 0.0;
+    std::string text = fmt::format("delivered {} in {}", chargeText(run.dischargeCoulombs), durationText(run.durationSeconds));
+    if (share > 0.0) {
+        text += fmt::format(", {} % of what was expected", numberText(100.0 * share, 2));
+    }
+    const double sag = run.firstVolts - run.lastVolts;
+    if (run.firstVolts > 0.0 && sag > 0.25 * run.firstVolts) {
+        text += fmt::format("; its voltage fell from {} to {}", quantityText(run.firstVolts, Unit::Volt),
+                            quantityText(run.lastVolts, Unit::Volt));
+    }
+    if (run.internalOhm && input.expectation.resistanceOhm > 0.0) {
+        const double ratio = *run.internalOhm / input.expectation.resistanceOhm;
+        if (ratio > 1.5 || ratio < 0.67) {
+            text += fmt::format("; inside it had {} where {} was expected", quantityText(*run.internalOhm, Unit::Ohm),
+                                quantityText(input.expectation.resistanceOhm, Unit::Ohm));
+        }
+    }
+    return text;
+}
+
+}  // namespace
+
+std::string judgeSentence(const JudgeInput& input) {
+    std::vector<std::string> parts;
+    if (input.openCircuit) {
+        parts.push_back(compared(input.openCircuit->value, numberText(input.openCircuit->value, 4) + "\u00A0V",
+                                 quantityText(input.expectation.openCircuitVolts.value, Unit::Volt,
+                                              input.expectation.openCircuitVolts.range),
+                                 input.expectation.openCircuitVolts));
+    }
+    if (input.shortCircuit) {
+        parts.push_back(compared(input.shortCircuit->value, quantityText(input.shortCircuit->value, Unit::Ampere),
+                                 quantityText(input.expectation.shortCircuitAmps.value, Unit::Ampere,
+                                              input.expectation.shortCircuitAmps.range),
+                                 input.expectation.shortCircuitAmps));
+    }
+    if (input.run) {
+        parts.push_back(runPart(input));
+    }
+    if (parts.empty()) {
+        return "Nothing measured yet: read the open circuit first, then load it.";
+    }
+    std::string sentence = parts.front();
+    for (std::size_t i = 1; i < parts.size(); ++i) {
+        sentence += "; " + parts[i];
+    }
+    sentence += ".";
+    return sentence;
+}
+
+}  // namespace anodex::wording

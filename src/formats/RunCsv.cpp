@@ -58,7 +58,7 @@ Shape scoreShape(const std::vector<std::string_view>& lines, char delimiter, boo
         splitInto(lines[lines.size() - 2], delimiter, cells);
     }
     shape.columns = cells.size();
-    std::size_t good = 0;
+    double good = 0.0;
     std::size_t first = lines.size();
     for (std::size_t i = lines.size(); i-- > 0;) {
         splitInto(lines[i], delimiter, cells);
@@ -66,14 +66,15 @@ Shape scoreShape(const std::vector<std::string_view>& lines, char delimiter, boo
                                           [&](std::string_view cell) { return isValue(cell, decimalComma); });
         const bool data = cells.size() == shape.columns && values >= 2;
         if (data) {
-            ++good;
+            // A decimal comma read as text leaves fewer values: the reading with more of them is right.
+            good += static_cast<double>(values) / static_cast<double>(cells.size());
             first = i;
         }
     }
     shape.headerLines = first;
     const std::size_t body = lines.size() - first;
     if (shape.columns >= 2 && body > 0) {
-        shape.score = static_cast<double>(good) / static_cast<double>(body) * static_cast<double>(good);
+        shape.score = good / static_cast<double>(body) * good;
     }
     return shape;
 }

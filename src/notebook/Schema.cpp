@@ -7,6 +7,7 @@ namespace anodex::notebook {
 
 void createSchema(SQLite::Database& database) {
     SQLite::Transaction transaction(database);
+    // A run has no foreign key: its samples outlive the undoing of the build they belong to, and come back with it.
     database.exec(R"(
         CREATE TABLE project  (id TEXT PRIMARY KEY NOT NULL, name TEXT NOT NULL, created INTEGER NOT NULL);
         CREATE TABLE revision (id TEXT PRIMARY KEY NOT NULL, project TEXT NOT NULL REFERENCES project(id),
@@ -20,7 +21,7 @@ void createSchema(SQLite::Database& database) {
                                taken INTEGER NOT NULL, note TEXT NOT NULL, struck INTEGER NOT NULL);
         CREATE TABLE event    (id TEXT PRIMARY KEY NOT NULL, build TEXT NOT NULL REFERENCES build(id),
                                happened INTEGER NOT NULL, text TEXT NOT NULL, changes_cell INTEGER NOT NULL);
-        CREATE TABLE run      (id TEXT PRIMARY KEY NOT NULL, build TEXT NOT NULL REFERENCES build(id),
+        CREATE TABLE run      (id TEXT PRIMARY KEY NOT NULL, build TEXT NOT NULL,
                                name TEXT NOT NULL, started INTEGER NOT NULL, samples INTEGER NOT NULL,
                                duration REAL NOT NULL, set_aside INTEGER NOT NULL);
         CREATE TABLE run_chunk(run TEXT NOT NULL, chunk INTEGER NOT NULL, column_name INTEGER NOT NULL,

@@ -31,7 +31,8 @@ struct KeyWord {
     const char* word;
 };
 constexpr KeyWord kWords[] = {{"electrolyte", "liquid"}, {"wetted_area", "area"}, {"material", ""},
-                              {"substance", ""},         {"ready", ""},          {"contact", "contacts"}};
+                              {"substance", ""},         {"ready", ""},          {"contact", "contacts"},
+                              {"mass", ""},              {"solutes", ""},        {"volume", ""}};
 
 std::string wordFor(std::string key, std::string& unit) {
     for (const UnitSuffix& suffix : kSuffixes) {
@@ -70,6 +71,7 @@ void flatten(const Json& json, const std::string& path, std::vector<Leaf>& leave
         if (value.is_array()) {
             for (const Json& item : value) {
                 // A solute or additive is known by its name, wherever it stands in the list.
+                // Its own side is named only when both sides hold it.
                 Json rest = item;
                 const std::string name = item.value("substance", item.value("material", ""));
                 rest.erase("substance");

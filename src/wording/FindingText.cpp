@@ -11,12 +11,26 @@ using cell::FindingCode;
 
 namespace {
 
-std::string first(const Finding& finding) { return finding.names.empty() ? std::string() : finding.names.front(); }
+/// "a", "a and b", "a, b and c"
+std::string listed(const std::vector<std::string>& names) {
+    std::string text;
+    for (std::size_t i = 0; i < names.size(); ++i) {
+        text += (i == 0 ? "" : i + 1 == names.size() ? " and " : ", ") + names[i];
+    }
+    return text;
+}
+
+std::string capitalised(std::string text) {
+    if (!text.empty() && text.front() >= 'a' && text.front() <= 'z') {
+        text.front() = static_cast<char>(text.front() - 'a' + 'A');
+    }
+    return text;
+}
 
 }  // namespace
 
 FindingText findingText(const Finding& finding) {
-    const std::string name = first(finding);
+    const std::string name = listed(finding.names);
     switch (finding.code) {
     case FindingCode::HydrogenGas:
         return {"Gives off hydrogen",
@@ -35,7 +49,7 @@ FindingText findingText(const Finding& finding) {
                 "Take off rings and bracelets, insulate tools, fit a fuse."};
     case FindingCode::CaseAttacked:
         return {"Case does not last", fmt::format("{} does not last in a liquid of this pH.", name),
-                "Choose another case, such as polypropylene."};
+                "Choose a case that lasts in it; the list of cases says at which pH each does."};
     case FindingCode::PolarityReversed:
         return {"Leads are swapped", fmt::format("The {} is the positive side: the meter will read below zero.", name),
                 "Swap the two electrodes in the design, or the leads on the meter."};
@@ -58,7 +72,7 @@ FindingText findingText(const Finding& finding) {
         return {"The same on both sides", fmt::format("Both electrodes are {}: only differences between the two sides give a voltage.", name),
                 "Change one electrode, its liquid or its air."};
     case FindingCode::HarmfulToWater:
-        return {"Not down the drain", fmt::format("{} is very toxic to life in water.", name),
+        return {"Not down the drain", fmt::format("{} {} very toxic to life in water.", capitalised(name), finding.names.size() > 1 ? "are" : "is"),
                 "Collect the leftovers and hand them in as local rules say."};
     case FindingCode::PressedSeparator:
         return {"Separator is pressed", fmt::format("The gap is narrower than the layers of {}; they are taken as pressed.", name),

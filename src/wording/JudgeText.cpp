@@ -27,18 +27,21 @@ std::string runPart(const JudgeInput& input) {
     const double share = input.expectation.capacityCoulombs.value > 0.0
                              ? run.dischargeCoulombs / input.expectation.capacityCoulombs.value
                              : 0.0;
-    std::string text = fmt::format("delivered {} in {}", chargeText(run.dischargeCoulombs), durationText(run.durationSeconds));
+    std::string text =
+        fmt::format("delivered {} in {}", chargeText(run.dischargeCoulombs), durationText(run.durationSeconds));
     if (share > 0.0) {
-        text += fmt::format(", {} % of what was expected", numberText(100.0 * share, 2));
+        const std::string percent = numberText(100.0 * share, 2);
+        text += run.ranDown ? fmt::format(", {} % of what was expected, and was then run down", percent)
+                            : fmt::format(", {} % of what it should hold, and was not empty yet", percent);
     }
-    const double sag = run.firstVolts - run.lastVolts;
-    if (run.firstVolts > 0.0 && sag > 0.25 * run.firstVolts) {
-        text += fmt::format("; its voltage fell from {} to {}", quantityText(run.firstVolts, Unit::Volt),
+    const double sag = run.loadedVolts - run.lastVolts;
+    if (run.loadedVolts > 0.0 && sag > 0.1 * run.loadedVolts) {
+        text += fmt::format("; under load it fell from {} to {}", quantityText(run.loadedVolts, Unit::Volt),
                             quantityText(run.lastVolts, Unit::Volt));
     }
     if (run.internalOhm && input.expectation.resistanceOhm > 0.0) {
         const double ratio = *run.internalOhm / input.expectation.resistanceOhm;
-        if (ratio > 1.5 || ratio < 0.67) {
+        if (ratio > 1.3 || ratio < 0.75) {
             text += fmt::format("; inside it had {} where {} was expected", quantityText(*run.internalOhm, Unit::Ohm),
                                 quantityText(input.expectation.resistanceOhm, Unit::Ohm));
         }

@@ -65,7 +65,9 @@ int decimalsForFigures(double value, int figures) {
     if (value == 0.0) {
         return 0;
     }
-    return std::clamp(figures - 1 - static_cast<int>(std::floor(std::log10(std::abs(value)))), 0, 12);
+    // Rounding may carry into one more digit before the point: 0.9996 is 1.00.
+    const double carried = std::abs(value) * (1.0 + 0.5 * std::pow(10.0, -figures));
+    return std::clamp(figures - 1 - static_cast<int>(std::floor(std::log10(carried))), 0, 12);
 }
 
 std::string signedText(double value, int decimals) {

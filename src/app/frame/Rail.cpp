@@ -61,7 +61,9 @@ std::vector<Rail::Row> Rail::rows() const {
             row.rangeText = q(charge ? wording::chargeRangeText(*span) : wording::rangeText(*span, unit));
         }
         if (measured) {
-            row.measuredText = q(charge ? wording::chargeText(*measured) : wording::quantityText(*measured, unit));
+            row.measuredText = q(charge ? wording::chargeText(*measured)
+                                 : unit == cell::Unit::Volt ? wording::numberText(*measured, 4) + "\u00A0V"
+                                                            : wording::quantityText(*measured, unit));
         }
         rows.push_back(row);
     };

@@ -34,6 +34,7 @@ void Wire::setStations(std::vector<Station> stations, const QString& current) {
 }
 
 void Wire::rebuild() {
+    setFocusColour(m_theme.colours().focus);
     setFixedHeight(sizeHint().height());
     std::vector<PictureItem> items;
     const double y = Theme::em(1.1);

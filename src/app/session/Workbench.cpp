@@ -1,6 +1,7 @@
+// Length: every command a user can give stands here once, each a few lines; splitting them would scatter the rules
+// for drafts and children over two files.
 #include "app/session/Workbench.h"
 
-#include "core/record/MeasuredValue.h"
 #include "formats/CellFile.h"
 #include "wording/ChangeText.h"
 #include "wording/ErrorText.h"
@@ -15,7 +16,6 @@ namespace anodex::app {
 namespace {
 
 constexpr int kQuietMilliseconds = 800;
-constexpr std::int64_t kMostSamplesAnalysedAtOnce = 2'000'000;
 constexpr const char* kModelVersion = "1";
 
 QString text(const std::string& utf8) { return QString::fromStdString(utf8); }
@@ -29,14 +29,6 @@ std::string owner() {
 template <typename T> T orEmpty(notebook::Answer<T> answer) { return answer ? std::move(*answer) : T{}; }
 
 }  // namespace
-
-std::optional<double> BuildSummary::deliveredCoulombs() const {
-    double most = 0.0;
-    for (const auto& [id, analysis] : analyses) {
-        most = std::max(most, analysis.dischargeCoulombs);
-    }
-    return most > 0.0 ? std::optional(most) : std::nullopt;
-}
 
 Workbench::Workbench(const chemistry::Catalogue& catalogue, Services services, QObject* parent)
     : QObject(parent), m_catalogue(catalogue), m_services(std::move(services)), m_doubt(catalogue) {
@@ -78,7 +70,7 @@ bool Workbench::openNotebook(const QString& path, bool create) {
     m_demo = false;
     m_before.reset();
     m_pin.reset();
-    m_analysisCache.clear();
+    m_contents = {};
     m_revision = remembered(QStringLiteral("revision")).toStdString();
     m_build = remembered(QStringLiteral("build")).toStdString();
     reload();
@@ -87,40 +79,9 @@ bool Workbench::openNotebook(const QString& path, bool create) {
 
 QString Workbench::notebookPath() const { return m_notebook ? text(m_notebook->path()) : QString(); }
 
-BuildSummary Workbench::summaryOf(const record::Build& build) const {
-    BuildSummary summary;
-    summary.build = build;
-    const auto readings = orEmpty(m_notebook->readings(build.id));
-    const auto events = orEmpty(m_notebook->events(build.id));
-    summary.openCircuit = record::measuredValue(readings, events, record::ReadingQuantity::OpenCircuitVoltage);
-    summary.shortCircuit = record::measuredValue(readings, events, record::ReadingQuantity::ShortCircuitCurrent);
-    for (const record::RunHeader& run : orEmpty(m_notebook->runs(build.id))) {
-        if (run.setAside) {
-            continue;
-        }
-        summary.runs.push_back(run);
-        if (!m_analysisCache.contains(run.id) && run.samples <= kMostSamplesAnalysedAtOnce) {
-            if (const auto analysis = bench::analyseRun(orEmpty(m_notebook->samples(run.id)))) {
-                m_analysisCache[run.id] = *analysis;
-            }
-        }
-        if (m_analysisCache.contains(run.id)) {
-            summary.analyses[run.id] = m_analysisCache[run.id];
-        }
-    }
-    return summary;
-}
-
 void Workbench::reload() {
-    m_projects = orEmpty(m_notebook->projects());
-    auto revisions = m_notebook->revisions();
-    if (!revisions) {
-        report(revisions.error());
-    }
-    m_revisions = orEmpty(std::move(revisions));
-    m_builds.clear();
-    for (const record::Build& build : orEmpty(m_notebook->builds())) {
-        m_builds.push_back(summaryOf(build));
+    if (const auto problem = m_contents.load(*m_notebook)) {
+        report(*problem);
     }
     loadSelection();
     emit contentChanged();
@@ -133,37 +94,19 @@ void Workbench::loadSelection() {
     if (build() != nullptr) {
         m_revision = build()->build.revision;
     }
-    if (revision() == nullptr) {
-        const auto last = std::find_if(m_revisions.rbegin(), m_revisions.rend(),
+    const bool unknown = revision() == nullptr;
+    if (unknown) {
+        const auto last = std::find_if(m_contents.revisions.rbegin(), m_contents.revisions.rend(),
                                        [](const record::Revision& r) { return !r.setAside; });
-        m_revision = last == m_revisions.rend() ? record::Id() : last->id;
+        m_revision = last == m_contents.revisions.rend() ? record::Id() : last->id;
+        if (const auto builds = buildsOf(m_revision); !builds.empty()) {
+            m_build = builds.back()->build.id;
+        }
     }
     m_draft.reset();
     if (const record::Revision* at = revision(); at != nullptr && !(at->design == m_outcome.design && m_outcome.usable())) {
         reevaluate(at->design);
     }
-}
-
-const record::Revision* Workbench::revision() const {
-    const auto found = std::find_if(m_revisions.begin(), m_revisions.end(),
-                                    [&](const record::Revision& r) { return r.id == m_revision; });
-    return found == m_revisions.end() ? nullptr : &*found;
-}
-
-const BuildSummary* Workbench::build() const {
-    const auto found =
-        std::find_if(m_builds.begin(), m_builds.end(), [&](const BuildSummary& b) { return b.build.id == m_build; });
-    return found == m_builds.end() ? nullptr : &*found;
-}
-
-std::vector<const BuildSummary*> Workbench::buildsOf(const record::Id& revision) const {
-    std::vector<const BuildSummary*> list;
-    for (const BuildSummary& summary : m_builds) {
-        if (summary.build.revision == revision && !summary.build.setAside) {
-            list.push_back(&summary);
-        }
-    }
-    return list;
 }
 
 std::vector<record::Reading> Workbench::readings() const {
@@ -279,27 +222,11 @@ void Workbench::settle() {
     next.id = notebook::newId();
     next.parent = at->id;
     next.created = m_services.now();
-    next.name = freshName(text(at->name)).toStdString();
+    next.name = m_contents.freshName(at->name);
     m_revision = next.id;
     m_build.clear();
     if (commit(change, {next})) {
         emit said(tr("The last revision was built, so %1 begins: %2").arg(text(next.name), change));
-    }
-}
-
-QString Workbench::freshName(const QString& stem) const {
-    QString base = stem;
-    while (!base.isEmpty() && base.back().isDigit()) {
-        base.chop(1);
-    }
-    base = base.trimmed();
-    for (int number = 2;; ++number) {
-        const QString name = base + QLatin1Char(' ') + QString::number(number);
-        const bool taken = std::any_of(m_revisions.begin(), m_revisions.end(),
-                                       [&](const record::Revision& r) { return text(r.name) == name; });
-        if (!taken) {
-            return name;
-        }
     }
 }
 
@@ -345,11 +272,11 @@ void Workbench::startDesign(const cell::CellDesign& design) {
     fresh.created = m_services.now();
     fresh.name = design.name.empty() ? tr("First try").toStdString() : design.name;
     fresh.design = design;
-    if (m_projects.empty()) {
+    if (m_contents.projects.empty()) {
         changes.push_back(record::Project{notebook::newId(), tr("My cells").toStdString(), m_services.now()});
         fresh.project = std::get<record::Project>(changes.front()).id;
     } else {
-        fresh.project = revision() != nullptr ? revision()->project : m_projects.front().id;
+        fresh.project = revision() != nullptr ? revision()->project : m_contents.projects.front().id;
     }
     changes.push_back(fresh);
     m_revision = fresh.id;
@@ -367,7 +294,7 @@ void Workbench::branchDesign() {
     fresh.id = notebook::newId();
     fresh.parent = at->id;
     fresh.created = m_services.now();
-    fresh.name = freshName(text(at->name)).toStdString();
+    fresh.name = m_contents.freshName(at->name);
     const QString sentence = tr("New line %1 from %2").arg(text(fresh.name), text(at->name));
     m_revision = fresh.id;
     m_build.clear();
@@ -430,8 +357,8 @@ void Workbench::writeDownBuild() {
 void Workbench::setRevisionAside(const record::Id& id, bool aside) {
     settle();
     const auto found =
-        std::find_if(m_revisions.begin(), m_revisions.end(), [&](const record::Revision& r) { return r.id == id; });
-    if (found == m_revisions.end()) {
+        std::find_if(m_contents.revisions.begin(), m_contents.revisions.end(), [&](const record::Revision& r) { return r.id == id; });
+    if (found == m_contents.revisions.end()) {
         return;
     }
     record::Revision next = *found;
@@ -448,8 +375,8 @@ void Workbench::setRevisionAside(const record::Id& id, bool aside) {
 
 void Workbench::setBuildAside(const record::Id& id, bool aside) {
     settle();
-    const auto found = std::find_if(m_builds.begin(), m_builds.end(), [&](const BuildSummary& b) { return b.build.id == id; });
-    if (found == m_builds.end()) {
+    const auto found = std::find_if(m_contents.builds.begin(), m_contents.builds.end(), [&](const BuildSummary& b) { return b.build.id == id; });
+    if (found == m_contents.builds.end()) {
         return;
     }
     record::Build next = found->build;

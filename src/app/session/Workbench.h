@@ -5,27 +5,16 @@
 //            settled by itself after 800 ms of quiet.
 // Children   the first edit after a build begins a child revision by itself.
 #pragma once
+#include "app/session/Contents.h"
 #include "app/session/DoubtWorker.h"
 #include "app/session/Outcome.h"
 #include "app/session/Services.h"
-#include "core/bench/RunAnalysis.h"
 #include "notebook/Notebook.h"
 #include <QObject>
 #include <QTimer>
-#include <map>
 #include <optional>
 
 namespace anodex::app {
-
-/// A build with what was measured on it.
-struct BuildSummary {
-    record::Build build;
-    std::optional<record::Reading> openCircuit;
-    std::optional<record::Reading> shortCircuit;
-    std::vector<record::RunHeader> runs;               ///< Not set aside.
-    std::map<record::Id, bench::RunAnalysis> analyses;  ///< By run.
-    [[nodiscard]] std::optional<double> deliveredCoulombs() const;
-};
 
 class Workbench : public QObject {
     Q_OBJECT
@@ -43,10 +32,10 @@ public:
     // --- what is there ---
     [[nodiscard]] const chemistry::Catalogue& catalogue() const { return m_catalogue; }
     [[nodiscard]] const Services& services() const { return m_services; }
-    [[nodiscard]] const std::vector<record::Project>& projects() const { return m_projects; }
-    [[nodiscard]] const std::vector<record::Revision>& revisions() const { return m_revisions; }
-    [[nodiscard]] const std::vector<BuildSummary>& builds() const { return m_builds; }
-    [[nodiscard]] std::vector<const BuildSummary*> buildsOf(const record::Id& revision) const;
+    [[nodiscard]] const std::vector<record::Project>& projects() const { return m_contents.projects; }
+    [[nodiscard]] const std::vector<record::Revision>& revisions() const { return m_contents.revisions; }
+    [[nodiscard]] const std::vector<BuildSummary>& builds() const { return m_contents.builds; }
+    [[nodiscard]] std::vector<const BuildSummary*> buildsOf(const record::Id& revision) const { return m_contents.buildsOf(revision); }
     [[nodiscard]] std::vector<record::Reading> readings() const;
     [[nodiscard]] std::vector<record::Event> events() const;
     [[nodiscard]] std::vector<record::RunHeader> allRuns(const record::Id& build) const;
@@ -54,8 +43,8 @@ public:
     [[nodiscard]] std::vector<bench::CurveSample> outline(const record::Id& run, notebook::RunColumn column) const;
 
     // --- what is at hand ---
-    [[nodiscard]] const record::Revision* revision() const;
-    [[nodiscard]] const BuildSummary* build() const;
+    [[nodiscard]] const record::Revision* revision() const { return m_contents.revision(m_revision); }
+    [[nodiscard]] const BuildSummary* build() const { return m_contents.build(m_build); }
     void selectRevision(const record::Id& id);
     void selectBuild(const record::Id& id);
 
@@ -108,18 +97,13 @@ private:
     bool commit(const QString& sentence, const std::vector<notebook::Change>& changes);
     bool ensureNotebook();
     [[nodiscard]] record::Expectation expectationNow() const;
-    [[nodiscard]] BuildSummary summaryOf(const record::Build& build) const;
     void report(const notebook::NotebookError& error);
-    [[nodiscard]] QString freshName(const QString& stem) const;
 
     const chemistry::Catalogue& m_catalogue;
     Services m_services;
     std::optional<notebook::Notebook> m_notebook;
     bool m_demo = false;
-    std::vector<record::Project> m_projects;
-    std::vector<record::Revision> m_revisions;
-    std::vector<BuildSummary> m_builds;
-    mutable std::map<record::Id, bench::RunAnalysis> m_analysisCache;
+    Contents m_contents;
     record::Id m_revision;
     record::Id m_build;
     Outcome m_outcome;

@@ -66,7 +66,7 @@ QString styleSheet(const Colours& c) {
         QToolTip { background: %3; color: %1; border: 1px solid %4; padding: 4px; }
         QSlider::groove:horizontal { height: 4px; background: %4; border-radius: 2px; }
         QSlider::handle:horizontal { width: 22px; margin: -10px 0; border-radius: 11px; background: %1; }
-        QSlider:focus::handle:horizontal { background: %6; }
+        QSlider::handle:horizontal:focus { background: %6; } QSlider::handle:horizontal:hover { background: %6; }
         QScrollBar:vertical { width: 12px; background: transparent; } QScrollBar::handle:vertical { background: %4; min-height: 30px; border-radius: 5px; }
         QScrollBar:horizontal { height: 12px; background: transparent; } QScrollBar::handle:horizontal { background: %4; min-width: 30px; border-radius: 5px; }
         QScrollBar::add-line, QScrollBar::sub-line, QScrollBar::add-page, QScrollBar::sub-page { background: none; border: none; height: 0; width: 0; }

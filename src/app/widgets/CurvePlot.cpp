@@ -36,7 +36,14 @@ void CurvePlot::dress() {
         axis->setNumberFormat(QStringLiteral("gb"));
         axis->setNumberPrecision(4);
     }
-    m_plot->replot(QCustomPlot::rpQueuedReplot);
+    replot();
+}
+
+void CurvePlot::replot() {
+    // Before it has a size there is nothing to paint on; showing it paints it.
+    if (m_plot->isVisible() && m_plot->width() > 0 && m_plot->height() > 0) {
+        m_plot->replot(QCustomPlot::rpQueuedReplot);
+    }
 }
 
 void CurvePlot::setAxes(const QString& x, const QString& y) {
@@ -102,7 +109,7 @@ void CurvePlot::show(const std::vector<PlotCurve>& curves, const std::vector<Plo
         label->setFont(Theme::font(0.85));
     }
     setAccessibleDescription(summary.join(QStringLiteral("; ")));
-    m_plot->replot(QCustomPlot::rpQueuedReplot);
+    replot();
 }
 
 void CurvePlot::keyPressEvent(QKeyEvent* event) {
@@ -128,7 +135,7 @@ void CurvePlot::keyPressEvent(QKeyEvent* event) {
         QWidget::keyPressEvent(event);
         return;
     }
-    m_plot->replot(QCustomPlot::rpQueuedReplot);
+    replot();
 }
 
 }  // namespace anodex::app

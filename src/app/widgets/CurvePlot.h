@@ -43,6 +43,7 @@ protected:
 
 private:
     void dress();
+    void replot();
 
     const Theme& m_theme;
     QCustomPlot* m_plot;

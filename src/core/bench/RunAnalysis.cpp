@@ -150,6 +150,11 @@ tl::expected<RunAnalysis, RunError> analyseRun(const RunSamples& samples) {
     analysis.firstVolts = samples.volts.front();
     analysis.lastVolts = samples.volts.back();
     analysis.lowestVolts = *std::min_element(samples.volts.begin(), samples.volts.end());
+    const auto loaded = std::find_if(samples.amps.begin(), samples.amps.end(),
+                                     [&](double amps) { return amps > 0.05 * largestAmps && amps > 0.0; });
+    const auto at = loaded == samples.amps.end() ? 0 : loaded - samples.amps.begin();
+    analysis.loadedVolts = samples.volts[static_cast<std::size_t>(at)];
+    analysis.ranDown = loaded != samples.amps.end() && analysis.lowestVolts < 0.5 * analysis.loadedVolts;
     analysis.internalOhm = largestAmps > 0.0 ? internalResistance(samples, largestAmps) : std::nullopt;
     noteEvents(samples, largestAmps, analysis);
     return analysis;

@@ -36,7 +36,9 @@ struct RunAnalysis {
     double maximumWatts = 0.0;                 ///< Largest power actually delivered.
     double firstVolts = 0.0;
     double lastVolts = 0.0;
+    double loadedVolts = 0.0;                  ///< First reading under load; the first of all when never loaded.
     double lowestVolts = 0.0;
+    bool ranDown = false;                      ///< Fell below half of its first loaded voltage: nothing much is left.
     double meanDischargeAmps = 0.0;            ///< Over the time spent discharging.
     std::vector<RunEvent> events;              ///< In order of time; at most kMostEvents.
 };

@@ -33,6 +33,19 @@ private:
         m_findings.push_back({code, severity, part, std::move(names), value});
     }
 
+    /// One finding for all substances it concerns.
+    void addName(FindingCode code, Severity severity, const std::string& name) {
+        for (Finding& finding : m_findings) {
+            if (finding.code == code) {
+                if (std::find(finding.names.begin(), finding.names.end(), name) == finding.names.end()) {
+                    finding.names.push_back(name);
+                }
+                return;
+            }
+        }
+        add(code, severity, FindingPart::Electrolyte, {name});
+    }
+
     [[nodiscard]] const std::string& nameOf(Side side) const {
         return m_catalogue.materials[m_cell.electrode(side).material].name;
     }
@@ -108,12 +121,18 @@ private:
                     {m_catalogue.substances[rest.substance].name}, rest.kilograms);
             }
             if (solution.notes.beyondActivityRange || solution.notes.typicalInteractions) {
-                add(FindingCode::BeyondData, Severity::Note, FindingPart::Electrolyte);
+                addOnce(FindingCode::BeyondData);
             }
             if (solution.notes.estimatedConductivity) {
-                add(FindingCode::EstimatedConductivity, Severity::Note, FindingPart::Electrolyte);
+                addOnce(FindingCode::EstimatedConductivity);
             }
             labelHazards(solution);
+        }
+    }
+
+    void addOnce(FindingCode code) {
+        if (std::none_of(m_findings.begin(), m_findings.end(), [&](const Finding& f) { return f.code == code; })) {
+            add(code, Severity::Note, FindingPart::Electrolyte);
         }
     }
 
@@ -124,9 +143,9 @@ private:
                                  (solution.volumeM3 * solution.densityKgPerM3);
             for (const chemistry::Hazard& hazard : substance.hazards) {
                 if (hazard.code == "H314" && share > kCorrosiveShare) {
-                    add(FindingCode::CorrosiveLiquid, Severity::Danger, FindingPart::Electrolyte, {substance.name});
+                    addName(FindingCode::CorrosiveLiquid, Severity::Danger, substance.name);
                 } else if (hazard.code == "H410") {
-                    add(FindingCode::HarmfulToWater, Severity::Note, FindingPart::Electrolyte, {substance.name});
+                    addName(FindingCode::HarmfulToWater, Severity::Note, substance.name);
                 }
             }
         }

@@ -312,6 +312,11 @@ void Section::paintRuler(QPainter& painter) const {
     painter.setFont(Theme::font(0.85));
     const double from = m_negative.left();
     painter.drawLine(QPointF(from, y), QPointF(m_positive.right(), y));
+    const cell::Cell& cell = *m_bench.outcome().cell;
+    const double thinnest = std::min(cell.electrodes[0].thicknessMetres, cell.electrodes[1].thicknessMetres);
+    if (thinnest * m_pixelsPerMetre < kThinnestDrawn) {
+        painter.drawText(QRectF(from, y - Theme::em(1.5), width() - from, Theme::em(1.2)), Qt::AlignLeft, tr("electrodes drawn thicker than they are"));
+    }
     for (double at = 0.0; from + at * m_pixelsPerMetre <= m_positive.right() + 1; at += step) {
         const double x = from + at * m_pixelsPerMetre;
         painter.drawLine(QPointF(x, y - 4), QPointF(x, y + 4));

@@ -63,7 +63,7 @@ QWidget* CoupleView::makeLoadRow() {
     connect(m_load, &QSlider::valueChanged, this, [this](int value) { m_ladder->setLoadShare(value / 100.0); });
     connect(m_ladder, &Ladder::rebuilt, this, [this] {
         const double amps = m_ladder->loadAmps();
-        m_loadText->setText(tr("load %1 of short circuit").arg(QString::fromStdString(wording::quantityText(amps, cell::Unit::Ampere))));
+        m_loadText->setText(tr("load %1, %2 % of short circuit").arg(QString::fromStdString(wording::quantityText(amps, cell::Unit::Ampere))).arg(m_load->value()));
         m_load->setToolTip(m_loadText->text());
     });
     return row;

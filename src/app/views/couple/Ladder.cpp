@@ -16,7 +16,7 @@ QString voltsText(double volts) {
     return (volts >= 0 ? QStringLiteral("+") : QString()) + q(wording::quantityText(volts, cell::Unit::Volt, base::Interval{0.0, 0.03}));
 }
 
-double axisWidth() { return Theme::em(2.8); }
+double axisWidth() { return Theme::em(3.6); }
 double footHeight() { return Theme::em(2.8); }
 double barHalf() { return Theme::em(2.6); }
 
@@ -58,7 +58,7 @@ double Ladder::yOf(double volts) const {
 }
 double Ladder::columnX(cell::Side side) const {
     const double room = width() - axisWidth();
-    return axisWidth() + room * (side == cell::Side::Negative ? 0.325 : 0.685);
+    return axisWidth() + room * (side == cell::Side::Negative ? 0.30 : 0.71);
 }
 QColor Ladder::colourOf(cell::Side side) const {
     return side == cell::Side::Negative ? m_theme.colours().negative : m_theme.colours().positive;
@@ -200,14 +200,14 @@ void Ladder::addSettled(std::vector<PictureItem>& items, cell::Side side) const 
 void Ladder::addBracket(std::vector<PictureItem>& items) const {
     const Outcome& outcome = m_bench.outcome();
     const cell::Evaluation& e = *outcome.evaluation;
-    const double x = columnX(cell::Side::Negative) + barHalf() + Theme::em(1.6);
+    const double x = columnX(cell::Side::Negative) + barHalf() + Theme::em(1.2);
     const double from = yOf(e.side(cell::Side::Negative).restVolts);
     const double to = yOf(e.side(cell::Side::Positive).restVolts);
     PictureItem item;
     item.id = QStringLiteral("openCircuit");
     const std::optional<base::Interval> range = outcome.doubt ? std::optional(outcome.doubt->openCircuitVolts) : std::nullopt;
     const QString shown = q(wording::quantityText(e.openCircuitVolts, cell::Unit::Volt, range));
-    item.area = QRectF(x - Theme::em(0.4), 0.5 * (from + to) - Theme::em(1.6), Theme::em(5.4), Theme::em(3.0));
+    item.area = QRectF(x - Theme::em(0.4), 0.5 * (from + to) - Theme::em(1.6), Theme::em(6.2), Theme::em(3.0));
     item.role = QAccessible::Button;
     item.name = tr("Open circuit");
     item.value = shown;
@@ -244,7 +244,7 @@ void Ladder::addLoaded(std::vector<PictureItem>& items) const {
         return;
     }
     const auto losses = cell::lossesAt(m_bench.catalogue(), *outcome.cell, e, amps);
-    const double x = columnX(cell::Side::Positive) - barHalf() - Theme::em(5.4);
+    const double x = columnX(cell::Side::Negative) + barHalf() + Theme::em(8.0);
     const double sign = e.openCircuitVolts >= 0.0 ? 1.0 : -1.0;
     double level = e.side(cell::Side::Negative).restVolts;
     double total = 0.0;
@@ -303,7 +303,7 @@ void Ladder::addLoaded(std::vector<PictureItem>& items) const {
             painter.drawRect(area.adjusted(1, 0.5, -1, -0.5));
             painter.setPen(step.kind == 0 ? c.ink : c.faint);
             painter.setFont(Theme::font(step.kind == 0 ? 1.15 : 0.85, step.kind == 0));
-            const double wide = Theme::em(5.2);
+            const double wide = columnX(cell::Side::Positive) - barHalf() - Theme::em(0.9) - area.right();
             const QRectF text(area.right() + Theme::em(0.35), labelY - Theme::em(0.75), wide, Theme::em(1.5));
             drawElided(painter, text, step.kind == 0 ? shown : step.name + QStringLiteral(" ") + shown);
         };

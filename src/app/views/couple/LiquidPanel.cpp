@@ -119,6 +119,7 @@ void LiquidPanel::rebuildRows() {
 
 void LiquidPanel::addRow(const QString& name, const QString& amount, int solute) {
     auto* row = new QHBoxLayout;
+    row->setSpacing(6);
     auto* label = new QLabel(name, this);
     label->setToolTip(name);
     label->setMinimumWidth(static_cast<int>(Theme::em(4.0)));
@@ -140,7 +141,7 @@ void LiquidPanel::addRow(const QString& name, const QString& amount, int solute)
         connect(remove, &QPushButton::clicked, this, [this, solute] { removeSolute(solute); });
         row->addWidget(remove);
     } else {
-        row->addSpacing(static_cast<int>(Theme::em(2.0)) + row->spacing());
+        row->addSpacing(static_cast<int>(Theme::em(2.0)) + std::max(0, row->spacing()));
     }
     connect(field, &QLineEdit::textEdited, this, [this, field, solute] { typed(field, solute, false); });
     connect(field, &QLineEdit::editingFinished, this, [this, field, solute] { typed(field, solute, true); });

@@ -46,7 +46,9 @@ std::vector<Ledger::Row> Ledger::rows() const {
             row.expectedText = q(charge ? wording::chargeText(expected->value, row.range) : wording::quantityText(expected->value, unit, row.range));
         }
         if (measured) {
-            row.measuredText = q(charge ? wording::chargeText(*measured) : wording::quantityText(*measured, unit));
+            row.measuredText = q(charge ? wording::chargeText(*measured)
+                                 : unit == cell::Unit::Volt ? wording::numberText(*measured, 4) + "\u00A0V"
+                                                            : wording::quantityText(*measured, unit));
         }
         rows.push_back(std::move(row));
     };

@@ -31,10 +31,12 @@ double scaleStep(double top) {
 }  // namespace
 
 std::optional<double> Timeline::Column::height() const {
-    if (marks.empty()) {
-        return std::nullopt;
+    std::optional<double> best;
+    for (const Mark& mark : marks) {
+        const double reached = mark.measured.value_or(mark.expected);
+        best = std::max(best.value_or(reached), reached);
     }
-    return marks.back().measured.value_or(marks.back().expected);
+    return best;
 }
 
 Timeline::Timeline(Workbench& bench, const Theme& theme, QWidget* parent)
@@ -78,6 +80,17 @@ QString Timeline::shown(double value) const {
         return q(wording::chargeText(value));
     }
     return {};
+}
+
+/// As shown(), without zeros that say nothing.
+QString Timeline::scaleText(double value) const {
+    QString text = shown(value);
+    const qsizetype blank = text.indexOf(QChar(0xA0));
+    QString number = text.left(blank);
+    while (number.contains(QLatin1Char('.')) && (number.endsWith(QLatin1Char('0')) || number.endsWith(QLatin1Char('.')))) {
+        number.chop(1);
+    }
+    return number + text.mid(blank);
 }
 
 Timeline::Mark Timeline::markOf(const BuildSummary& summary) const {
@@ -148,7 +161,7 @@ void Timeline::paintScale(QPainter& painter) const {
         painter.drawLine(QPointF(leftMargin(), y), QPointF(width(), y));
         painter.setPen(c.faint);
         painter.drawText(QRectF(0, y - Theme::em(0.6), leftMargin() - Theme::em(0.4), Theme::em(1.2)),
-                         Qt::AlignRight | Qt::AlignVCenter, shown(value));
+                         Qt::AlignRight | Qt::AlignVCenter, scaleText(value));
     }
 }
 
@@ -185,7 +198,9 @@ void Timeline::addBranch(std::vector<PictureItem>& items, const Column& from, co
         painter.drawRoundedRect(label, 4, 4);
         painter.setPen(c.ink);
         painter.setFont(Theme::font(0.95));
-        drawElided(painter, label.adjusted(Theme::em(0.3), 0, -Theme::em(0.3), 0), words, Qt::AlignCenter);
+        // The end says how far it went; a long name loses its beginning.
+        const QRectF inside = label.adjusted(Theme::em(0.3), 0, -Theme::em(0.3), 0);
+        painter.drawText(inside, Qt::AlignCenter, painter.fontMetrics().elidedText(words, Qt::ElideLeft, static_cast<int>(inside.width())));
     };
     items.push_back(std::move(item));
 }
@@ -196,7 +211,7 @@ void Timeline::addRevision(std::vector<PictureItem>& items, const Column& column
     item.area = QRectF(column.x - width / 2 + 4, height() - footHeight() + 6, width - 8, footHeight() - 12);
     item.role = QAccessible::ListItem;
     item.name = q(column.revision->name);
-    item.value = column.marks.empty() ? tr("not built yet") : tr("%n build(s)", nullptr, static_cast<int>(column.marks.size()));
+    item.value = column.marks.empty() ? tr("not built yet") : column.marks.size() == 1 ? tr("1 build") : tr("%1 builds").arg(column.marks.size());
     item.tooltip = item.name;
     item.editable = true;
     const bool current = m_bench.revision() == column.revision;
@@ -239,8 +254,11 @@ void Timeline::addMark(std::vector<PictureItem>& items, const Column& column, co
             drawDiamond(painter, at, Theme::em(current ? 0.55 : 0.42), c.focus);
             painter.setPen(c.ink);
             painter.setFont(Theme::font(0.95, current));
-            painter.drawText(QRectF(x + Theme::em(0.8), at.y() - Theme::em(0.7), Theme::em(6.0), Theme::em(1.4)), Qt::AlignLeft | Qt::AlignVCenter,
-                             shown(*mark.measured));
+            const QString words = shown(*mark.measured);
+            const double wide = QFontMetricsF(painter.font()).horizontalAdvance(words) + 4;
+            const QRectF box(x - wide / 2, at.y() - Theme::em(1.75), wide, Theme::em(1.15));
+            painter.fillRect(box, c.paper);
+            painter.drawText(box, Qt::AlignCenter, words);
         }
     };
     items.push_back(std::move(item));
@@ -269,7 +287,7 @@ void Timeline::rebuild() {
     }
     for (const Column& column : list) {
         addRevision(items, column, each);
-        const double spread = std::min(Theme::em(2.4), each / (static_cast<double>(column.marks.size()) + 1.0));
+        const double spread = std::min(Theme::em(5.0), each / (static_cast<double>(column.marks.size()) + 1.0));
         for (std::size_t i = 0; i < column.marks.size(); ++i) {
             const double offset = (static_cast<double>(i) - 0.5 * (static_cast<double>(column.marks.size()) - 1.0)) * spread;
             addMark(items, column, column.marks[i], column.x + offset);

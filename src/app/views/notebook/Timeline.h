@@ -45,6 +45,7 @@ private:
     void addMark(std::vector<PictureItem>& items, const Column& column, const Mark& mark, double x) const;
     void paintScale(QPainter& painter) const;
     [[nodiscard]] QString shown(double value) const;
+    [[nodiscard]] QString scaleText(double value) const;
 
     Workbench& m_bench;
     const Theme& m_theme;

@@ -1,0 +1,282 @@
+// The whole job through the real window: design → build → readings → import → judge → undo → reopen.
+#include "tests/app/WindowFixture.h"
+
+#include "app/views/bench/ImportSheet.h"
+#include "formats/RunCsv.h"
+
+#include <QComboBox>
+#include <QLabel>
+#include <QListWidget>
+#include <QPushButton>
+#include <QStackedWidget>
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace anodex::app {
+namespace {
+
+std::string loggerFile(int rows) {
+    std::string text = "shed logger\nchannel 2\nZeit [s];Spannung [V];Strom [mA]\n";
+    for (int i = 0; i < rows; ++i) {
+        std::string row = fmt::format("{};{:.6f};{:.9f}\n", i, 1.0 - 2e-6 * i, 50.0 * std::exp(-i / 20000.0));
+        std::replace(row.begin(), row.end(), '.', ',');
+        text += row;
+    }
+    return text;
+}
+
+TEST_F(WindowTest, FirstStartAsksNothingAndOffersThreeDoors) {
+    EXPECT_FALSE(m_bench->hasNotebook());
+    for (const char* door : {"doorFirst", "doorStarter", "doorDemo"}) {
+        EXPECT_TRUE(find<QPushButton>(door)->isVisible()) << door;
+    }
+    QTest::mouseClick(find<QPushButton>("doorFirst"), Qt::LeftButton);
+    EXPECT_EQ(m_window->station(), "couple");
+    EXPECT_TRUE(m_bench->hasNotebook());
+    EXPECT_TRUE(message().contains("documents")) << message().toStdString();
+    EXPECT_NEAR(openCircuit(), 1.0, 0.12);
+}
+
+TEST_F(WindowTest, TheWholeJobByMouseAndKeys) {
+    QTest::mouseClick(find<QPushButton>("doorFirst"), Qt::LeftButton);
+    // Another metal on the negative side, by typing.
+    click(picture("ladder"), "foot:0");
+    type(find<QLineEdit>("materialFilter"), "alum");
+    EXPECT_EQ(m_bench->design().negative.material, "aluminium");
+    QTest::keyClick(m_window.get(), Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(m_bench->design().negative.material, "zinc");
+    // Sizes on the section.
+    go(3);
+    const double before = m_bench->outcome().evaluation->resistance.totalOhm;
+    drag(picture("section"), "gap", QPoint(-120, 0));
+    EXPECT_LT(m_bench->outcome().evaluation->resistance.totalOhm, 0.7 * before);
+    EXPECT_TRUE(message().contains("gap")) << message().toStdString();
+    // A build and two readings.
+    QTest::keyClick(m_window.get(), Qt::Key_B, Qt::ControlModifier);
+    ASSERT_NE(m_bench->build(), nullptr);
+    go(6);
+    type(find<QLineEdit>("entryLine"), "1,02 V");
+    type(find<QLineEdit>("entryLine"), "short 1.1 mA");
+    type(find<QLineEdit>("entryLine"), "juice turned cloudy");
+    EXPECT_EQ(m_bench->readings().size(), 2U);
+    EXPECT_EQ(m_bench->events().size(), 1U);
+    EXPECT_TRUE(find<QLabel>("liveValue")->text().contains("1.1"));
+    // A run through the sheet.
+    m_fileToOpen = QString::fromStdString(m_folder.path("night.csv").string());
+    test::writeText(m_fileToOpen.toStdString(), loggerFile(500));
+    QTest::keyClick(m_window.get(), Qt::Key_I, Qt::ControlModifier);
+    QTest::mouseClick(find<QPushButton>("importAdd"), Qt::LeftButton);
+    ASSERT_EQ(m_bench->build()->runs.size(), 1U);
+    // The verdict.
+    go(7);
+    const QString sentence = find<QLabel>("judgeSentence")->text();
+    EXPECT_TRUE(sentence.contains("was expected")) << sentence.toStdString();
+    EXPECT_TRUE(sentence.contains("delivered")) << sentence.toStdString();
+    // Everything undone, everything redone.
+    const QString path = m_bench->notebookPath();
+    while (m_window->strip()->text() != "Nothing left to undo") {
+        QTest::keyClick(m_window.get(), Qt::Key_Z, Qt::ControlModifier);
+    }
+    EXPECT_TRUE(m_bench->revisions().empty());
+    while (m_window->strip()->text() != "Nothing left to redo") {
+        QTest::keyClick(m_window.get(), Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
+    }
+    EXPECT_EQ(m_bench->builds().size(), 1U);
+    // And all of it there after quitting.
+    start(path);
+    EXPECT_EQ(m_bench->builds().size(), 1U);
+    EXPECT_EQ(m_bench->builds()[0].runs.size(), 1U);
+    ASSERT_TRUE(m_bench->builds()[0].openCircuit);
+    EXPECT_NEAR(m_bench->builds()[0].openCircuit->value, 1.02, 1e-9);
+    EXPECT_EQ(m_bench->remembered("station"), "judge");
+}
+
+TEST_F(WindowTest, AHundredThousandRowsAreReadOnceAndAskNothingTheSecondTime) {
+    QTest::mouseClick(find<QPushButton>("doorFirst"), Qt::LeftButton);
+    QTest::keyClick(m_window.get(), Qt::Key_B, Qt::ControlModifier);
+    go(6);
+    m_fileToOpen = QString::fromStdString(m_folder.path("long.csv").string());
+    test::writeText(m_fileToOpen.toStdString(), loggerFile(100000));
+    QTest::mouseClick(find<QPushButton>("importRun"), Qt::LeftButton);
+    // The guess is taken away and given back by hand, so that there is something to remember.
+    auto* role = find<QComboBox>("role:2");
+    QTest::keyClick(role, Qt::Key_Home);
+    QTest::qWait(10);
+    role = find<QComboBox>("role:2");
+    role->setFocus();
+    QTest::keyClicks(role, "current, mA");
+    QTest::qWait(10);
+    QTest::mouseClick(find<QPushButton>("importAdd"), Qt::LeftButton);
+    ASSERT_EQ(m_bench->build()->runs.size(), 1U);
+    const double exact = 0.05 * 20000.0 * (1.0 - std::exp(-99999.0 / 20000.0));
+    EXPECT_NEAR(*m_bench->build()->deliveredCoulombs() / exact, 1.0, 1e-4);
+    start(m_bench->notebookPath());
+    go(6);
+    m_fileToOpen = QString::fromStdString(m_folder.path("second.csv").string());
+    test::writeText(m_fileToOpen.toStdString(), loggerFile(300));
+    QTest::mouseClick(find<QPushButton>("importRun"), Qt::LeftButton);
+    QTest::keyClick(find<QPushButton>("importAdd"), Qt::Key_Space);
+    EXPECT_EQ(m_bench->build()->runs.size(), 2U);
+}
+
+TEST_F(WindowTest, EditingWhatWasBuiltBeginsAChild) {
+    openDemo();
+    const auto revisions = m_bench->revisions().size();
+    const record::Id parent = m_bench->revision()->id;
+    go(2);
+    type(find<QLineEdit>("amount:0:0"), "20 g");
+    ASSERT_EQ(m_bench->revisions().size(), revisions + 1);
+    EXPECT_EQ(m_bench->revision()->parent, parent);
+    EXPECT_TRUE(message().contains("begins")) << message().toStdString();
+    EXPECT_EQ(m_bench->revision()->name, "Rain gauge jar 4");
+    // The built one is as it was.
+    EXPECT_NEAR(m_bench->revisions()[revisions - 1].design.liquid.solutes[0].amount.value, 0.040, 1e-12);
+}
+
+TEST_F(WindowTest, TypingUpdatesAtEachKeystrokeThatParses) {
+    openDemo();
+    go(2);
+    auto* field = find<QLineEdit>("amount:0:0");
+    field->setFocus();
+    field->selectAll();
+    std::vector<double> ohms;
+    for (const char* key : {"8", "0", " ", "g"}) {
+        QTest::keyClicks(field, key);
+        ohms.push_back(m_bench->outcome().evaluation->resistance.totalOhm);
+    }
+    EXPECT_EQ(ohms[0], ohms[1]);  // "8" and "80" have no unit yet
+    EXPECT_LT(ohms[3], ohms[0]);
+    EXPECT_EQ(m_bench->history().size(), m_bench->history().size());
+    QTest::keyClick(field, Qt::Key_Return);
+    EXPECT_TRUE(m_bench->history().back().sentence.find("80") != std::string::npos);
+}
+
+TEST_F(WindowTest, ADraftSettlesByItselfAfterAMomentOfQuiet) {
+    openDemo();
+    go(3);
+    const auto before = m_bench->history().size();
+    auto* section = picture("section");
+    section->setFocus();
+    section->focusItem("gap");
+    QTest::keyClick(section, Qt::Key_Plus);
+    EXPECT_EQ(m_bench->history().size(), before);
+    EXPECT_TRUE(QTest::qWaitFor([&] { return m_bench->history().size() == before + 1; }, 3000));
+}
+
+TEST_F(WindowTest, BranchSetAsideAndBringBack) {
+    openDemo();
+    const auto count = m_bench->revisions().size();
+    QTest::keyClick(m_window.get(), Qt::Key_D, Qt::ControlModifier);
+    ASSERT_EQ(m_bench->revisions().size(), count + 1);
+    const record::Id fresh = m_bench->revision()->id;
+    m_bench->setRevisionAside(fresh, true);
+    EXPECT_NE(m_bench->revision()->id, fresh);
+    EXPECT_EQ(picture("timeline")->item("rev:" + QString::fromStdString(fresh)), nullptr);
+    // It stays in find and comes back from there.
+    QTest::keyClick(m_window.get(), Qt::Key_F, Qt::ControlModifier);
+    type(find<QLineEdit>("findField"), "set aside");
+    EXPECT_EQ(m_bench->revision()->id, fresh);
+    EXPECT_NE(picture("timeline")->item("rev:" + QString::fromStdString(fresh)), nullptr);
+}
+
+TEST_F(WindowTest, HoldPinsAStateToCompareWith) {
+    openDemo();
+    QTest::keyClick(m_window.get(), Qt::Key_H, Qt::ControlModifier);
+    EXPECT_TRUE(m_bench->isHeld());
+    const double held = m_bench->ghost()->evaluation->resistance.totalOhm;
+    cell::CellDesign design = m_bench->design();
+    design.gapMetres = 0.03;
+    m_bench->edit(design);
+    design.gapMetres = 0.02;
+    m_bench->edit(design);
+    EXPECT_EQ(m_bench->ghost()->evaluation->resistance.totalOhm, held);
+    QTest::keyClick(m_window.get(), Qt::Key_H, Qt::ControlModifier);
+    EXPECT_FALSE(m_bench->isHeld());
+}
+
+TEST_F(WindowTest, ReadingsCanBeStruckOutAndBroughtBack) {
+    openDemo();
+    go(6);
+    ASSERT_TRUE(m_bench->build()->openCircuit);
+    auto* list = find<QListWidget>("readingList");
+    for (int i = 0; i < list->count(); ++i) {
+        if (list->item(i)->text().contains("open circuit")) {
+            list->setCurrentRow(i);
+        }
+    }
+    list->setFocus();
+    QTest::keyClick(list, Qt::Key_Return);
+    EXPECT_FALSE(m_bench->build()->openCircuit);
+    QTest::keyClick(m_window.get(), Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_TRUE(m_bench->build()->openCircuit);
+}
+
+TEST_F(WindowTest, PrintableKeysOnBenchLandInTheEntryLine) {
+    openDemo();
+    go(6);
+    auto* list = find<QListWidget>("readingList");
+    list->clearFocus();
+    QWidget* view = m_window->findChild<QWidget*>("benchView");
+    view->setFocus();
+    QTest::keyClicks(view, "4");
+    EXPECT_EQ(find<QLineEdit>("entryLine")->text(), "4");
+}
+
+TEST_F(WindowTest, TwoLiquidsAndOneAgain) {
+    QTest::mouseClick(find<QPushButton>("doorFirst"), Qt::LeftButton);
+    auto* split = find<QPushButton>("splitLiquid");
+    QTest::mouseClick(split, Qt::LeftButton);
+    ASSERT_TRUE(m_bench->design().positiveLiquid);
+    EXPECT_TRUE(m_bench->outcome().cell->twoLiquids);
+    QTest::mouseClick(split, Qt::LeftButton);
+    EXPECT_FALSE(m_bench->design().positiveLiquid);
+}
+
+TEST_F(WindowTest, PoursAreUnderstoodOrExplained) {
+    QTest::mouseClick(find<QPushButton>("doorFirst"), Qt::LeftButton);
+    auto* pour = find<QLineEdit>("pour:0");
+    for (const char* text : {"5 g salt", "NaOH 2 mol/L", "10 % citric acid", "0.1 mol of KCl"}) {
+        const auto before = m_bench->design().liquid.solutes.size();
+        type(pour, text);
+        EXPECT_EQ(m_bench->design().liquid.solutes.size(), before + 1) << text << " " << message().toStdString();
+        pour = find<QLineEdit>("pour:0");
+    }
+    for (const auto& [text, part] : std::vector<std::pair<const char*, const char*>>{
+             {"salt", "amount"}, {"5 g sald", "did you mean"}, {"5 apples", "amount"}, {"20 g lemon juice", "by volume"}}) {
+        const auto before = m_bench->design().liquid.solutes.size();
+        type(pour, text);
+        EXPECT_EQ(m_bench->design().liquid.solutes.size(), before) << text;
+        EXPECT_TRUE(message().contains(part)) << text << ": " << message().toStdString();
+    }
+}
+
+TEST_F(WindowTest, BadFilesGiveOneMessageAndLeaveTheNotebookAlone) {
+    openDemo();
+    const QString path = m_bench->notebookPath();
+    const auto history = m_bench->history().size();
+    for (const auto& entry : std::filesystem::directory_iterator(test::sourceDir() / "tests/data/bad")) {
+        const QString file = QString::fromStdString(entry.path().string());
+        m_window->strip()->hide();
+        if (file.endsWith(".csv")) {
+            go(6);
+            m_fileToOpen = file;
+            QTest::keyClick(m_window.get(), Qt::Key_I, Qt::ControlModifier);
+            if (m_window->findChild<ImportSheet*>() != nullptr && find<QPushButton>("importAdd")->isVisible()) {
+                EXPECT_FALSE(find<QPushButton>("importAdd")->isEnabled()) << file.toStdString();
+                QTest::mouseClick(find<QPushButton>("importCancel"), Qt::LeftButton);
+            } else {
+                EXPECT_FALSE(message().isEmpty()) << file.toStdString();
+            }
+        } else if (file.endsWith(".anodex")) {
+            m_fileToOpen = file;
+            QTest::keyClick(m_window.get(), Qt::Key_O, Qt::ControlModifier);
+            EXPECT_FALSE(message().isEmpty()) << file.toStdString();
+        }
+        EXPECT_EQ(m_bench->notebookPath(), path) << file.toStdString();
+        EXPECT_EQ(m_bench->history().size(), history) << file.toStdString();
+    }
+}
+
+}  // namespace
+}  // namespace anodex::app

@@ -1,0 +1,192 @@
+// Every number opens, every focusable thing has a name, every view can be walked by Tab, sizes and themes hold.
+#include "tests/app/WindowFixture.h"
+
+#include "app/widgets/ExplainPanel.h"
+
+#include <QAccessible>
+#include <QPushButton>
+#include <QTreeWidget>
+#include <set>
+
+namespace anodex::app {
+namespace {
+
+const std::vector<int> kStationKeys = {1, 2, 3, 6, 7};
+
+TEST_F(WindowTest, EveryComputedNumberOpensToFormulaInputsAndSources) {
+    openDemo();
+    int opened = 0;
+    for (const int key : kStationKeys) {
+        go(key);
+        for (Picture* shown : m_window->findChildren<Picture*>()) {
+            if (!shown->isVisible()) {
+                continue;
+            }
+            std::vector<QString> ids;
+            for (const PictureItem& item : shown->items()) {
+                if (item.opens) {
+                    ids.push_back(item.id);
+                }
+            }
+            for (const QString& id : ids) {
+                click(shown, id);
+                ExplainPanel* panel = m_window->explainPanel();
+                EXPECT_TRUE(panel->isVisible()) << id.toStdString();
+                EXPECT_GT(panel->tree()->topLevelItemCount(), 0) << shown->objectName().toStdString() << " " << id.toStdString();
+                QTest::keyClick(panel->tree(), Qt::Key_Escape);
+                EXPECT_FALSE(panel->isVisible());
+                ++opened;
+            }
+        }
+    }
+    EXPECT_GT(opened, 40);
+}
+
+TEST_F(WindowTest, EveryFocusableThingHasANameAndARole) {
+    openDemo();
+    for (const int key : kStationKeys) {
+        go(key);
+        for (QWidget* widget : m_window->findChildren<QWidget*>()) {
+            if (!widget->isVisible() || widget->focusPolicy() == Qt::NoFocus) {
+                continue;
+            }
+            QAccessibleInterface* face = QAccessible::queryAccessibleInterface(widget);
+            ASSERT_NE(face, nullptr);
+            const std::string who = widget->metaObject()->className() + std::string(" ") + widget->objectName().toStdString();
+            EXPECT_FALSE(face->text(QAccessible::Name).isEmpty()) << who;
+            EXPECT_NE(face->role(), QAccessible::NoRole) << who;
+        }
+        for (Picture* shown : m_window->findChildren<Picture*>()) {
+            QAccessibleInterface* face = QAccessible::queryAccessibleInterface(shown);
+            ASSERT_EQ(face->childCount(), static_cast<int>(shown->items().size()));
+            for (int i = 0; i < face->childCount(); ++i) {
+                EXPECT_FALSE(face->child(i)->text(QAccessible::Name).isEmpty()) << shown->objectName().toStdString() << i;
+                EXPECT_NE(face->child(i)->role(), QAccessible::NoRole);
+            }
+        }
+    }
+}
+
+TEST_F(WindowTest, EveryViewCanBeWalkedByTabAlone) {
+    openDemo();
+    for (const int key : kStationKeys) {
+        go(key);
+        std::set<QWidget*> wanted;
+        for (QWidget* widget : m_window->findChildren<QWidget*>()) {
+            if (widget->isVisible() && widget->isEnabled() && (widget->focusPolicy() & Qt::TabFocus) != 0) {
+                wanted.insert(widget);
+            }
+        }
+        find<Picture>("wire")->setFocus();
+        std::set<QWidget*> reached;
+        for (int i = 0; i < 200; ++i) {
+            QWidget* at = QApplication::focusWidget();
+            ASSERT_NE(at, nullptr);
+            reached.insert(at);
+            QTest::keyClick(at, Qt::Key_Tab);
+        }
+        for (QWidget* widget : wanted) {
+            EXPECT_TRUE(reached.contains(widget)) << key << " " << widget->metaObject()->className() << " " << widget->objectName().toStdString();
+        }
+    }
+}
+
+TEST_F(WindowTest, DesignToJudgeWorksWithoutAMouse) {
+    auto* door = find<QPushButton>("doorFirst");
+    door->setFocus();
+    QTest::keyClick(door, Qt::Key_Space);
+    EXPECT_EQ(m_window->station(), "couple");
+    auto* ladder = picture("ladder");
+    ladder->setFocus();
+    ladder->focusItem("foot:1");
+    QTest::keyClick(ladder, Qt::Key_Return);
+    type(find<QLineEdit>("materialFilter"), "graph");
+    EXPECT_EQ(m_bench->design().positive.material, "graphite");
+    go(3);
+    auto* section = picture("section");
+    section->setFocus();
+    section->focusItem("gap");
+    QTest::keyClick(section, Qt::Key_F2);
+    type(find<QLineEdit>("numberField"), "4 mm");
+    EXPECT_NEAR(m_bench->outcome().cell->gapMetres, 0.004, 1e-9);
+    QTest::keyClick(m_window.get(), Qt::Key_B, Qt::ControlModifier);
+    go(6);
+    QTest::keyClicks(QApplication::focusWidget(), "1.1 V");
+    QTest::keyClick(QApplication::focusWidget(), Qt::Key_Return);
+    EXPECT_EQ(m_bench->readings().size(), 1U);
+    go(7);
+    EXPECT_EQ(m_window->station(), "judge");
+}
+
+TEST_F(WindowTest, FieldsRefuseWhatDoesNotFit) {
+    openDemo();
+    go(3);
+    auto* section = picture("section");
+    const double gap = m_bench->outcome().cell->gapMetres;
+    for (const char* text : {"0", "-4", "five", "4 kg", "99 m"}) {
+        section->setFocus();
+        section->focusItem("gap");
+        QTest::keyClick(section, Qt::Key_F2);
+        type(find<QLineEdit>("numberField"), text);
+        EXPECT_TRUE(message().contains("does not fit")) << text << ": " << message().toStdString();
+        EXPECT_NEAR(m_bench->outcome().cell->gapMetres, gap, 1e-12) << text;
+    }
+}
+
+TEST_F(WindowTest, ArrowKeysMoveInsideAPicture) {
+    openDemo();
+    go(2);
+    auto* ladder = picture("ladder");
+    ladder->setFocus();
+    ladder->focusItem("foot:0");
+    QTest::keyClick(ladder, Qt::Key_Right);
+    EXPECT_EQ(ladder->focusedItem(), "foot:1");
+    QTest::keyClick(ladder, Qt::Key_Up);
+    EXPECT_NE(ladder->focusedItem(), "foot:1");
+}
+
+TEST_F(WindowTest, TheNotebookShowsAllThreeRevisionsOfTheDemo) {
+    openDemo();
+    EXPECT_EQ(m_window->station(), "notebook");
+    int revisions = 0;
+    int builds = 0;
+    for (const PictureItem& item : picture("timeline")->items()) {
+        revisions += item.id.startsWith("rev:") ? 1 : 0;
+        builds += item.id.startsWith("build:") ? 1 : 0;
+    }
+    EXPECT_EQ(revisions, 3);
+    EXPECT_EQ(builds, 4);
+}
+
+TEST_F(WindowTest, SwappedElectrodesRaiseTheFindingOnTheRail) {
+    QTest::mouseClick(find<QPushButton>("doorFirst"), Qt::LeftButton);
+    cell::CellDesign design = m_bench->design();
+    std::swap(design.negative, design.positive);
+    m_bench->edit(design);
+    const PictureItem* finding = picture("rail")->item("finding");
+    ASSERT_NE(finding, nullptr);
+    EXPECT_EQ(finding->name, "Leads are swapped");
+}
+
+TEST_F(WindowTest, LargeFontsAndSmallWindowsCutNothingWithoutATooltip) {
+    openDemo();
+    const QFont usual = QApplication::font();
+    for (const double scale : {1.5, 2.0}) {
+        QFont font = usual;
+        font.setPointSizeF(usual.pointSizeF() * scale);
+        QApplication::setFont(font);
+        m_window->resize(1280, 800);
+        for (const int key : kStationKeys) {
+            go(key);
+            for (Picture* shown : m_window->findChildren<Picture*>()) {
+                for (const PictureItem& item : shown->items()) {
+                    EXPECT_FALSE(item.focusable && item.tooltip.isEmpty() && item.name.size() > 60) << item.id.toStdString();
+                }
+            }
+        }
+    }
+    QApplication::setFont(usual);
+}
+
+}  // namespace
+}  // namespace anodex::app

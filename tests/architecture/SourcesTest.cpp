@@ -1,0 +1,182 @@
+// Reads the sources: layers that include upwards, bans, names of things that belong in data, long files.
+#include "tests/support/Samples.h"
+
+#include <algorithm>
+#include <iostream>
+#include <gtest/gtest.h>
+#include <map>
+#include <regex>
+#include <sstream>
+
+namespace anodex {
+namespace {
+
+namespace fs = std::filesystem;
+
+struct Source {
+    std::string path;  ///< Below src/.
+    std::string text;
+};
+
+const std::vector<Source>& sources() {
+    static const std::vector<Source> kSources = [] {
+        std::vector<Source> list;
+        const fs::path root = test::sourceDir() / "src";
+        for (const auto& entry : fs::recursive_directory_iterator(root)) {
+            const std::string extension = entry.path().extension().string();
+            if (extension == ".h" || extension == ".cpp") {
+                list.push_back({fs::relative(entry.path(), root).string(), test::readText(entry.path())});
+            }
+        }
+        return list;
+    }();
+    return kSources;
+}
+
+std::string roomOf(const std::string& path) {
+    const std::size_t first = path.find('/');
+    const std::string top = path.substr(0, first);
+    if (top != "core") {
+        return top;
+    }
+    return path.substr(0, path.find('/', first + 1));
+}
+
+/// What each room may include besides itself.
+const std::map<std::string, int> kLevel = {{"core/base", 0}, {"core/chemistry", 1}, {"core/cell", 2}, {"core/record", 3},
+                                           {"core/bench", 4}, {"formats", 5},       {"notebook", 6}, {"wording", 7},
+                                           {"app", 8},       {"cli", 8}};
+
+TEST(Architecture, EveryRoomIncludesOnlyWhatStandsBelowIt) {
+    const std::regex include("#include \"([^\"]+)\"");
+    int seen = 0;
+    for (const Source& source : sources()) {
+        const std::string here = roomOf(source.path);
+        ASSERT_TRUE(kLevel.contains(here)) << source.path;
+        for (auto match = std::sregex_iterator(source.text.begin(), source.text.end(), include); match != std::sregex_iterator(); ++match) {
+            const std::string there = roomOf((*match)[1].str());
+            ASSERT_TRUE(kLevel.contains(there)) << source.path << " includes " << (*match)[1];
+            ++seen;
+            if (there != here) {
+                EXPECT_LT(kLevel.at(there), kLevel.at(here)) << source.path << " includes " << (*match)[1];
+            }
+        }
+    }
+    EXPECT_GT(seen, 200);
+}
+
+void expectAbsent(const std::string& room, const std::vector<std::string>& words) {
+    for (const Source& source : sources()) {
+        if (!source.path.starts_with(room)) {
+            continue;
+        }
+        for (const std::string& word : words) {
+            const std::regex pattern("\\b" + word + "\\b");
+            EXPECT_FALSE(std::regex_search(source.text, pattern)) << source.path << " holds " << word;
+        }
+    }
+}
+
+TEST(Architecture, NumbersBelowTheAppNeverFollowTheLocale) {
+    for (const char* room : {"core", "formats", "notebook", "wording", "cli"}) {
+        expectAbsent(room, {"strtod", "stod", "stof", "atof", "sscanf", "setlocale", "stoi", "stol", "to_string\\(double"});
+    }
+}
+
+TEST(Architecture, CoreKnowsNoScreenNoFilesNoClock) {
+    expectAbsent("core", {"QString", "QObject", "SQLite", "sqlite3", "fstream", "ifstream", "ofstream", "system_clock", "steady_clock", "nlohmann"});
+    for (const char* room : {"formats", "notebook", "wording", "cli"}) {
+        expectAbsent(room, {"QString", "QObject"});
+    }
+    for (const char* room : {"formats", "wording", "app", "cli"}) {
+        expectAbsent(room, {"SELECT", "INSERT INTO", "sqlite3_open"});
+    }
+}
+
+TEST(Architecture, TheWindowAsksItsServicesForFilesMessagesAndTime) {
+    for (const Source& source : sources()) {
+        if (!source.path.starts_with("app") || source.path == "app/session/Services.cpp") {
+            continue;
+        }
+        for (const char* banned : {"QFileDialog", "QMessageBox", "currentDateTime", "currentMSecsSinceEpoch", "system_clock", "QTime::currentTime"}) {
+            EXPECT_EQ(source.text.find(banned), std::string::npos) << source.path << " uses " << banned;
+        }
+    }
+}
+
+TEST(Architecture, OnlyTheCurvePlotKnowsThePlottingLibrary) {
+    for (const Source& source : sources()) {
+        if (source.path != "app/widgets/CurvePlot.cpp") {
+            EXPECT_EQ(source.text.find("qcustomplot"), std::string::npos) << source.path;
+        }
+    }
+}
+
+TEST(Architecture, NoMaterialSubstanceOrLiquidIsNamedInTheCode) {
+    const auto& catalogue = test::catalogue();
+    std::vector<std::string> ids;
+    const auto collect = [&](const auto& entries) {
+        for (const auto& entry : entries) {
+            ids.push_back(entry.id);
+        }
+    };
+    collect(catalogue.substances);
+    collect(catalogue.liquids);
+    collect(catalogue.materials);
+    collect(catalogue.separators);
+    collect(catalogue.cases);
+    collect(catalogue.reactions);
+    for (const Source& source : sources()) {
+        for (const std::string& id : ids) {
+            std::string::size_type at = source.text.find(id);
+            const auto isWord = [](char c) { return std::isalnum(static_cast<unsigned char>(c)) != 0 || c == '_' || c == '-'; };
+            while (at != std::string::npos) {
+                const bool starts = at == 0 || !isWord(source.text[at - 1]);
+                const bool ends = at + id.size() >= source.text.size() || !isWord(source.text[at + id.size()]);
+                const auto line = 1 + std::count(source.text.begin(), source.text.begin() + static_cast<std::ptrdiff_t>(at), '\n');
+                EXPECT_FALSE(starts && ends) << source.path << ":" << line << " names " << id;
+                at = source.text.find(id, at + 1);
+            }
+        }
+    }
+}
+
+TEST(Architecture, LongFilesSayWhyAndNoneIsVeryLong) {
+    for (const Source& source : sources()) {
+        const auto lines = std::count(source.text.begin(), source.text.end(), '\n');
+        EXPECT_LE(lines, 600) << source.path;
+        if (lines > 450) {
+            EXPECT_NE(source.text.find("Length"), std::string::npos) << source.path << " has " << lines << " lines and does not say why";
+        }
+    }
+}
+
+TEST(Architecture, EveryHeaderSaysWhatItIsFor) {
+    for (const Source& source : sources()) {
+        if (source.path.ends_with(".h")) {
+            EXPECT_TRUE(source.text.starts_with("// src/" + source.path + " - ")) << source.path;
+            EXPECT_NE(source.text.find("#pragma once"), std::string::npos) << source.path;
+        }
+    }
+}
+
+TEST(Architecture, TheShareOfTestsIsAQuarterToAThird) {
+    const auto count = [](const fs::path& folder) {
+        std::ptrdiff_t lines = 0;
+        for (const auto& entry : fs::recursive_directory_iterator(test::sourceDir() / folder)) {
+            const std::string extension = entry.path().extension().string();
+            if (extension == ".h" || extension == ".cpp") {
+                const std::string text = test::readText(entry.path());
+                lines += std::count(text.begin(), text.end(), '\n');
+            }
+        }
+        return static_cast<double>(lines);
+    };
+    const double tests = count("tests");
+    const double all = tests + count("src") + count("demo") + count("bench");
+    std::cout << "tests are " << 100.0 * tests / all << " % of " << all << " lines\n";
+    EXPECT_LT(tests / all, 0.34);
+}
+
+}  // namespace
+}  // namespace anodex

@@ -1,0 +1,196 @@
+#include "cli/Program.h"
+#include "formats/CellFile.h"
+#include "formats/RunCsv.h"
+#include "notebook/Notebook.h"
+#include "tests/support/Samples.h"
+
+#include <algorithm>
+#include <gtest/gtest.h>
+#include <nlohmann/json.hpp>
+#include <sstream>
+
+namespace anodex::cli {
+namespace {
+
+using Json = nlohmann::ordered_json;
+
+struct Result {
+    int exit = 0;
+    std::string output;
+    std::string errors;
+    [[nodiscard]] Json json() const { return Json::parse(output); }
+};
+
+Result call(const std::vector<std::string>& arguments) {
+    std::ostringstream output;
+    std::ostringstream errors;
+    const int exit = run(arguments, output, errors);
+    return {exit, output.str(), errors.str()};
+}
+
+class Files : public testing::Test {
+protected:
+    std::string cell(const std::string& json, const std::string& name = "a.cell.json") {
+        test::writeText(m_folder.path(name), formats::writeCellFile(test::design(json)));
+        return m_folder.path(name).string();
+    }
+    std::string file(const std::string& name, const std::string& text) {
+        test::writeText(m_folder.path(name), text);
+        return m_folder.path(name).string();
+    }
+    test::TemporaryFolder m_folder;
+};
+
+int lines(const std::string& text) { return static_cast<int>(std::count(text.begin(), text.end(), '\n')); }
+
+bool anyNull(const Json& json) {
+    if (json.is_null()) {
+        return true;
+    }
+    if (json.is_structured()) {
+        return std::any_of(json.begin(), json.end(), [](const Json& inner) { return anyNull(inner); });
+    }
+    return false;
+}
+
+TEST_F(Files, EvaluateGivesTheContractsKeys) {
+    const Result result = call({"evaluate", cell(test::foilInSalt()), "--json", "--current", "0.01", "--curve", "5"});
+    ASSERT_EQ(result.exit, kGood) << result.errors;
+    EXPECT_EQ(result.errors, "");
+    const Json json = result.json();
+    for (const char* key : {"thermodynamic_voltage_V", "open_circuit_voltage_V", "short_circuit_current_A", "maximum_power_W",
+                            "current_at_maximum_power_A", "settled", "resistance_ohm", "resistance_budget", "negative", "positive",
+                            "capacity_Ah", "self_discharge_A", "hydrogen_mL_per_h", "losses", "findings", "curve", "interval", "assumed"}) {
+        EXPECT_TRUE(json.contains(key)) << key;
+    }
+    EXPECT_EQ(json["curve"].size(), 5U);
+    EXPECT_FALSE(anyNull(json));
+    for (const char* key : {"thermodynamic_voltage_V", "open_circuit_voltage_V", "short_circuit_current_A", "maximum_power_W", "capacity_Ah"}) {
+        EXPECT_EQ(json["interval"][key].size(), 2U) << key;
+    }
+    EXPECT_EQ(json["assumed"]["temperature_C"], 20.0);
+    EXPECT_EQ(json["assumed"]["contact_mohm"], 30.0);
+    for (const char* key : {"potential_V", "reaction", "equilibrium_potential_V", "competing"}) {
+        EXPECT_TRUE(json["negative"].contains(key)) << key;
+    }
+    double sum = 0.0;
+    for (const Json& part : json["resistance_budget"]) {
+        sum += part["ohm"].get<double>();
+    }
+    EXPECT_NEAR(sum, json["resistance_ohm"].get<double>(), 1e-9);
+}
+
+TEST_F(Files, EvaluateLeavesTheIntervalOutWithoutSamples) {
+    EXPECT_FALSE(call({"evaluate", cell(test::lemon()), "--json", "--samples", "0"}).json().contains("interval"));
+}
+
+TEST_F(Files, EvaluateWithoutJsonIsATable) {
+    const Result result = call({"evaluate", cell(test::lemon())});
+    EXPECT_EQ(result.exit, kGood);
+    EXPECT_NE(result.output.find("open_circuit_voltage_V"), std::string::npos);
+    EXPECT_EQ(result.output.find('{'), std::string::npos);
+}
+
+TEST_F(Files, WrongInputIsOneLineAndExitOne) {
+    for (const auto& [name, text] : std::vector<std::pair<std::string, std::string>>{
+             {"a.cell.json", "{"}, {"b.cell.json", "{}"}, {"c.cell.json", R"({"format":"anodex-cell/9"})"}}) {
+        const Result result = call({"evaluate", file(name, text), "--json"});
+        EXPECT_EQ(result.exit, kWrongInput) << name;
+        EXPECT_EQ(lines(result.errors), 1) << result.errors;
+        EXPECT_EQ(result.output, "");
+        EXPECT_NE(result.errors.find(name), std::string::npos);
+        EXPECT_NE(result.errors.find("right would be"), std::string::npos);
+    }
+}
+
+TEST_F(Files, WhatCannotBeReadIsExitThree) {
+    EXPECT_EQ(call({"evaluate", m_folder.path("absent.cell.json").string()}).exit, kCouldNot);
+    EXPECT_EQ(call({"evaluate", m_folder.path().string()}).exit, kCouldNot);
+    EXPECT_EQ(call({"notebook", m_folder.path("absent.anodex").string(), "info"}).exit, kCouldNot);
+}
+
+TEST_F(Files, UsageAndWhatIsNotBuiltYetAreExitTwo) {
+    EXPECT_EQ(call({}).exit, kUsage);
+    EXPECT_EQ(call({"dance"}).exit, kUsage);
+    EXPECT_EQ(call({"evaluate"}).exit, kUsage);
+    EXPECT_EQ(call({"evaluate", cell(test::lemon()), "--curve", "1"}).exit, kUsage);
+    EXPECT_EQ(call({"evaluate", cell(test::lemon()), "--current", "much"}).exit, kUsage);
+    EXPECT_EQ(call({"evaluate", cell(test::lemon()), "--samples", "-1"}).exit, kUsage);
+    EXPECT_EQ(call({"catalogue", "wines"}).exit, kUsage);
+    for (const char* verb : {"solution", "mix", "simulate", "pack", "screen"}) {
+        const Result result = call({verb, "x"});
+        EXPECT_EQ(result.exit, kUsage);
+        EXPECT_EQ(result.errors, std::string(verb) + ": not yet\n");
+        EXPECT_EQ(result.output, "");
+    }
+    EXPECT_EQ(call({"notebook", "x", "export"}).exit, kUsage);
+    EXPECT_EQ(call({"--help"}).exit, kGood);
+}
+
+TEST_F(Files, ReversedLabelsNameTheTruePositive) {
+    Json json = Json::parse(test::beakers());
+    std::swap(json["negative"], json["positive"]);
+    std::swap(json["electrolyte"]["negative"], json["electrolyte"]["positive"]);
+    const Json out = call({"evaluate", cell(json.dump()), "--json", "--samples", "0"}).json();
+    EXPECT_LT(out["open_circuit_voltage_V"].get<double>(), -1.0);
+    EXPECT_GT(out["maximum_power_W"].get<double>(), 0.0);
+    EXPECT_LT(out["curve"].front()["current_A"].get<double>(), 0.0);
+    EXPECT_NEAR(out["curve"].back()["current_A"].get<double>(), 0.0, 1e-12);
+    const Json& findings = out["findings"];
+    const auto reversed = std::find_if(findings.begin(), findings.end(), [](const Json& f) { return f["code"] == "polarity-reversed"; });
+    ASSERT_NE(reversed, findings.end());
+    EXPECT_EQ((*reversed)["substances"], Json::array({"copper"}));
+}
+
+TEST_F(Files, AnalyseReadsARun) {
+    const std::string run = file("run.csv", formats::writeRunCsv(test::straightDischarge(0.1, 3600.0, 61)));
+    const Json json = call({"analyse", run, "--json"}).json();
+    EXPECT_NEAR(json["discharge_Ah"].get<double>(), 0.1, 1e-9);
+    EXPECT_NEAR(json["energy_Wh"].get<double>(), 0.125, 1e-9);
+    EXPECT_NEAR(json["mean_voltage_V"].get<double>(), 1.25, 1e-9);
+    EXPECT_NEAR(json["duration_s"].get<double>(), 3600.0, 1e-9);
+    EXPECT_FALSE(json.contains("internal_resistance_ohm"));
+    const Json with = call({"analyse", run, "--json", "--cell", cell(test::beakers())}).json();
+    EXPECT_TRUE(with.contains("expected"));
+    EXPECT_GT(with["discharge_Ah_per_g"].get<double>(), 0.0);
+    EXPECT_EQ(call({"analyse", file("bad.csv", "no numbers here\n")}).exit, kWrongInput);
+}
+
+TEST_F(Files, CatalogueListsEveryKind) {
+    for (const char* kind : {"substances", "liquids", "materials", "separators", "cases", "reactions", "species"}) {
+        const Json json = call({"catalogue", kind, "--json"}).json();
+        EXPECT_EQ(json["kind"], kind);
+        ASSERT_FALSE(json["entries"].empty()) << kind;
+        for (const Json& entry : json["entries"]) {
+            EXPECT_TRUE(entry.contains("id") && entry.contains("name") && entry.contains("aliases")) << kind;
+            EXPECT_FALSE(entry["sources"].empty()) << kind << entry["id"];
+        }
+    }
+}
+
+TEST_F(Files, CatalogueOfAuthorsCanReplaceTheBuiltIn) {
+    for (const auto& [name, text] : formats::builtInCatalogueFiles()) {
+        file(name, text);
+    }
+    EXPECT_EQ(call({"catalogue", "materials", "--json", "--catalogue", m_folder.path().string()}).exit, kGood);
+    file("materials.json", "{}x");
+    EXPECT_EQ(call({"catalogue", "materials", "--json", "--catalogue", m_folder.path().string()}).exit, kWrongInput);
+}
+
+TEST_F(Files, NotebookInfoAndCheck) {
+    const std::string path = m_folder.path("n.anodex").string();
+    {
+        auto book = notebook::Notebook::open(path, notebook::OpenMode::Create);
+        ASSERT_TRUE(book);
+        ASSERT_TRUE(book->commit("start", 1, {record::Project{"p", "Shed", 1}}));
+    }
+    const Result info = call({"notebook", path, "info", "--json"});
+    EXPECT_EQ(info.exit, kGood);
+    EXPECT_EQ(info.json()["counts"]["projects"], 1);
+    EXPECT_EQ(call({"notebook", path, "check"}).exit, kGood);
+    EXPECT_EQ(call({"notebook", file("t.anodex", std::string(4000, 'x')), "check"}).exit, kWrongInput);
+    EXPECT_EQ(call({"notebook", path, "polish"}).exit, kUsage);
+}
+
+}  // namespace
+}  // namespace anodex::cli

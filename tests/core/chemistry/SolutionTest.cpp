@@ -1,0 +1,121 @@
+#include "core/chemistry/NameLookup.h"
+#include "core/chemistry/Solution.h"
+#include "tests/support/Samples.h"
+
+#include <cmath>
+#include <gtest/gtest.h>
+
+namespace anodex::chemistry {
+namespace {
+
+Solution solved(const std::vector<std::pair<const char*, double>>& molal, double celsius = 25.0) {
+    Mixture mixture;
+    mixture.solventKg = 1.0;
+    mixture.temperatureKelvin = celsius + 273.15;
+    for (const auto& [name, molality] : molal) {
+        mixture.portions.push_back({findSubstance(test::catalogue(), name)->substance, molality});
+    }
+    return solveSolution(test::catalogue(), mixture);
+}
+
+double totalCharge(const Solution& solution) {
+    double charge = 0.0;
+    for (std::size_t s = 0; s < solution.molality.size(); ++s) {
+        charge += test::catalogue().species[s].formula.charge * solution.molality[s];
+    }
+    return charge;
+}
+
+TEST(Solution, PureSolventIsNeutral) {
+    const Solution solution = solved({});
+    EXPECT_NEAR(solution.pH, 7.0, 0.02);
+    EXPECT_NEAR(solution.solventActivity, 1.0, 1e-6);
+    EXPECT_LT(solution.conductivity, 1e-5);
+}
+
+TEST(Solution, ChargesBalanceAndNothingIsLost) {
+    for (const auto& mixture : std::vector<std::vector<std::pair<const char*, double>>>{
+             {{"H2SO4", 0.5}},
+             {{"NaHCO3", 0.1}, {"NaCl", 1.0}},
+             {{"citric acid", 0.3}, {"NaOH", 0.2}},
+             {{"ZnSO4", 0.5}, {"NaOH", 3.0}},
+             {{"CuSO4", 1.0}, {"H2SO4", 1e-6}},
+             {{"KOH", 6.0}},
+             {{"HCl", 1e-9}}}) {
+        const Solution solution = solved(mixture);
+        EXPECT_NEAR(totalCharge(solution), 0.0, 1e-9 * (1.0 + solution.ionicStrength));
+        for (const auto& [name, molality] : mixture) {
+            const Substance& substance = test::catalogue().substances[findSubstance(test::catalogue(), name)->substance];
+            for (const SpeciesTerm& ion : substance.dissolvesTo) {
+                const bool master = !test::catalogue().species[ion.species].formation &&
+                                    ion.species != test::catalogue().key.hydrogenIon;
+                if (master && mixture.size() == 1) {
+                    EXPECT_NEAR(solution.moiety(test::catalogue(), ion.species), molality * ion.count, 1e-7 * molality);
+                }
+            }
+        }
+    }
+}
+
+TEST(Solution, MeasuredValuesWin) {
+    Mixture mixture;
+    mixture.solventKg = 1.0;
+    mixture.portions.push_back({findSubstance(test::catalogue(), "NaCl")->substance, 1.0});
+    mixture.measuredPh = 4.4;
+    mixture.measuredDensity = 1234.0;
+    mixture.measuredConductivity = 3.3;
+    const Solution solution = solveSolution(test::catalogue(), mixture);
+    EXPECT_NEAR(solution.pH, 4.4, 1e-9);
+    EXPECT_DOUBLE_EQ(solution.densityKgPerM3, 1234.0);
+    EXPECT_DOUBLE_EQ(solution.conductivity, 3.3);
+}
+
+TEST(Solution, WhatDoesNotDissolveIsReported) {
+    const Solution solution = solved({{"NaHCO3", 3.0}});
+    ASSERT_EQ(solution.undissolved.size(), 1U);
+    // 3 mol are 252 g; 96 g dissolve in a kilogram.
+    EXPECT_NEAR(solution.undissolved[0].kilograms, 0.156, 0.001);
+}
+
+TEST(Solution, SaltDrivesOutOxygen) {
+    const auto oxygen = test::catalogue().key.dissolvedOxygen;
+    const Solution fresh = solved({});
+    const Solution salty = solved({{"NaCl", 1.0}});
+    EXPECT_NEAR(fresh.molality[oxygen], 2.65e-4, 0.2e-4);
+    EXPECT_NEAR(std::log10(fresh.molality[oxygen] / salty.molality[oxygen]), 0.15, 0.01);
+}
+
+TEST(Solution, StrengthsBeyondTheFitsAreSaid) {
+    EXPECT_FALSE(solved({{"NaCl", 1.0}}).notes.beyondActivityRange);
+    EXPECT_TRUE(solved({{"CuSO4", 1.2}, {"ZnSO4", 3.0}}).notes.beyondActivityRange ||
+                solved({{"CuSO4", 1.2}, {"ZnSO4", 3.0}}).notes.typicalInteractions ||
+                solved({{"KOH", 12.0}}).notes.beyondActivityRange);
+    EXPECT_TRUE(solved({{"KOH", 12.0}}).notes.beyondActivityRange);
+}
+
+TEST(Solution, StaysFiniteAtAnyStrength) {
+    for (const double molality : {1e-9, 1e-5, 0.1, 5.0, 30.0, 100.0}) {
+        for (const char* name : {"H2SO4", "NaOH", "HCl", "NaCl", "citric acid"}) {
+            const Solution solution = solved({{name, molality}});
+            EXPECT_TRUE(std::isfinite(solution.pH)) << name << molality;
+            EXPECT_TRUE(std::isfinite(solution.conductivity)) << name << molality;
+            EXPECT_GT(solution.solventActivity, 0.0) << name << molality;
+            EXPECT_GT(solution.densityKgPerM3, 900.0) << name << molality;
+        }
+    }
+}
+
+TEST(Solution, ConductivityRisesWithTemperature) {
+    EXPECT_GT(solved({{"NaCl", 1.0}}, 40.0).conductivity, 1.2 * solved({{"NaCl", 1.0}}, 20.0).conductivity);
+}
+
+TEST(Solution, MixturesConductBetweenTheirParts) {
+    const double sodium = solved({{"NaCl", 1.0}}).conductivity;
+    const double potassium = solved({{"KCl", 1.0}}).conductivity;
+    const double mixed = solved({{"NaCl", 0.5}, {"KCl", 0.5}}).conductivity;
+    EXPECT_GT(mixed, sodium);
+    EXPECT_LT(mixed, potassium);
+}
+
+}  // namespace
+}  // namespace anodex::chemistry

@@ -1,0 +1,151 @@
+#include "core/cell/Evaluation.h"
+#include "core/chemistry/NameLookup.h"
+#include "formats/CellFile.h"
+#include "tests/support/Samples.h"
+
+#include <gtest/gtest.h>
+#include <nlohmann/json.hpp>
+
+namespace anodex::formats {
+namespace {
+
+using Json = nlohmann::ordered_json;
+
+std::string faultOf(const CatalogueFiles& files) {
+    const auto read = readCatalogue(files);
+    return read ? "none" : read.error().field + ": " + read.error().found;
+}
+
+CatalogueFiles replaced(const std::string& file, const std::string& from, const std::string& to) {
+    CatalogueFiles files = builtInCatalogueFiles();
+    const std::size_t at = files.at(file).find(from);
+    EXPECT_NE(at, std::string::npos) << from;
+    files[file].replace(at, from.size(), to);
+    return files;
+}
+
+TEST(CatalogueReader, TheShippedCatalogueLoads) {
+    const auto read = readCatalogue(builtInCatalogueFiles());
+    ASSERT_TRUE(read) << read.error().field << ": " << read.error().found;
+    EXPECT_GT(read->species.size(), 30U);
+    EXPECT_GT(read->reactions.size(), 10U);
+    EXPECT_EQ(read->version.size(), 8U);
+}
+
+TEST(CatalogueReader, EveryEntryHasASource) {
+    const auto& catalogue = test::catalogue();
+    for (const auto& entry : catalogue.materials) {
+        EXPECT_FALSE(entry.sources.empty()) << entry.id;
+    }
+    for (const auto& entry : catalogue.reactions) {
+        EXPECT_FALSE(entry.sources.empty()) << entry.id;
+        for (const auto& kinetics : entry.kinetics) {
+            EXPECT_FALSE(kinetics.sources.empty()) << entry.id;
+            EXPECT_GE(kinetics.currentDensity.factor, 1.0) << entry.id;
+        }
+    }
+    for (const auto& entry : catalogue.species) {
+        EXPECT_FALSE(entry.sources.empty()) << entry.name;
+    }
+}
+
+TEST(CatalogueReader, IdsAreUniqueAndKebabCase) {
+    const auto& catalogue = test::catalogue();
+    std::set<std::string> ids;
+    const auto check = [&](const std::string& id) {
+        EXPECT_TRUE(ids.insert(id).second) << id;
+        EXPECT_EQ(id.find_first_not_of("abcdefghijklmnopqrstuvwxyz0123456789-"), std::string::npos) << id;
+    };
+    for (const auto& entry : catalogue.substances) {
+        check(entry.id);
+    }
+    for (const auto& entry : catalogue.materials) {
+        check(entry.id);
+    }
+    for (const auto& entry : catalogue.separators) {
+        check(entry.id);
+    }
+    for (const auto& entry : catalogue.reactions) {
+        check(entry.id);
+    }
+}
+
+TEST(CatalogueReader, EveryElectrodeCanAlwaysReduceAndOxidiseSomething) {
+    // A solve needs an unlimited route each way on every phase: the solvent's own.
+    const auto& catalogue = test::catalogue();
+    for (const auto& material : catalogue.materials) {
+        for (const auto& surface : material.surfaces) {
+            bool reduces = false;
+            bool oxidises = false;
+            for (const auto& reaction : catalogue.reactions) {
+                for (const auto& kinetics : reaction.kinetics) {
+                    const bool here = std::find(kinetics.surfaces.begin(), kinetics.surfaces.end(), surface.phase) != kinetics.surfaces.end();
+                    reduces = reduces || (here && reaction.id == "hydrogen-from-water");
+                    oxidises = oxidises || (here && reaction.id == "oxygen-four" && kinetics.storedBranch == chemistry::Branch::Anodic);
+                }
+            }
+            EXPECT_TRUE(reduces && oxidises) << material.id;
+        }
+    }
+}
+
+TEST(CatalogueReader, FaultsAreNamedWithFileAndPlace) {
+    EXPECT_EQ(faultOf(replaced("reactions.json", "Zn2+ + 2 e- = Zn(s)", "Zn2+ + 3 e- = Zn(s)")),
+              "reactions.json: reactions[0].equation: \"Zn2+ + 3 e- = Zn(s)\"");
+    EXPECT_EQ(faultOf(replaced("reactions.json", "Cu2+ + 2 e- = Cu(s)", "Cx2+ + 2 e- = Cu(s)")),
+              "reactions.json: reactions[2].equation: the species \"Cx2+\"");
+    EXPECT_EQ(faultOf(replaced("species.json", "\"H+ + SO4^2-\"", "\"2 H+ + SO4^2-\"")).substr(0, 34),
+              "species.json: species[17].formatio");
+    EXPECT_EQ(faultOf(replaced("substances.json", "\"Cl-\": 1", "\"Cl-\": 2")).substr(0, 45),
+              "substances.json: substances[1].dissolves_to: ");
+    EXPECT_EQ(faultOf(replaced("materials.json", "\"roughness\": 2,", "\"roughnes\": 2,")),
+              "materials.json: materials[0].roughness: nothing");
+    EXPECT_EQ(faultOf(replaced("materials.json", "\"sources\": [\"CRC\", \"practice\"]", "\"sources\": []")),
+              "materials.json: materials[0].sources: nothing");
+    EXPECT_EQ(faultOf(replaced("sources.json", "\"CRC\"", "\"CRCX\"")), "species.json: species[0].sources: \"CRC\"");
+    EXPECT_EQ(faultOf(replaced("elements.json", "\"Zn\": 65.38", "\"Zq\": 65.38")).substr(0, 26), "species.json: species[9].n");
+    EXPECT_EQ(faultOf(replaced("pitzer.json", "\"beta0\": 0.0765", "\"beta0\": \"x\"")),
+              "pitzer.json: pairs[0].beta0: the text \"x\"");
+    CatalogueFiles files = builtInCatalogueFiles();
+    files.erase("cases.json");
+    EXPECT_EQ(faultOf(files), "cases.json: nothing");
+    files = builtInCatalogueFiles();
+    files["cases.json"] = "{";
+    EXPECT_EQ(faultOf(files).substr(0, 18), "cases.json: line 1");
+}
+
+TEST(CatalogueReader, SlopesMustLeaveRoomForDetailedBalance) {
+    EXPECT_EQ(faultOf(replaced("reactions.json", "\"slope_V\": 0.04,", "\"slope_V\": 0.04, \"other_slope_V\": 0.12,")), "none");
+    EXPECT_NE(faultOf(replaced("reactions.json", "\"slope_V\": 0.04,", "\"slope_V\": 0.04, \"other_slope_V\": 0.06,")).find("other_slope_V"), std::string::npos);
+}
+
+TEST(CatalogueReader, AnotherMetalWorksByAddingDataAlone) {
+    CatalogueFiles files = test::withAdded("species.json", "species", R"x([
+        {"name": "Mg2+", "diffusivity_1e-9_m2_per_s": 0.706, "limiting_conductivity_1e-4_S_m2_per_mol": 106.0, "sources": ["RobinsonStokes"]},
+        {"name": "Mg(s)", "sources": ["CRC"]}])x");
+    files = test::withAdded(files, "materials.json", "materials", R"x([
+        {"id": "magnesium", "name": "magnesium", "aliases": [], "formula": "Mg", "form": "strip", "composition": {"Mg(s)": 1}, "surfaces": {"Mg(s)": 1},
+         "roughness": 2, "roughness_spread": 1.5, "utilisation": 0.5, "utilisation_spread": 1.3, "density_g_per_mL": 1.74, "thickness_mm": 0.5, "resistivity_ohm_m": 4.4e-8, "sources": ["CRC"]}])x");
+    files = test::withAdded(files, "reactions.json", "reactions", R"x([
+        {"id": "mg2-mg", "equation": "Mg2+ + 2 e- = Mg(s)", "anodic_name": "magnesium dissolves", "cathodic_name": "magnesium plates out", "E0_V": -2.372, "E0_half_width_V": 0.01, "dE0_mV_per_K": 0.2, "sources": ["Bratsch1989"],
+         "kinetics": [{"on": ["Mg(s)"], "branch": "anodic", "A_per_m2": 4e-9, "spread": 10, "slope_V": 0.12, "reference": "standard", "one_way": true, "hydrogen_share": 0.45, "sources": ["practice"]}]},
+        {"id": "hydrogen-on-mg", "equation": "2 H2O(l) + 2 e- = H2(g) + 2 OH-", "anodic_name": "hydrogen on magnesium", "cathodic_name": "water gives hydrogen on magnesium", "E0_V": -0.828, "dE0_mV_per_K": -0.836, "sources": ["Bratsch1989"],
+         "kinetics": [{"on": ["Mg(s)"], "branch": "cathodic", "A_per_m2": 3e-7, "spread": 10, "slope_V": 0.12, "reference": "equilibrium", "sources": ["practice"]}]}])x");
+    const auto catalogue = readCatalogue(files);
+    ASSERT_TRUE(catalogue) << catalogue.error().field << ": " << catalogue.error().found;
+    Json json = Json::parse(test::lemon());
+    json["electrolyte"] = {{"water_mL", 100}, {"solutes", Json::array({{{"substance", "NaCl"}, {"mol_per_L", 0.6}}})}};
+    const auto zinc = cell::resolve(*catalogue, test::design(json.dump()));
+    json["negative"]["material"] = "magnesium";
+    const auto magnesium = cell::resolve(*catalogue, test::design(json.dump()));
+    ASSERT_TRUE(zinc && magnesium);
+    const cell::Evaluation withZinc = cell::evaluate(*catalogue, *zinc);
+    const cell::Evaluation withMagnesium = cell::evaluate(*catalogue, *magnesium);
+    EXPECT_GT(withMagnesium.openCircuitVolts, withZinc.openCircuitVolts + 0.4);
+    EXPECT_EQ(catalogue->reactions[withMagnesium.sides[0].couple.reaction].id, "mg2-mg");
+    // Where its two branches cross: 2E = E°(metal) + E(hydrogen) + 0.12 log(i_H / (1-f) i_M), by hand -1.265 V.
+    EXPECT_NEAR(withMagnesium.sides[0].restVolts, -1.265, 0.01);
+}
+
+}  // namespace
+}  // namespace anodex::formats

@@ -1,0 +1,173 @@
+#include "core/bench/RunAnalysis.h"
+#include "formats/RunCsv.h"
+#include "tests/support/Samples.h"
+
+#include <cmath>
+#include <fmt/format.h>
+#include <gtest/gtest.h>
+
+namespace anodex::formats {
+namespace {
+
+CsvRun readAll(const std::string& text) {
+    const auto preview = previewCsv(text);
+    if (!preview) {
+        ADD_FAILURE() << "no preview of: " << text.substr(0, 60);
+        return {};
+    }
+    auto run = readCsv(text, preview->mapping);
+    if (!run) {
+        ADD_FAILURE() << "not read: " << text.substr(0, 60);
+        return {};
+    }
+    return std::move(*run);
+}
+
+struct Layout {
+    const char* name;
+    const char* text;
+};
+
+class RunCsvReads : public testing::TestWithParam<Layout> {};
+
+// Each holds 0 s, 60 s and 120 s; 1.5, 1.4 and 1.25 V; 0, 0.02 and 0.02 A on discharge.
+TEST_P(RunCsvReads, TheSameRunFromEveryLayout) {
+    const CsvRun run = readAll(GetParam().text);
+    ASSERT_EQ(run.samples.size(), 3U) << GetParam().name;
+    EXPECT_NEAR(run.samples.seconds[1], 60.0, 1e-6) << GetParam().name;
+    EXPECT_NEAR(run.samples.seconds[2], 120.0, 1e-6) << GetParam().name;
+    EXPECT_NEAR(run.samples.volts[0], 1.5, 1e-9) << GetParam().name;
+    EXPECT_NEAR(run.samples.volts[2], 1.25, 1e-9) << GetParam().name;
+    EXPECT_NEAR(run.samples.amps[0], 0.0, 1e-12) << GetParam().name;
+    EXPECT_NEAR(run.samples.amps[2], 0.02, 1e-12) << GetParam().name;
+}
+
+INSTANTIATE_TEST_SUITE_P(
+    Layouts, RunCsvReads,
+    testing::Values(
+        Layout{"plain", "time (s),voltage (V),current (A)\n0,1.5,0\n60,1.4,0.02\n120,1.25,0.02\n"},
+        Layout{"no header", "0,1.5,0\n60,1.4,0.02\n120,1.25,0.02\n"},
+        Layout{"semicolons and decimal commas", "Zeit / s;Spannung / V;Strom / mA\n0;1,5;0\n60;1,4;20\n120;1,25;20\n"},
+        Layout{"three header lines", "logger 3\nallotment shed\nt [min];U [mV];I [mA]\n0;1500;0\n1;1400;20\n2;1250;20\n"},
+        Layout{"tabs", "elapsed_s\tvolts\tamps\n0\t1.5\t0\n60\t1.4\t0.02\n120\t1.25\t0.02\n"},
+        Layout{"windows line ends", "time,voltage,current\r\n0,1.5,0\r\n60,1.4,0.02\r\n120,1.25,0.02\r\n"},
+        Layout{"no line end at the end", "time,voltage,current\n0,1.5,0\n60,1.4,0.02\n120,1.25,0.02"},
+        Layout{"byte order mark", "\xEF\xBB\xBFtime,voltage,current\n0,1.5,0\n60,1.4,0.02\n120,1.25,0.02\n"},
+        Layout{"battery data format", "Test Time / s,Voltage / V,Current / A\n0,1.5,0\n60,1.4,-0.02\n120,1.25,-0.02\n"},
+        Layout{"positive on charge", "time,voltage,current\n0,1.5,0\n60,1.4,-0.02\n120,1.25,-0.02\n"},
+        Layout{"calendar time", "date,V,A\n2026-03-01 12:00:00,1.5,0\n2026-03-01 12:01:00,1.4,0.02\n2026-03-01 12:02:00,1.25,0.02\n"},
+        Layout{"day first", "date;V;A\n01.03.2026 12:00:00;1,5;0\n01.03.2026 12:01:00;1,4;0,02\n01.03.2026 12:02:00;1,25;0,02\n"},
+        Layout{"other columns between", "no,time (s),note,voltage (V),temp,current (A)\n1,0,a,1.5,20,0\n2,60,b,1.4,20,0.02\n3,120,c,1.25,20,0.02\n"},
+        Layout{"quoted", "\"time\",\"voltage\",\"current\"\n\"0\",\"1.5\",\"0\"\n\"60\",\"1.4\",\"0.02\"\n\"120\",\"1.25\",\"0.02\"\n"},
+        Layout{"typographic minus", "Test Time / s,Voltage / V,Current / A\n0,1.5,0\n60,1.4,\u22120.02\n120,1.25,\u22120.02\n"}));
+
+TEST(RunCsv, ReadsVoltageAloneAsARest) {
+    const CsvRun run = readAll("time,voltage\n0,1.05\n10,1.04\n20,1.04\n");
+    EXPECT_EQ(run.samples.amps, (std::vector<double>{0, 0, 0}));
+}
+
+TEST(RunCsv, SkipsUnreadableRowsAndCountsThem) {
+    const CsvRun run = readAll("time,voltage,current\n0,1.5,0\n60,--,0.02\n120,1.25,0.02\n180,1.2,0.02\n");
+    EXPECT_EQ(run.samples.size(), 3U);
+    EXPECT_EQ(run.rowsSkipped, 1U);
+    EXPECT_EQ(run.firstSkippedLine, 3U);
+}
+
+TEST(RunCsv, TheSameHeaderHasTheSameSignature) {
+    const auto one = previewCsv("a\nb\ntime;volt\n0;1,5\n1;1,4\n");
+    const auto two = previewCsv("a\nb\ntime;volt\n0;0,7\n5;0,6\n9;0,5\n");
+    const auto other = previewCsv("a\nb\ntime;amp\n0;0,7\n5;0,6\n");
+    ASSERT_TRUE(one && two && other);
+    EXPECT_EQ(one->signature, two->signature);
+    EXPECT_NE(one->signature, other->signature);
+}
+
+TEST(RunCsv, MappingsSurviveAsText) {
+    const auto preview = previewCsv("t [min];U [mV];I [mA]\n0;1500;0\n1;1400;20\n");
+    ASSERT_TRUE(preview);
+    const auto again = mappingFromText(mappingToText(preview->mapping));
+    ASSERT_TRUE(again);
+    EXPECT_EQ(*again, preview->mapping);
+    EXPECT_FALSE(mappingFromText("not json"));
+    EXPECT_FALSE(mappingFromText("{}"));
+}
+
+TEST(RunCsv, WritesWhatItReads) {
+    const record::RunSamples samples = test::straightDischarge(0.02, 600.0, 11);
+    const CsvRun run = readAll(writeRunCsv(samples));
+    EXPECT_EQ(run.samples, samples);
+}
+
+TEST(RunCsv, SaysWhatIsWrong) {
+    using Code = CsvError::Code;
+    const auto codeOf = [](const std::string& text) {
+        const auto preview = previewCsv(text);
+        if (!preview) {
+            return preview.error().code;
+        }
+        const auto run = readCsv(text, preview->mapping);
+        return run ? Code::Cancelled : run.error().code;
+    };
+    EXPECT_EQ(codeOf(""), Code::Empty);
+    EXPECT_EQ(codeOf("\n\n  \n"), Code::Empty);
+    EXPECT_EQ(codeOf(std::string("ab\0cd", 5)), Code::Binary);
+    EXPECT_EQ(codeOf("just some words\nand more words\n"), Code::NoColumns);
+    EXPECT_EQ(codeOf("time,voltage\n0,1.5\n"), Code::TooFewRows);
+    EXPECT_EQ(codeOf("time,voltage\n0,1.5\n5,1.4\n3,1.3\n"), Code::TimeGoesBack);
+    EXPECT_EQ(codeOf("volt,amp\n1.5,0\n1.4,0.1\n"), Code::NoTime);
+    EXPECT_EQ(codeOf("time,amp\n0,0\n1,0.1\n"), Code::NoVoltage);
+}
+
+TEST(RunCsv, TellsTheLineWhereTimeGoesBack) {
+    const std::string text = "time,voltage\n0,1.5\n5,1.4\n3,1.3\n";
+    const auto run = readCsv(text, previewCsv(text)->mapping);
+    ASSERT_FALSE(run);
+    EXPECT_EQ(run.error().line, 4U);
+}
+
+TEST(RunCsv, CanBeStopped) {
+    std::string text = "time,voltage\n";
+    for (int i = 0; i < 20000; ++i) {
+        text += fmt::format("{},1.0\n", i);
+    }
+    std::stop_source source;
+    source.request_stop();
+    const auto run = readCsv(text, previewCsv(text)->mapping, {}, source.get_token());
+    ASSERT_FALSE(run);
+    EXPECT_EQ(run.error().code, CsvError::Code::Cancelled);
+}
+
+TEST(RunCsv, AHundredThousandRowsGiveTheClosedFormIntegral) {
+    // I(t) = 0.05 exp(-t/20000): the charge is 0.05·20000·(1 - exp(-T/20000)).
+    std::string text = "shed logger\nchannel 2\nZeit [s];Spannung [V];Strom [mA]\n";
+    for (int i = 0; i < 100000; ++i) {
+        std::string row = fmt::format("{};{:.6f};{:.9f}\n", i, 1.2 - 1e-6 * i, 50.0 * std::exp(-i / 20000.0));
+        std::replace(row.begin(), row.end(), '.', ',');
+        text += row;
+    }
+    const CsvRun run = readAll(text);
+    ASSERT_EQ(run.samples.size(), 100000U);
+    const auto analysis = bench::analyseRun(run.samples);
+    ASSERT_TRUE(analysis);
+    const double exact = 0.05 * 20000.0 * (1.0 - std::exp(-99999.0 / 20000.0));
+    EXPECT_NEAR(analysis->dischargeCoulombs / exact, 1.0, 1e-4);
+}
+
+TEST(RunCsv, NoBytesMakeItCrash) {
+    // Seeded bytes of every kind; only an answer or an error may come back.
+    std::uint64_t state = 42;
+    for (int round = 0; round < 400; ++round) {
+        std::string text;
+        const char* alphabet = "0123456789.,;\t\n\r\"-+eE:/ Vtms\x80\xff";
+        for (int i = 0; i < 200; ++i) {
+            state = state * 6364136223846793005ULL + 1442695040888963407ULL;
+            text += alphabet[(state >> 33U) % 29U];
+        }
+        if (const auto preview = previewCsv(text)) {
+            (void)readCsv(text, preview->mapping);
+        }
+    }
+}
+
+}  // namespace
+}  // namespace anodex::formats

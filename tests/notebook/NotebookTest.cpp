@@ -1,0 +1,349 @@
+#include "notebook/Notebook.h"
+#include "tests/support/Samples.h"
+
+#include <SQLiteCpp/SQLiteCpp.h>
+#include <filesystem>
+#include <functional>
+#include <memory>
+#include <gtest/gtest.h>
+#include <sys/stat.h>
+
+namespace anodex::notebook {
+namespace {
+
+using Code = NotebookError::Code;
+
+struct Book {
+    explicit Book(OpenMode mode = OpenMode::Create) : path(folder.path("cells.anodex").string()), book(open(mode)) {}
+
+    Notebook open(OpenMode mode) const {
+        auto opened = Notebook::open(path, mode, "test");
+        EXPECT_TRUE(opened) << (opened ? "" : opened.error().detail);
+        return std::move(*opened);
+    }
+    void reopen() {
+        auto closed = std::make_unique<Notebook>(std::move(book));
+        closed.reset();
+        book = open(OpenMode::Write);
+    }
+    std::string dump() const { return *book.dump(); }
+
+    test::TemporaryFolder folder;
+    std::string path;
+    Notebook book;
+};
+
+record::Project project(const std::string& id = "p1") { return {id, "Shed", 1000}; }
+
+record::Revision revision(const std::string& id, const std::string& parent = {}) {
+    return {id, "p1", parent, "Jar " + id, test::design(test::beakers()), 2000, false};
+}
+
+record::Build build(const std::string& id) {
+    record::Build made;
+    made.id = id;
+    made.revision = "r1";
+    made.name = "build " + id;
+    made.built = 3000;
+    made.asBuilt = test::design(test::beakers());
+    made.expectation.modelVersion = "1";
+    made.expectation.openCircuitVolts = {1.1, {1.08, 1.12}};
+    return made;
+}
+
+record::Reading reading(const std::string& id, double value) {
+    record::Reading made;
+    made.id = id;
+    made.build = "b1";
+    made.value = value;
+    made.when = 4000;
+    made.note = "clear";
+    made.loadOhm = 10.0;
+    return made;
+}
+
+void fill(Notebook& book) {
+    ASSERT_TRUE(book.commit("new design", 1, {project(), revision("r1")}));
+    ASSERT_TRUE(book.commit("build", 2, {build("b1")}));
+    ASSERT_TRUE(book.commit("reading", 3, {reading("m1", 1.09)}));
+    ASSERT_TRUE(book.commit("event", 4, {record::Event{"e1", "b1", 5000, "stirred", true}}));
+    record::RunHeader run;
+    run.id = "n1";
+    run.build = "b1";
+    run.name = "overnight";
+    ASSERT_TRUE(book.importRun("run", 5, run, test::straightDischarge(0.1, 3600.0, 10000)));
+}
+
+TEST(Notebook, GivesBackWhatWasWritten) {
+    Book b;
+    fill(b.book);
+    EXPECT_EQ(*b.book.projects(), std::vector<record::Project>{project()});
+    EXPECT_EQ(b.book.revisions()->front().design, revision("r1").design);
+    EXPECT_EQ(b.book.builds()->front(), build("b1"));
+    EXPECT_EQ(b.book.readings("b1")->front(), reading("m1", 1.09));
+    EXPECT_EQ(b.book.events("b1")->front().text, "stirred");
+    EXPECT_EQ(b.book.runs("b1")->front().samples, 10000);
+    EXPECT_EQ(*b.book.samples("n1"), test::straightDischarge(0.1, 3600.0, 10000));
+}
+
+TEST(Notebook, GivesItBackAfterReopening) {
+    Book b;
+    fill(b.book);
+    const std::string before = b.dump();
+    b.reopen();
+    EXPECT_EQ(b.dump(), before);
+    EXPECT_EQ(*b.book.samples("n1"), test::straightDischarge(0.1, 3600.0, 10000));
+}
+
+TEST(Notebook, IsOneFileWhenClosed) {
+    Book b;
+    fill(b.book);
+    { const Notebook closed = std::move(b.book); }
+    int files = 0;
+    for (const auto& entry : std::filesystem::directory_iterator(b.folder.path())) {
+        ++files;
+        EXPECT_EQ(entry.path().filename(), "cells.anodex");
+    }
+    EXPECT_EQ(files, 1);
+    b.book = b.open(OpenMode::Write);
+}
+
+/// Every mutating command there is, one after the other.
+struct Command {
+    const char* name;
+    std::function<Answer<void>(Notebook&)> run;
+};
+
+std::vector<Command> commands() {
+    record::RunHeader run;
+    run.id = "n2";
+    run.build = "b1";
+    run.name = "second";
+    record::Revision changed = revision("r1");
+    changed.design.gapMetres = 0.02;
+    record::Revision aside = revision("r1");
+    aside.setAside = true;
+    record::Build buildAside = build("b1");
+    buildAside.setAside = true;
+    record::Reading struck = reading("m1", 1.09);
+    struck.struckOut = true;
+    record::Revision renamed = revision("r1");
+    renamed.name = "Better jar";
+    return {{"edit", [=](Notebook& n) { return n.commit("edit", 9, {changed}); }},
+            {"branch", [=](Notebook& n) { return n.commit("branch", 9, {revision("r2", "r1")}); }},
+            {"rename", [=](Notebook& n) { return n.commit("rename", 9, {renamed}); }},
+            {"revision aside", [=](Notebook& n) { return n.commit("aside", 9, {aside}); }},
+            {"build aside", [=](Notebook& n) { return n.commit("aside", 9, {buildAside}); }},
+            {"second build", [=](Notebook& n) { return n.commit("build", 9, {build("b2")}); }},
+            {"second reading", [=](Notebook& n) { return n.commit("reading", 9, {reading("m2", 0.5)}); }},
+            {"correct a reading", [=](Notebook& n) { return n.commit("correct", 9, {reading("m1", 0.9)}); }},
+            {"strike out", [=](Notebook& n) { return n.commit("strike", 9, {struck}); }},
+            {"event", [=](Notebook& n) { return n.commit("event", 9, {record::Event{"e2", "b1", 1, "topped up", true}}); }},
+            {"two at once", [=](Notebook& n) { return n.commit("both", 9, {changed, reading("m3", 1.0)}); }},
+            {"import", [=](Notebook& n) { return n.importRun("import", 9, run, test::straightDischarge(0.2, 100.0, 500)); }}};
+}
+
+TEST(Notebook, EveryCommandUndoesRedoesAndReopensEqually) {
+    for (const Command& command : commands()) {
+        Book b;
+        fill(b.book);
+        const std::string before = b.dump();
+        ASSERT_TRUE(command.run(b.book)) << command.name;
+        const std::string after = b.dump();
+        EXPECT_NE(after, before) << command.name;
+        EXPECT_FALSE(b.book.undo()->empty()) << command.name;
+        if (std::string(command.name) != "import") {
+            EXPECT_EQ(b.dump(), before) << command.name;
+        } else {
+            // The samples stay; undoing an import sets the run aside.
+            EXPECT_TRUE(b.book.runs("b1")->back().setAside);
+        }
+        b.reopen();
+        EXPECT_FALSE(b.book.redo()->empty()) << command.name;
+        EXPECT_EQ(b.dump(), after) << command.name;
+        b.reopen();
+        EXPECT_EQ(b.dump(), after) << command.name;
+    }
+}
+
+TEST(Notebook, UndoesEverythingBackToNothingAndForwardAgain) {
+    Book b;
+    fill(b.book);
+    const std::string full = b.dump();
+    int steps = 0;
+    for (auto undone = b.book.undo(); undone && !undone->empty(); undone = b.book.undo()) {
+        ++steps;
+    }
+    EXPECT_EQ(steps, 5);
+    EXPECT_EQ(b.book.projects()->size(), 0U);
+    for (auto redone = b.book.redo(); redone && !redone->empty(); redone = b.book.redo()) {
+    }
+    EXPECT_EQ(b.dump(), full);
+}
+
+TEST(Notebook, ANewCommandForgetsWhatWasUndone) {
+    Book b;
+    fill(b.book);
+    ASSERT_FALSE(b.book.undo()->empty());
+    ASSERT_TRUE(b.book.commit("other", 9, {reading("m9", 0.1)}));
+    EXPECT_TRUE(b.book.redo()->empty());
+    EXPECT_EQ(b.book.history()->back().sentence, "other");
+}
+
+TEST(Notebook, KeepsFiveHundredSteps) {
+    Book b;
+    ASSERT_TRUE(b.book.commit("start", 0, {project()}));
+    for (int i = 0; i < 520; ++i) {
+        record::Project next = project();
+        next.name = "name " + std::to_string(i);
+        ASSERT_TRUE(b.book.commit("rename", i, {next}));
+    }
+    EXPECT_EQ(b.book.history()->size(), 500U);
+}
+
+TEST(Notebook, AFailedCommandLeavesNothingBehind) {
+    Book b;
+    fill(b.book);
+    const std::string before = b.dump();
+    record::Reading orphan = reading("m5", 1.0);
+    orphan.build = "no such build";
+    EXPECT_FALSE(b.book.commit("orphan", 9, {reading("m6", 1.0), orphan}));
+    EXPECT_EQ(b.dump(), before);
+    EXPECT_EQ(b.book.history()->back().sentence, "run");
+}
+
+TEST(Notebook, AStoppedImportLeavesNothingBehind) {
+    Book b;
+    fill(b.book);
+    const std::string before = b.dump();
+    std::stop_source source;
+    record::RunHeader run;
+    run.id = "n7";
+    run.build = "b1";
+    const auto halfway = [&](double share) {
+        if (share > 0.5) {
+            source.request_stop();
+        }
+    };
+    EXPECT_FALSE(b.book.importRun("import", 9, run, test::straightDischarge(0.1, 100.0, 50000), halfway, source.get_token()));
+    EXPECT_EQ(b.dump(), before);
+    EXPECT_TRUE(b.book.check()->empty());
+    EXPECT_EQ(b.book.samples("n7")->size(), 0U);
+}
+
+TEST(Notebook, OutlinesARunWithoutReadingIt) {
+    Book b;
+    fill(b.book);
+    const auto outline = *b.book.outline("n1", RunColumn::Volts);
+    ASSERT_EQ(outline.size(), 6U);  // three chunks of 4,096
+    double high = 0.0;
+    double low = 9.0;
+    for (const auto& point : outline) {
+        high = std::max(high, point.value);
+        low = std::min(low, point.value);
+    }
+    EXPECT_DOUBLE_EQ(high, 1.5);
+    EXPECT_DOUBLE_EQ(low, 1.0);
+}
+
+TEST(Notebook, RemembersViewsAndMappingsOutsideTheHistory) {
+    Book b;
+    fill(b.book);
+    const std::size_t steps = b.book.history()->size();
+    ASSERT_TRUE(b.book.remember("station", "bench"));
+    ASSERT_TRUE(b.book.rememberMapping("sig", "text"));
+    b.reopen();
+    EXPECT_EQ(*b.book.remembered("station"), "bench");
+    EXPECT_EQ(*b.book.rememberedMapping("sig"), "text");
+    EXPECT_EQ(*b.book.rememberedMapping("other"), "");
+    EXPECT_EQ(b.book.history()->size(), steps);
+}
+
+TEST(Notebook, CannotBeOpenedTwiceForWriting) {
+    Book b;
+    const auto second = Notebook::open(b.path, OpenMode::Write, "second");
+    ASSERT_FALSE(second);
+    EXPECT_EQ(second.error().code, Code::LockedElsewhere);
+    EXPECT_EQ(second.error().detail, "test");
+    EXPECT_TRUE(Notebook::open(b.path, OpenMode::Read));
+}
+
+TEST(Notebook, RefusesWhatIsNoNotebook) {
+    const test::TemporaryFolder folder;
+    const auto codeOf = [&](const std::string& name) {
+        const auto opened = Notebook::open(folder.path(name).string(), OpenMode::Write);
+        return opened ? Code::Failed : opened.error().code;
+    };
+    EXPECT_EQ(codeOf("absent.anodex"), Code::CannotOpen);
+    test::writeText(folder.path("empty.anodex"), "");
+    EXPECT_EQ(codeOf("empty.anodex"), Code::CannotOpen);
+    test::writeText(folder.path("text.anodex"), std::string(5000, 'x'));
+    EXPECT_EQ(codeOf("text.anodex"), Code::NotANotebook);
+    {
+        SQLite::Database other(folder.path("other.anodex").string(), SQLite::OPEN_READWRITE | SQLite::OPEN_CREATE);
+        other.exec("CREATE TABLE t (x)");
+    }
+    EXPECT_EQ(codeOf("other.anodex"), Code::NotANotebook);
+}
+
+TEST(Notebook, RefusesNewerAndDamagedFiles) {
+    Book b;
+    fill(b.book);
+    { const Notebook closed = std::move(b.book); }
+    const std::string sound = test::readText(b.path);
+    {
+        SQLite::Database database(b.path, SQLite::OPEN_READWRITE);
+        database.exec("PRAGMA user_version = 99");
+    }
+    EXPECT_EQ(Notebook::open(b.path, OpenMode::Read).error().code, Code::Newer);
+    std::string broken = sound;
+    for (std::size_t i = 4096; i < 4096 + 3000; ++i) {
+        broken[i] = static_cast<char>(i * 31U);
+    }
+    test::writeText(b.path, broken);
+    const auto damaged = Notebook::open(b.path, OpenMode::Read);
+    ASSERT_FALSE(damaged);
+    EXPECT_EQ(damaged.error().code, Code::Damaged);
+    test::writeText(b.path, sound.substr(0, sound.size() / 2));
+    EXPECT_FALSE(Notebook::open(b.path, OpenMode::Read));
+    test::writeText(b.path, sound);
+    b.book = b.open(OpenMode::Write);
+    EXPECT_TRUE(b.book.check()->empty());
+}
+
+TEST(Notebook, FindsMissingSamplesWhenChecked) {
+    Book b;
+    fill(b.book);
+    { const Notebook closed = std::move(b.book); }
+    {
+        SQLite::Database database(b.path, SQLite::OPEN_READWRITE);
+        database.exec("DELETE FROM run_chunk WHERE chunk = 1");
+    }
+    b.book = b.open(OpenMode::Write);
+    const auto faults = *b.book.check();
+    ASSERT_EQ(faults.size(), 1U);
+    EXPECT_NE(faults[0].find("overnight"), std::string::npos);
+}
+
+TEST(Notebook, ReadsWhereItMayNotWrite) {
+    Book b;
+    fill(b.book);
+    { const Notebook closed = std::move(b.book); }
+    auto reader = Notebook::open(b.path, OpenMode::Read);
+    ASSERT_TRUE(reader);
+    EXPECT_TRUE(reader->readOnly());
+    EXPECT_EQ(reader->commit("no", 1, {project("p2")}).error().code, Code::ReadOnly);
+    EXPECT_EQ(reader->builds()->size(), 1U);
+    EXPECT_FALSE(std::filesystem::exists(b.path + "-wal"));
+    b.book = b.open(OpenMode::Write);
+}
+
+TEST(Notebook, IdsAreUuidsAndDiffer) {
+    const record::Id one = newId();
+    EXPECT_EQ(one.size(), 36U);
+    EXPECT_EQ(one[14], '4');
+    EXPECT_NE(one, newId());
+}
+
+}  // namespace
+}  // namespace anodex::notebook

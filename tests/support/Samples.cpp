@@ -1,0 +1,146 @@
+#include "tests/support/Samples.h"
+
+#include "formats/CellFile.h"
+
+#include <cstdlib>
+#include <fstream>
+#include <gtest/gtest.h>
+#include <nlohmann/json.hpp>
+#include <sstream>
+
+namespace anodex::test {
+namespace {
+
+using Json = nlohmann::ordered_json;
+
+Json electrode(const std::string& material, double area) {
+    return {{"material", material}, {"wetted_area_cm2", area}};
+}
+
+}  // namespace
+
+const chemistry::Catalogue& catalogue() {
+    static const chemistry::Catalogue kCatalogue = [] {
+        auto read = formats::readCatalogue(formats::builtInCatalogueFiles());
+        if (!read) {
+            ADD_FAILURE() << read.error().field << ": " << read.error().found;
+            return chemistry::Catalogue{};
+        }
+        return std::move(*read);
+    }();
+    return kCatalogue;
+}
+
+cell::CellDesign design(const std::string& json) {
+    Json text = Json::parse(json);
+    text["format"] = "anodex-cell/1";
+    auto read = formats::readCellFile(text.dump());
+    if (!read) {
+        ADD_FAILURE() << read.error().field << ": " << read.error().found << "; " << read.error().expected;
+        return {};
+    }
+    return *read;
+}
+
+cell::Cell cellOf(const std::string& json) {
+    auto cell = cell::resolve(catalogue(), design(json));
+    if (!cell) {
+        ADD_FAILURE() << cell.error().field << ": " << cell.error().written;
+        return {};
+    }
+    return *cell;
+}
+
+cell::Evaluation evaluated(const std::string& json) { return cell::evaluate(catalogue(), cellOf(json)); }
+
+std::string beakers(double zincSide, double copperSide) {
+    Json json = {{"temperature_C", 25}, {"negative", electrode("zinc", 10)}, {"positive", electrode("copper", 10)}};
+    json["electrolyte"]["negative"] = {
+        {"water_g", 100}, {"solutes", Json::array({{{"substance", "ZnSO4"}, {"mol_per_kg", zincSide}}})}};
+    json["electrolyte"]["positive"] = {
+        {"water_g", 100}, {"solutes", Json::array({{{"substance", "CuSO4"}, {"mol_per_kg", copperSide}}})}};
+    json["separator"] = {{"material", "salt bridge"}};
+    return json.dump();
+}
+
+std::string leadAcid(double massPercent) {
+    Json json = {{"temperature_C", 25}, {"negative", electrode("lead", 50)}, {"positive", electrode("lead dioxide", 50)}};
+    json["electrolyte"] = {{"volume_mL", 200},
+                           {"solutes", Json::array({{{"substance", "H2SO4"}, {"mass_percent", massPercent}}})}};
+    return json.dump();
+}
+
+std::string lemon() {
+    Json json = {{"negative", electrode("zinc", 2)}, {"positive", electrode("copper", 2)}};
+    json["electrolyte"] = {{"ready", "lemon juice"}, {"volume_mL", 30}};
+    return json.dump();
+}
+
+namespace {
+
+std::string foil(const std::string& substance, double strength) {
+    Json json = {{"negative", electrode("aluminium", 20)}, {"positive", electrode("activated carbon", 20)}};
+    json["positive"]["air"] = "breathing";
+    json["electrolyte"] = {{"water_mL", 50},
+                           {"solutes", Json::array({{{"substance", substance}, {"mol_per_L", strength}}})}};
+    return json.dump();
+}
+
+}  // namespace
+
+std::string foilInSalt() { return foil("NaCl", 0.8); }
+std::string foilInAlkali() { return foil("NaOH", 2.0); }
+
+formats::CatalogueFiles withAdded(const std::string& file, const std::string& list, const std::string& entriesJson) {
+    return withAdded(formats::builtInCatalogueFiles(), file, list, entriesJson);
+}
+
+formats::CatalogueFiles withAdded(formats::CatalogueFiles files, const std::string& file, const std::string& list,
+                                  const std::string& entriesJson) {
+    Json json = Json::parse(files.at(file));
+    for (const Json& entry : Json::parse(entriesJson)) {
+        json[list].push_back(entry);
+    }
+    files[file] = json.dump();
+    return files;
+}
+
+std::string readText(const std::filesystem::path& path) {
+    std::ifstream file(path, std::ios::binary);
+    std::ostringstream text;
+    text << file.rdbuf();
+    return text.str();
+}
+
+void writeText(const std::filesystem::path& path, const std::string& text) {
+    std::ofstream file(path, std::ios::binary);
+    file << text;
+}
+
+std::filesystem::path sourceDir() { return ANODEX_SOURCE_DIR; }
+
+TemporaryFolder::TemporaryFolder() {
+    std::string pattern = (std::filesystem::temp_directory_path() / "anodex-test-XXXXXX").string();
+    if (mkdtemp(pattern.data()) == nullptr) {
+        ADD_FAILURE() << "no temporary folder";
+    }
+    m_path = pattern;
+}
+
+TemporaryFolder::~TemporaryFolder() {
+    std::error_code ignored;
+    std::filesystem::remove_all(m_path, ignored);
+}
+
+record::RunSamples straightDischarge(double amps, double seconds, std::size_t samples) {
+    record::RunSamples run;
+    for (std::size_t i = 0; i < samples; ++i) {
+        const double share = static_cast<double>(i) / static_cast<double>(samples - 1);
+        run.seconds.push_back(share * seconds);
+        run.volts.push_back(1.5 - 0.5 * share);
+        run.amps.push_back(amps);
+    }
+    return run;
+}
+
+}  // namespace anodex::test

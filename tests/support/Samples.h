@@ -1,0 +1,51 @@
+// tests/support/Samples.h - the shipped catalogue, cells to try, and folders to try them in.
+#pragma once
+#include "core/cell/Evaluation.h"
+#include "core/record/Record.h"
+#include "formats/CatalogueReader.h"
+#include <filesystem>
+#include <string>
+
+namespace anodex::test {
+
+/// The shipped catalogue, read once.
+const chemistry::Catalogue& catalogue();
+
+/// A cell from JSON text without "format"; fails the test when it does not read.
+cell::CellDesign design(const std::string& json);
+cell::Cell cellOf(const std::string& json);
+cell::Evaluation evaluated(const std::string& json);
+
+/// The five kinds of cell the first slice promises, as JSON without "format".
+std::string beakers(double zincSide = 1.0, double copperSide = 1.0);
+std::string leadAcid(double massPercent);
+std::string lemon();
+std::string foilInSalt();
+std::string foilInAlkali();
+
+/// The catalogue with more entries added to one of its files, as a user would add data.
+formats::CatalogueFiles withAdded(const std::string& file, const std::string& list, const std::string& entriesJson);
+formats::CatalogueFiles withAdded(formats::CatalogueFiles files, const std::string& file, const std::string& list,
+                                  const std::string& entriesJson);
+
+std::string readText(const std::filesystem::path& path);
+void writeText(const std::filesystem::path& path, const std::string& text);
+std::filesystem::path sourceDir();
+
+/// A folder of its own for one test, gone at its end.
+class TemporaryFolder {
+public:
+    TemporaryFolder();
+    ~TemporaryFolder();
+    TemporaryFolder(const TemporaryFolder&) = delete;
+    TemporaryFolder& operator=(const TemporaryFolder&) = delete;
+    [[nodiscard]] std::filesystem::path path(const std::string& name = {}) const { return m_path / name; }
+
+private:
+    std::filesystem::path m_path;
+};
+
+/// A discharge at a constant current from 1.5 V falling in a straight line, sampled evenly.
+record::RunSamples straightDischarge(double amps, double seconds, std::size_t samples);
+
+}  // namespace anodex::test

@@ -1,0 +1,153 @@
+#include "core/bench/RunAnalysis.h"
+#include "core/cell/Findings.h"
+#include "formats/CellFile.h"
+#include "tests/support/Samples.h"
+#include "wording/ChangeText.h"
+#include "wording/ErrorText.h"
+#include "wording/FindingText.h"
+#include "wording/JudgeText.h"
+#include "wording/PartText.h"
+
+#include <gtest/gtest.h>
+#include <set>
+
+namespace anodex::wording {
+namespace {
+
+std::string plain(std::string text) {
+    for (std::size_t at = text.find("\u00A0"); at != std::string::npos; at = text.find("\u00A0")) {
+        text.replace(at, 2, " ");
+    }
+    return text;
+}
+
+TEST(ChangeText, NamesWhatDiffers) {
+    const cell::CellDesign before = test::design(test::beakers());
+    cell::CellDesign after = before;
+    EXPECT_EQ(changeLine(before, after), "nothing changed");
+    after.gapMetres = 0.004;
+    EXPECT_EQ(plain(changeLine(before, after)), "gap 4 mm added");
+    cell::CellDesign wider = after;
+    wider.gapMetres = 0.012;
+    EXPECT_EQ(plain(changeLine(wider, after)), "gap 12 → 4 mm");
+    after = before;
+    after.negative.material = "aluminium";
+    EXPECT_EQ(changeLine(before, after), "negative zinc → aluminium");
+    after = before;
+    after.negative.wettedAreaM2 = 0.002;
+    EXPECT_EQ(plain(changeLine(before, after)), "negative area 10 → 20 cm²");
+    after = before;
+    after.liquid.solutes[0].amount.value = 2.0;
+    EXPECT_EQ(plain(changeLine(before, after)), "liquid negative ZnSO4 1 → 2 mol/kg");
+    after.liquid.solutes.clear();
+    EXPECT_EQ(plain(changeLine(before, after)), "liquid negative ZnSO4 1 mol/kg left out");
+}
+
+TEST(ChangeText, CountsSeveralChanges) {
+    const cell::CellDesign before = test::design(test::beakers());
+    cell::CellDesign after = before;
+    after.gapMetres = 0.004;
+    after.negative.wettedAreaM2 = 0.002;
+    after.positive.wettedAreaM2 = 0.002;
+    after.contactOhm = 0.01;
+    EXPECT_EQ(changesBetween(before, after).size(), 4U);
+    EXPECT_NE(changeLine(before, after).find("and 1 more"), std::string::npos);
+}
+
+TEST(ChangeText, SaysARename) {
+    const cell::CellDesign before = test::design(test::beakers());
+    cell::CellDesign after = before;
+    after.name = "Better";
+    EXPECT_EQ(changeLine(before, after), "renamed Better");
+}
+
+TEST(FindingText, EveryFindingHasACodeWordsAndARemedy) {
+    std::set<std::string> codes;
+    for (int i = 0; i <= static_cast<int>(cell::FindingCode::EstimatedConductivity); ++i) {
+        cell::Finding finding;
+        finding.code = static_cast<cell::FindingCode>(i);
+        finding.names = {"stuff"};
+        finding.value = 1e-6;
+        const FindingText text = findingText(finding);
+        EXPECT_FALSE(text.title.empty()) << i;
+        EXPECT_GT(text.text.size(), 20U) << i;
+        EXPECT_GT(text.remedy.size(), 10U) << i;
+        const std::string code = findingCode(finding.code);
+        EXPECT_TRUE(codes.insert(code).second) << code;
+        EXPECT_EQ(code.find_first_not_of("abcdefghijklmnopqrstuvwxyz-"), std::string::npos) << code;
+    }
+    EXPECT_TRUE(codes.contains("polarity-reversed"));
+}
+
+TEST(PartText, WritesEquationsAsInABook) {
+    EXPECT_EQ(prettyEquation("Zn2+ + 2 e- = Zn(s)"), "Zn²⁺ + 2 e⁻ ⇌ Zn");
+    EXPECT_EQ(prettyEquation("PbO2(s) + 4 H+ + SO4^2- + 2 e- = PbSO4(s) + 2 H2O(l)"), "PbO₂ + 4 H⁺ + SO₄²⁻ + 2 e⁻ ⇌ PbSO₄ + 2 H₂O");
+    EXPECT_EQ(prettyEquation("O2(g)"), "O₂(g)");
+    EXPECT_EQ(prettyEquation("Zn(OH)4^2-"), "Zn(OH)₄²⁻");
+}
+
+TEST(PartText, CallsReagentsByTheNameTheyWerePouredUnder) {
+    const cell::Cell cell = test::cellOf(test::beakers(1.0, 0.05));
+    const cell::Evaluation e = cell::evaluate(test::catalogue(), cell);
+    EXPECT_EQ(reagentName(test::catalogue(), cell, e.capacity.reagents.front()), "copper sulfate");
+    EXPECT_EQ(reagentName(test::catalogue(), cell, e.capacity.reagents.back()), "zinc");
+}
+
+TEST(ErrorText, IsOneLineWithPlaceAndRemedy) {
+    const std::string text = errorText(formats::FileError{formats::FileError::Code::OutOfRange, "gap_mm", "the number 0", "a number above 0"});
+    EXPECT_EQ(text, "gap_mm: the number 0; right would be a number above 0");
+    for (int i = 0; i <= static_cast<int>(formats::CsvError::Code::Cancelled); ++i) {
+        const std::string line = errorText(formats::CsvError{static_cast<formats::CsvError::Code>(i), 4, "x"});
+        EXPECT_GT(line.size(), 20U);
+        EXPECT_EQ(line.find('\n'), std::string::npos);
+    }
+    for (int i = 0; i <= static_cast<int>(notebook::NotebookError::Code::NotFound); ++i) {
+        EXPECT_GT(errorText(notebook::NotebookError{static_cast<notebook::NotebookError::Code>(i), "why"}).size(), 20U);
+    }
+    for (int i = 0; i <= static_cast<int>(bench::RunError::Code::NotFinite); ++i) {
+        EXPECT_GT(errorText(bench::RunError{static_cast<bench::RunError::Code>(i), 2}).size(), 20U);
+    }
+}
+
+record::Expectation expectation() {
+    record::Expectation e;
+    e.openCircuitVolts = {1.10, {1.07, 1.12}};
+    e.shortCircuitAmps = {0.10, {0.08, 0.13}};
+    e.capacityCoulombs = {3600.0, {3000.0, 4000.0}};
+    e.resistanceOhm = 5.0;
+    return e;
+}
+
+record::Reading volts(double value) {
+    record::Reading reading;
+    reading.value = value;
+    return reading;
+}
+
+TEST(JudgeText, SaysNormalInsideTheRange) {
+    EXPECT_EQ(plain(judgeSentence({expectation(), volts(1.09), {}, {}, ""})), "1.09 V where 1.10 V was expected: normal.");
+}
+
+TEST(JudgeText, SaysLowerAndHigherOutsideIt) {
+    EXPECT_NE(judgeSentence({expectation(), volts(0.9), {}, {}, ""}).find("lower than it should be"), std::string::npos);
+    EXPECT_NE(judgeSentence({expectation(), volts(1.3), {}, {}, ""}).find("higher than it should be"), std::string::npos);
+}
+
+TEST(JudgeText, TellsAnUnfinishedRunFromAnEmptyCell) {
+    const auto run = bench::analyseRun(test::straightDischarge(0.1, 3600.0, 61));
+    const std::string unfinished = judgeSentence({expectation(), {}, {}, *run, ""});
+    EXPECT_NE(unfinished.find("10 % of what it should hold, and was not empty yet"), std::string::npos) << unfinished;
+    EXPECT_NE(plain(unfinished).find("100 mAh"), std::string::npos);
+    bench::RunAnalysis down = *run;
+    down.ranDown = true;
+    EXPECT_NE(judgeSentence({expectation(), {}, {}, down, ""}).find("run down"), std::string::npos);
+    down.internalOhm = 20.0;
+    EXPECT_NE(plain(judgeSentence({expectation(), {}, {}, down, ""})).find("20.0 Ω where 5.00 Ω"), std::string::npos);
+}
+
+TEST(JudgeText, SaysWhatToDoWhenNothingIsMeasured) {
+    EXPECT_NE(judgeSentence({expectation(), {}, {}, {}, ""}).find("Nothing measured yet"), std::string::npos);
+}
+
+}  // namespace
+}  // namespace anodex::wording

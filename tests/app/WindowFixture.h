@@ -76,6 +76,11 @@ protected:
             QTest::keyClick(field, Qt::Key_Return);
         }
     }
+    /// Where keys go now.
+    QWidget* focused() {
+        QWidget* at = QApplication::focusWidget();
+        return at != nullptr ? at : m_window.get();
+    }
     QString message() { return m_window->strip()->text(); }
     double openCircuit() { return m_bench->outcome().evaluation->openCircuitVolts; }
 

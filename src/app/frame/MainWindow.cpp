@@ -88,6 +88,7 @@ MainWindow::MainWindow(Workbench& bench, Theme& theme, QWidget* parent)
     connect(&bench, &Workbench::designChanged, this, &MainWindow::refreshWire);
     connect(&bench, &Workbench::contentChanged, this, &MainWindow::refreshTitle);
     addShortcuts();
+    qApp->installEventFilter(this);
     showStation(QStringLiteral("notebook"));
     refreshTitle();
     resize(1280, 800);
@@ -110,7 +111,8 @@ void MainWindow::addShortcuts() {
         add(QKeySequence(Qt::ALT | static_cast<Qt::Key>(Qt::Key_0 + row.number)), [this, id = QString::fromLatin1(row.id)] { showStation(id); });
     }
     add(QKeySequence::Undo, [this] { m_bench.undo(); });
-    add(QKeySequence::Redo, [this] { m_bench.redo(); });
+    add(QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_Z), [this] { m_bench.redo(); });
+    add(QKeySequence(Qt::CTRL | Qt::Key_Y), [this] { m_bench.redo(); });
     add(QKeySequence(Qt::CTRL | Qt::Key_B), [this] { m_bench.writeDownBuild(); });
     add(QKeySequence(Qt::CTRL | Qt::Key_D), [this] { m_bench.branchDesign(); });
     add(QKeySequence(Qt::CTRL | Qt::Key_I), [this] {
@@ -300,6 +302,23 @@ void MainWindow::keepDemo() {
         return;
     }
     m_bench.openNotebook(path, false);
+}
+
+bool MainWindow::eventFilter(QObject* watched, QEvent* event) {
+    // A field with nothing of its own to undo leaves the keys to the notebook.
+    if (event->type() == QEvent::ShortcutOverride) {
+        const auto* field = qobject_cast<QLineEdit*>(watched);
+        const auto* keys = static_cast<QKeyEvent*>(event);
+        const bool control = keys->modifiers().testFlag(Qt::ControlModifier);
+        const bool shift = keys->modifiers().testFlag(Qt::ShiftModifier);
+        const bool undo = control && !shift && keys->key() == Qt::Key_Z;
+        const bool redo = control && ((shift && keys->key() == Qt::Key_Z) || keys->key() == Qt::Key_Y);
+        if (field != nullptr && ((undo && !field->isUndoAvailable()) || (redo && !field->isRedoAvailable()))) {
+            event->ignore();
+            return true;
+        }
+    }
+    return QMainWindow::eventFilter(watched, event);
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {

@@ -193,6 +193,7 @@ private:
             break;
         case ResistancePart::Bridge:
             result.symbol = "R_bridge";
+            result.formula = "of the bridge as a whole";
             result.sources = m_catalogue.separators[m_cell.barrier->separator].sources;
             break;
         case ResistancePart::NegativeBody:
@@ -209,12 +210,15 @@ private:
         case ResistancePart::NegativeCollector:
         case ResistancePart::PositiveCollector:
             result.symbol = "R_collector";
+            result.sources = {"as given in the design"};
             break;
         case ResistancePart::Contacts:
             result.symbol = "R_contacts";
+            result.sources = {"as given in the design, or 30 mΩ for both contacts and leads (common practice, no source)"};
             break;
         case ResistancePart::Measured:
             result.symbol = "R (measured)";
+            result.sources = {"measured on the cell"};
             break;
         }
         return result;

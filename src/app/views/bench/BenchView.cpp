@@ -220,7 +220,7 @@ void BenchView::enter() {
     }
     m_typed << text;
     m_recalled = static_cast<int>(m_typed.size());
-    m_entry->clear();
+    m_entry->setText(QString());  // unlike clear(), leaves nothing to undo in the field
     if (entry.kind == wording::Entry::Kind::Reading) {
         m_bench.addReading(entry.reading);
     } else {

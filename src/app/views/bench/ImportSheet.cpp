@@ -15,13 +15,28 @@
 #include <QProgressBar>
 #include <QPushButton>
 #include <QTableWidget>
-#include <QTimer>
 #include <QVBoxLayout>
 
 namespace anodex::app {
 namespace {
 
 QString q(const std::string& text) { return QString::fromStdString(text); }
+
+struct RoleChoice {
+    const char* text;
+    formats::ColumnRole role;
+    double toSi;
+};
+constexpr RoleChoice kRoleChoices[] = {{QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "leave out"), formats::ColumnRole::Ignored, 1.0},
+                                       {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "time, s"), formats::ColumnRole::Time, 1.0},
+                                       {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "time, ms"), formats::ColumnRole::Time, 1e-3},
+                                       {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "time, min"), formats::ColumnRole::Time, 60.0},
+                                       {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "time, h"), formats::ColumnRole::Time, 3600.0},
+                                       {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "voltage, V"), formats::ColumnRole::Voltage, 1.0},
+                                       {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "voltage, mV"), formats::ColumnRole::Voltage, 1e-3},
+                                       {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "current, A"), formats::ColumnRole::Current, 1.0},
+                                       {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "current, mA"), formats::ColumnRole::Current, 1e-3},
+                                       {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "current, µA"), formats::ColumnRole::Current, 1e-6}};
 
 }  // namespace
 
@@ -101,51 +116,42 @@ QComboBox* ImportSheet::roleBox(std::size_t column) {
     auto* box = new QComboBox(m_table);
     box->setObjectName(QStringLiteral("role:%1").arg(column));
     box->setAccessibleName(tr("What column %1 holds").arg(column + 1));
-    struct Choice {
-        QString text;
-        formats::ColumnRole role;
-        double toSi;
-    };
-    const std::vector<Choice> choices = {{tr("leave out"), formats::ColumnRole::Ignored, 1.0},
-                                         {tr("time, s"), formats::ColumnRole::Time, 1.0},
-                                         {tr("time, ms"), formats::ColumnRole::Time, 1e-3},
-                                         {tr("time, min"), formats::ColumnRole::Time, 60.0},
-                                         {tr("time, h"), formats::ColumnRole::Time, 3600.0},
-                                         {tr("voltage, V"), formats::ColumnRole::Voltage, 1.0},
-                                         {tr("voltage, mV"), formats::ColumnRole::Voltage, 1e-3},
-                                         {tr("current, A"), formats::ColumnRole::Current, 1.0},
-                                         {tr("current, mA"), formats::ColumnRole::Current, 1e-3},
-                                         {tr("current, µA"), formats::ColumnRole::Current, 1e-6}};
-    const formats::ColumnMapping& now = m_preview.mapping.columns[column];
-    for (const Choice& choice : choices) {
-        box->addItem(choice.text);
-        if (choice.role == now.role && (now.role == formats::ColumnRole::Ignored || choice.toSi == now.toSi)) {
-            box->setCurrentIndex(box->count() - 1);
-        }
+    for (const RoleChoice& choice : kRoleChoices) {
+        box->addItem(tr(choice.text));
     }
-    connect(box, &QComboBox::currentIndexChanged, this, [this, column, choices](int index) {
-        formats::ColumnMapping& mapping = m_preview.mapping.columns[column];
-        const Choice& chosen = choices[static_cast<std::size_t>(index)];
-        // A role stands on one column: giving it here takes it away elsewhere.
-        for (formats::ColumnMapping& other : m_preview.mapping.columns) {
-            if (&other != &mapping && other.role == chosen.role) {
-                other.role = formats::ColumnRole::Ignored;
-            }
-        }
-        mapping.isDateTime = mapping.isDateTime && chosen.role == formats::ColumnRole::Time;
-        mapping.role = chosen.role;
-        mapping.toSi = chosen.toSi;
-        mappingChanged();
-    });
+    connect(box, &QComboBox::currentIndexChanged, this, [this, column](int index) { giveRole(column, static_cast<std::size_t>(index)); });
     return box;
 }
 
-void ImportSheet::mappingChanged() {
+void ImportSheet::giveRole(std::size_t column, std::size_t choice) {
+    formats::ColumnMapping& mapping = m_preview.mapping.columns[column];
+    const RoleChoice& chosen = kRoleChoices[choice];
+    // A role stands on one column: giving it here takes it away elsewhere.
+    for (formats::ColumnMapping& other : m_preview.mapping.columns) {
+        if (&other != &mapping && other.role == chosen.role) {
+            other.role = formats::ColumnRole::Ignored;
+        }
+    }
+    mapping.isDateTime = mapping.isDateTime && chosen.role == formats::ColumnRole::Time;
+    mapping.role = chosen.role;
+    mapping.toSi = chosen.toSi;
     m_known = false;
-    QTimer::singleShot(0, this, [this] {
-        showRows();
-        showCurve();
-    });
+    showRoles();
+    showCurve();
+}
+
+void ImportSheet::showRoles() {
+    for (int c = 0; c < m_table->columnCount(); ++c) {
+        auto* box = qobject_cast<QComboBox*>(m_table->cellWidget(0, c));
+        const formats::ColumnMapping& mapping = m_preview.mapping.columns[static_cast<std::size_t>(c)];
+        const QSignalBlocker quiet(box);
+        for (std::size_t i = 0; i < std::size(kRoleChoices); ++i) {
+            const RoleChoice& choice = kRoleChoices[i];
+            if (choice.role == mapping.role && (mapping.role == formats::ColumnRole::Ignored || choice.toSi == mapping.toSi)) {
+                box->setCurrentIndex(static_cast<int>(i));
+            }
+        }
+    }
 }
 
 void ImportSheet::showRows() {
@@ -163,6 +169,7 @@ void ImportSheet::showRows() {
         }
         m_table->setColumnWidth(c, static_cast<int>(Theme::em(9.0)));
     }
+    showRoles();
     m_table->setRowHeight(0, static_cast<int>(Theme::em(2.2)));
 }
 

@@ -33,7 +33,8 @@ signals:
 private:
     void showRows();
     void showCurve();
-    void mappingChanged();
+    void showRoles();
+    void giveRole(std::size_t column, std::size_t choice);
     void add();
     void close();
     [[nodiscard]] QComboBox* roleBox(std::size_t column);

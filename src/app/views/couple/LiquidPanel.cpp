@@ -204,7 +204,7 @@ void LiquidPanel::pour() {
     } else {
         changed.solutes.push_back({poured.name, poured.amount});
     }
-    m_pour->clear();
+    m_pour->setText(QString());
     m_bench.edit(design);
 }
 

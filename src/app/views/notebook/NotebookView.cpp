@@ -6,7 +6,6 @@
 #include "formats/EmbeddedData.h"
 #include "wording/ErrorText.h"
 
-#include <QButtonGroup>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>
@@ -14,6 +13,7 @@
 #include <QScrollArea>
 #include <QStackedWidget>
 #include <QVBoxLayout>
+#include <memory>
 
 namespace anodex::app {
 
@@ -66,7 +66,8 @@ QWidget* NotebookView::makeHead() {
     auto* label = new QLabel(tr("Height shows"), head);
     label->setObjectName(QStringLiteral("faint"));
     layout->addWidget(label);
-    auto* group = new QButtonGroup(head);
+    // Not an exclusive group: Tab stops at each.
+    auto buttons = std::make_shared<std::vector<QPushButton*>>();
     const std::pair<QString, Figure> figures[] = {{tr("short circuit"), Figure::ShortCircuit},
                                                   {tr("open circuit"), Figure::OpenCircuit},
                                                   {tr("best power"), Figure::BestPower},
@@ -77,8 +78,13 @@ QWidget* NotebookView::makeHead() {
         button->setProperty("quiet", true);
         button->setObjectName(QStringLiteral("figure:") + title);
         button->setChecked(figure == Figure::ShortCircuit);
-        group->addButton(button);
-        connect(button, &QPushButton::clicked, this, [this, chosen = figure] { m_timeline->setFigure(chosen); });
+        buttons->push_back(button);
+        connect(button, &QPushButton::clicked, this, [this, chosen = figure, buttons, button] {
+            for (QPushButton* other : *buttons) {
+                other->setChecked(other == button);
+            }
+            m_timeline->setFigure(chosen);
+        });
         layout->addWidget(button);
     }
     auto* legend = new QLabel(tr("bar: expected range · line: expected · diamond: measured"), head);

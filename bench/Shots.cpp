@@ -1,6 +1,7 @@
 // bench/Shots.cpp - draws every main view of the real window from the demo data into a folder.
 //
-// Options after the folder: --dark, --scale S (font), --size WxH, --notebook FILE, --only STATION, --prefix TEXT.
+// Options after the folder: --dark, --scale S (font), --size WxH, --notebook FILE, --only STATION, --prefix
+// TEXT.
 #include "app/frame/MainWindow.h"
 #include "formats/CatalogueReader.h"
 
@@ -21,7 +22,7 @@ void settle(int milliseconds) {
     }
 }
 
-}  // namespace
+} // namespace
 
 int main(int argc, char** argv) {
     using namespace anodex;
@@ -64,7 +65,8 @@ int main(int argc, char** argv) {
     } else if (!parser.isSet("empty")) {
         window.openDemo();
     }
-    for (const QString& station : {QString("notebook"), QString("couple"), QString("cell"), QString("bench"), QString("judge")}) {
+    for (const QString& station :
+         {QString("notebook"), QString("couple"), QString("cell"), QString("bench"), QString("judge")}) {
         if (parser.isSet("only") && parser.value("only") != station) {
             continue;
         }

@@ -16,18 +16,19 @@ double loadAmps(const cell::Polarisation& curve, double loadOhm, double extraOhm
     options.highest = std::max(curve.openCircuitVolts(), 0.0) / (loadOhm + extraOhm) + 1e-9;
     options.step = options.highest;
     options.tolerance = 1e-9;
-    return base::rootOfRising([&](double amps) { return amps * (loadOhm + extraOhm) - curve.voltsAt(amps); }, 0.0,
-                              options);
+    return base::rootOfRising([&](double amps) { return amps * (loadOhm + extraOhm) - curve.voltsAt(amps); },
+                              0.0, options);
 }
 
-}  // namespace
+} // namespace
 
 record::RunSamples discharge(const chemistry::Catalogue& catalogue, const cell::CellDesign& design,
                              const DischargePlan& plan) {
     record::RunSamples samples;
     cell::Cell cell = *cell::resolve(catalogue, design);
     const cell::Evaluation start = cell::evaluate(catalogue, cell, {0});
-    // One mole of each poured salt's metal moves for every two faradays: the positive side loses, the negative gains.
+    // One mole of each poured salt's metal moves for every two faradays: the positive side loses, the
+    // negative gains.
     chemistry::Mixture positive = cell.solutions[1].mixture;
     chemistry::Mixture negative = cell.solutions[0].mixture;
     const double positiveStart = positive.portions.front().moles * (1.0 - plan.lostShare);
@@ -60,4 +61,4 @@ record::RunSamples discharge(const chemistry::Catalogue& catalogue, const cell::
     return samples;
 }
 
-}  // namespace anodex::demo
+} // namespace anodex::demo

@@ -12,12 +12,12 @@ struct DischargePlan {
     double cutoffVolts = 0.25;
     int samples = 900;
     double noiseVolts = 0.002;
-    double extraOhm = 0.0;    ///< A fault of the build: a bad contact.
-    double lostShare = 0.0;   ///< Share of the positive reagent lost before the run (layers mixed).
+    double extraOhm = 0.0;  ///< A fault of the build: a bad contact.
+    double lostShare = 0.0; ///< Share of the positive reagent lost before the run (layers mixed).
     std::uint64_t seed = 1;
 };
 
-[[nodiscard]] record::RunSamples discharge(const chemistry::Catalogue& catalogue, const cell::CellDesign& design,
-                                           const DischargePlan& plan);
+[[nodiscard]] record::RunSamples discharge(const chemistry::Catalogue& catalogue,
+                                           const cell::CellDesign& design, const DischargePlan& plan);
 
-}  // namespace anodex::demo
+} // namespace anodex::demo

@@ -1,4 +1,5 @@
-// demo/MakeDemo.cpp - writes the demo notebook: an allotment keeper's gravity jar in three revisions. All invented.
+// demo/MakeDemo.cpp - writes the demo notebook: an allotment keeper's gravity jar in three revisions. All
+// invented.
 //
 // Deterministic: fixed seed, fixed dates, ids made from names. Readings and runs come from the model itself.
 #include "core/base/Random.h"
@@ -21,7 +22,7 @@ using namespace anodex;
 
 constexpr record::Millis kHour = 3'600'000;
 constexpr record::Millis kDay = 24 * kHour;
-constexpr record::Millis kStart = 1'772'438'400'000;  // 2026-03-02 08:00 UTC
+constexpr record::Millis kStart = 1'772'438'400'000; // 2026-03-02 08:00 UTC
 
 [[noreturn]] void stop(const std::string& why) {
     std::fprintf(stderr, "make-demo: %s\n", why.c_str());
@@ -31,13 +32,14 @@ constexpr record::Millis kStart = 1'772'438'400'000;  // 2026-03-02 08:00 UTC
 record::Id idFor(const std::string& name) {
     const std::uint64_t high = base::addressOf(name.c_str());
     const std::uint64_t low = base::addressOf(name.c_str(), high);
-    return fmt::format("{:08x}-{:04x}-4{:03x}-8{:03x}-{:012x}", high >> 32U, (high >> 16U) & 0xFFFFU, high & 0xFFFU,
-                       (low >> 52U) & 0xFFFU, low & 0xFFFFFFFFFFFFULL);
+    return fmt::format("{:08x}-{:04x}-4{:03x}-8{:03x}-{:012x}", high >> 32U, (high >> 16U) & 0xFFFFU,
+                       high & 0xFFFU, (low >> 52U) & 0xFFFU, low & 0xFFFFFFFFFFFFULL);
 }
 
 class DemoWriter {
 public:
-    DemoWriter(const chemistry::Catalogue& catalogue, notebook::Notebook& book) : m_catalogue(catalogue), m_book(book) {}
+    DemoWriter(const chemistry::Catalogue& catalogue, notebook::Notebook& book)
+        : m_catalogue(catalogue), m_book(book) {}
 
     void write() {
         m_project = {idFor("project"), "Allotment power", kStart - kDay};
@@ -52,24 +54,28 @@ public:
         const record::Revision first = revision("Rain gauge jar 1", {}, design, 0);
         const record::Id firstBuild = build(first, "build 1", 0);
         read(firstBuild, first.design, 2 * kHour, -0.004, 0.97, "first light");
-        run(firstBuild, first.design, "22 ohm overnight", 3 * kHour, {22.0, 30.0, 0.25, 900, 0.002, 0.0, 0.0, 11});
+        run(firstBuild, first.design, "22 ohm overnight", 3 * kHour,
+            {22.0, 30.0, 0.25, 900, 0.002, 0.0, 0.0, 11});
         event(firstBuild, 34 * kHour, "beacon too dim, layers still sharp", false);
 
         design.gapMetres = 0.06;
         const record::Revision second = revision("Rain gauge jar 2", first.id, design, 4 * kDay);
         const record::Id secondBuild = build(second, "build 1", 4 * kDay);
         read(secondBuild, second.design, 4 * kDay + 2 * kHour, 0.002, 1.03, "");
-        run(secondBuild, second.design, "22 ohm overnight", 4 * kDay + 3 * kHour, {22.0, 30.0, 0.25, 900, 0.002, 0.0, 0.0, 12});
+        run(secondBuild, second.design, "22 ohm overnight", 4 * kDay + 3 * kHour,
+            {22.0, 30.0, 0.25, 900, 0.002, 0.0, 0.0, 12});
         const record::Id carried = build(second, "build 2", 8 * kDay);
         event(carried, 8 * kDay + kHour, "carried the jar across the plot, layers mixed", true);
         read(carried, second.design, 8 * kDay + 2 * kHour, -0.055, 0.61, "zinc turned dark");
-        run(carried, second.design, "22 ohm after mixing", 8 * kDay + 3 * kHour, {22.0, 30.0, 0.25, 900, 0.004, 9.0, 0.9, 13});
+        run(carried, second.design, "22 ohm after mixing", 8 * kDay + 3 * kHour,
+            {22.0, 30.0, 0.25, 900, 0.004, 9.0, 0.9, 13});
 
         design.liquid.solutes.front().amount.value = 0.040;
         const record::Revision third = revision("Rain gauge jar 3", second.id, design, 12 * kDay);
         const record::Id thirdBuild = build(third, "build 1", 12 * kDay);
         read(thirdBuild, third.design, 12 * kDay + 2 * kHour, -0.001, 0.98, "clear and still");
-        run(thirdBuild, third.design, "22 ohm overnight", 12 * kDay + 3 * kHour, {22.0, 30.0, 0.25, 900, 0.002, 0.0, 0.0, 14});
+        run(thirdBuild, third.design, "22 ohm overnight", 12 * kDay + 3 * kHour,
+            {22.0, 30.0, 0.25, 900, 0.002, 0.0, 0.0, 14});
         event(thirdBuild, 12 * kDay + 34 * kHour, "beacon bright all night", false);
     }
 
@@ -80,8 +86,8 @@ private:
         }
     }
 
-    record::Revision revision(const std::string& name, const record::Id& parent, const cell::CellDesign& design,
-                              record::Millis after) {
+    record::Revision revision(const std::string& name, const record::Id& parent,
+                              const cell::CellDesign& design, record::Millis after) {
         m_now = kStart + after;
         record::Revision made{idFor(name), m_project.id, parent, name, design, m_now, false};
         commit("New design " + name, {made});
@@ -135,8 +141,8 @@ private:
         commit("Noted \"" + text + "\"", {record::Event{idFor(build + text), build, m_now, text, changes}});
     }
 
-    void run(const record::Id& build, const cell::CellDesign& design, const std::string& name, record::Millis after,
-             const demo::DischargePlan& plan) {
+    void run(const record::Id& build, const cell::CellDesign& design, const std::string& name,
+             record::Millis after, const demo::DischargePlan& plan) {
         m_now = kStart + after;
         record::RunHeader header{idFor(build + name), build, name, m_now, 0, 0.0, false};
         const auto samples = demo::discharge(m_catalogue, design, plan);
@@ -151,7 +157,7 @@ private:
     record::Millis m_now = kStart - kDay;
 };
 
-}  // namespace
+} // namespace
 
 int main(int argc, char** argv) {
     if (argc != 2) {

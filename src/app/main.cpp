@@ -23,14 +23,17 @@ bool displayMissing() {
 app::ThemeChoice storedTheme(const QString& settingsFile) {
     const QSettings settings(settingsFile, QSettings::IniFormat);
     const int stored = settings.value(QStringLiteral("theme"), 0).toInt();
-    return stored >= 0 && stored <= 2 ? static_cast<app::ThemeChoice>(stored) : app::ThemeChoice::FollowDesktop;
+    return stored >= 0 && stored <= 2 ? static_cast<app::ThemeChoice>(stored)
+                                      : app::ThemeChoice::FollowDesktop;
 }
 
-}  // namespace
+} // namespace
 
 int main(int argc, char** argv) {
     if (displayMissing()) {
-        std::fputs("anodex: no display found; set DISPLAY or WAYLAND_DISPLAY, or QT_QPA_PLATFORM=offscreen to run without one\n", stderr);
+        std::fputs("anodex: no display found; set DISPLAY or WAYLAND_DISPLAY, or QT_QPA_PLATFORM=offscreen "
+                   "to run without one\n",
+                   stderr);
         return 3;
     }
     QApplication application(argc, argv);
@@ -38,7 +41,8 @@ int main(int argc, char** argv) {
     QCommandLineParser parser;
     parser.addHelpOption();
     const QCommandLineOption demo(QStringLiteral("demo"), QStringLiteral("Open the demo notebook"));
-    const QCommandLineOption quit(QStringLiteral("quit-when-shown"), QStringLiteral("Close again as soon as the window is painted"));
+    const QCommandLineOption quit(QStringLiteral("quit-when-shown"),
+                                  QStringLiteral("Close again as soon as the window is painted"));
     parser.addOptions({demo, quit});
     parser.addPositionalArgument(QStringLiteral("notebook"), QStringLiteral("*.anodex"));
     parser.process(application);

@@ -42,8 +42,8 @@ record::RunSamples readRun(const std::string& path) {
     return std::move(run->samples);
 }
 
-void addCell(const chemistry::Catalogue& catalogue, const std::string& path, const bench::RunAnalysis& analysis,
-             Json& json) {
+void addCell(const chemistry::Catalogue& catalogue, const std::string& path,
+             const bench::RunAnalysis& analysis, Json& json) {
     const CellInput input = readCell(catalogue, path);
     const cell::Evaluation evaluation = cell::evaluate(catalogue, input.cell, {0});
     const double grams = 1000.0 * (input.cell.electrodes[0].massKg + input.cell.electrodes[1].massKg);
@@ -58,9 +58,10 @@ void addCell(const chemistry::Catalogue& catalogue, const std::string& path, con
                         {"maximum_power_W", evaluation.first.maximumPower.watts}};
 }
 
-}  // namespace
+} // namespace
 
-Json analyseFile(const chemistry::Catalogue& catalogue, const std::string& runPath, const std::string& cellPath) {
+Json analyseFile(const chemistry::Catalogue& catalogue, const std::string& runPath,
+                 const std::string& cellPath) {
     const auto analysis = bench::analyseRun(readRun(runPath));
     if (!analysis) {
         throw Stop{kWrongInput, runPath + ": " + wording::errorText(analysis.error())};
@@ -76,7 +77,8 @@ Json analyseFile(const chemistry::Catalogue& catalogue, const std::string& runPa
     json["maximum_power_W"] = analysis->maximumWatts;
     json["events"] = Json::array();
     for (const bench::RunEvent& event : analysis->events) {
-        json["events"].push_back({{"kind", eventText(event.kind)}, {"time_s", event.seconds}, {"value", event.value}});
+        json["events"].push_back(
+            {{"kind", eventText(event.kind)}, {"time_s", event.seconds}, {"value", event.value}});
     }
     if (!cellPath.empty()) {
         addCell(catalogue, cellPath, *analysis, json);
@@ -84,4 +86,4 @@ Json analyseFile(const chemistry::Catalogue& catalogue, const std::string& runPa
     return json;
 }
 
-}  // namespace anodex::cli
+} // namespace anodex::cli

@@ -8,4 +8,4 @@ namespace anodex::cli {
 [[nodiscard]] formats::Json analyseFile(const chemistry::Catalogue& catalogue, const std::string& runPath,
                                         const std::string& cellPath);
 
-}  // namespace anodex::cli
+} // namespace anodex::cli

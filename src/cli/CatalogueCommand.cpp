@@ -63,7 +63,7 @@ Json species(const Catalogue& catalogue) {
     return list;
 }
 
-}  // namespace
+} // namespace
 
 Json listCatalogue(const Catalogue& catalogue, const std::string& kind) {
     Json entries;
@@ -84,11 +84,12 @@ Json listCatalogue(const Catalogue& catalogue, const std::string& kind) {
     } else if (kind == "rules") {
         throw Stop{kUsage, "catalogue rules: not yet"};
     } else {
-        throw Stop{kUsage, "catalogue: \"" + kind +
-                               "\" is no kind; right would be substances, liquids, materials, separators, cases, "
-                               "reactions, species or rules"};
+        throw Stop{kUsage,
+                   "catalogue: \"" + kind +
+                       "\" is no kind; right would be substances, liquids, materials, separators, cases, "
+                       "reactions, species or rules"};
     }
     return {{"kind", kind}, {"entries", entries}};
 }
 
-}  // namespace anodex::cli
+} // namespace anodex::cli

@@ -7,4 +7,4 @@ namespace anodex::cli {
 
 [[nodiscard]] formats::Json listCatalogue(const chemistry::Catalogue& catalogue, const std::string& kind);
 
-}  // namespace anodex::cli
+} // namespace anodex::cli

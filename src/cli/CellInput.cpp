@@ -17,4 +17,4 @@ CellInput readCell(const chemistry::Catalogue& catalogue, const std::string& pat
     return {std::move(*design), std::move(*cell)};
 }
 
-}  // namespace anodex::cli
+} // namespace anodex::cli

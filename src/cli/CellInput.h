@@ -13,4 +13,4 @@ struct CellInput {
 
 [[nodiscard]] CellInput readCell(const chemistry::Catalogue& catalogue, const std::string& path);
 
-}  // namespace anodex::cli
+} // namespace anodex::cli

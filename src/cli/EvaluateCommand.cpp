@@ -29,7 +29,8 @@ Json sideJson(const Catalogue& catalogue, const SideResult& side) {
         if (entry.blocked == Blocked::Film) {
             item["blocked_by"] = "film";
         } else if (entry.blocked == Blocked::NoReactant) {
-            item["blocked_by"] = entry.missing ? "no " + catalogue.species[*entry.missing].name : "no reactant";
+            item["blocked_by"] =
+                entry.missing ? "no " + catalogue.species[*entry.missing].name : "no reactant";
         }
         json["competing"].push_back(item);
     }
@@ -58,7 +59,7 @@ Json assumedJson(const Cell& cell) {
         } else if (assumption.field.ends_with("_C")) {
             json[assumption.field] = std::round((assumption.value - 273.15) * 1e6) / 1e6;
         } else {
-            json[assumption.field] = assumption.value * 1000.0;  // _mm, _g and _mohm from SI
+            json[assumption.field] = assumption.value * 1000.0; // _mm, _g and _mohm from SI
         }
     }
     return json;
@@ -85,7 +86,7 @@ Json capacityJson(const Catalogue& catalogue, const Cell& cell, const Evaluation
     return json;
 }
 
-}  // namespace
+} // namespace
 
 Json evaluateCell(const Catalogue& catalogue, const EvaluateRequest& request) {
     const CellInput input = readCell(catalogue, request.cellPath);
@@ -133,4 +134,4 @@ Json evaluateCell(const Catalogue& catalogue, const EvaluateRequest& request) {
     return json;
 }
 
-}  // namespace anodex::cli
+} // namespace anodex::cli

@@ -13,6 +13,7 @@ struct EvaluateRequest {
     int samples = 200;
 };
 
-[[nodiscard]] formats::Json evaluateCell(const chemistry::Catalogue& catalogue, const EvaluateRequest& request);
+[[nodiscard]] formats::Json evaluateCell(const chemistry::Catalogue& catalogue,
+                                         const EvaluateRequest& request);
 
-}  // namespace anodex::cli
+} // namespace anodex::cli

@@ -30,7 +30,7 @@ Json countsJson(const notebook::Counts& counts) {
             {"samples", counts.samples}};
 }
 
-}  // namespace
+} // namespace
 
 NotebookReport inspectNotebook(const std::string& path, const std::string& verb) {
     if (verb == "export" || verb == "import") {
@@ -61,4 +61,4 @@ NotebookReport inspectNotebook(const std::string& path, const std::string& verb)
     return report;
 }
 
-}  // namespace anodex::cli
+} // namespace anodex::cli

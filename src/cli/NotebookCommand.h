@@ -12,4 +12,4 @@ struct NotebookReport {
 
 [[nodiscard]] NotebookReport inspectNotebook(const std::string& path, const std::string& verb);
 
-}  // namespace anodex::cli
+} // namespace anodex::cli

@@ -36,7 +36,8 @@ int countOption(const std::string& name, const std::string& text, int fallback, 
         return fallback;
     }
     if (*value != std::floor(*value) || *value < least || *value > 1e6) {
-        throw Stop{kUsage, name + ": \"" + text + "\" does not fit; right would be a whole number of at least " +
+        throw Stop{kUsage, name + ": \"" + text +
+                               "\" does not fit; right would be a whole number of at least " +
                                std::to_string(least)};
     }
     return static_cast<int>(*value);
@@ -59,7 +60,8 @@ struct Arguments {
 void describe(CLI::App& app, Arguments& arguments) {
     const auto common = [&](CLI::App* command) {
         command->add_flag("--json", arguments.json, "Print one JSON document");
-        command->add_option("--catalogue", arguments.catalogueDirectory, "Folder of catalogue files to use instead");
+        command->add_option("--catalogue", arguments.catalogueDirectory,
+                            "Folder of catalogue files to use instead");
         return command;
     };
     CLI::App* evaluate = common(app.add_subcommand("evaluate", "What the model says about a cell file"));
@@ -71,7 +73,9 @@ void describe(CLI::App& app, Arguments& arguments) {
     analyse->add_option("RUN", arguments.run, "A CSV file")->required();
     analyse->add_option("--cell", arguments.cell, "The cell it was recorded on");
     CLI::App* catalogue = common(app.add_subcommand("catalogue", "The entries of one kind"));
-    catalogue->add_option("KIND", arguments.kind, "substances, liquids, materials, separators, cases, reactions, species")
+    catalogue
+        ->add_option("KIND", arguments.kind,
+                     "substances, liquids, materials, separators, cases, reactions, species")
         ->required();
     CLI::App* notebook = common(app.add_subcommand("notebook", "Looks into a notebook file"));
     notebook->add_option("FILE", arguments.notebook, "*.anodex")->required();
@@ -85,7 +89,8 @@ int dispatch(const CLI::App& app, Arguments& arguments, std::ostream& output) {
         const NotebookReport report = inspectNotebook(arguments.notebook, arguments.verb);
         print(console, report.json);
         if (report.exit != kGood) {
-            throw Stop{report.exit, arguments.notebook + ": the notebook is damaged; open a copy of it or its backup"};
+            throw Stop{report.exit,
+                       arguments.notebook + ": the notebook is damaged; open a copy of it or its backup"};
         }
         return kGood;
     }
@@ -103,11 +108,11 @@ int dispatch(const CLI::App& app, Arguments& arguments, std::ostream& output) {
     return kGood;
 }
 
-}  // namespace
+} // namespace
 
 int run(const std::vector<std::string>& arguments, std::ostream& output, std::ostream& errors) {
-    if (!arguments.empty() &&
-        std::find(std::begin(kNotBuiltYet), std::end(kNotBuiltYet), arguments.front()) != std::end(kNotBuiltYet)) {
+    if (!arguments.empty() && std::find(std::begin(kNotBuiltYet), std::end(kNotBuiltYet),
+                                        arguments.front()) != std::end(kNotBuiltYet)) {
         errors << arguments.front() << ": not yet\n";
         return kUsage;
     }
@@ -133,4 +138,4 @@ int run(const std::vector<std::string>& arguments, std::ostream& output, std::os
     }
 }
 
-}  // namespace anodex::cli
+} // namespace anodex::cli

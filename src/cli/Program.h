@@ -1,6 +1,7 @@
 // src/cli/Program.h - the command line as a function: arguments in, text out, exit code back.
 //
-// Exit       0 good; 1 the input is wrong (one line on `errors`); 2 usage or not built yet; 3 could not be done.
+// Exit       0 good; 1 the input is wrong (one line on `errors`); 2 usage or not built yet; 3 could not be
+// done.
 #pragma once
 #include <iosfwd>
 #include <string>
@@ -12,4 +13,4 @@ enum ExitCode { kGood = 0, kWrongInput = 1, kUsage = 2, kCouldNot = 3 };
 
 [[nodiscard]] int run(const std::vector<std::string>& arguments, std::ostream& output, std::ostream& errors);
 
-}  // namespace anodex::cli
+} // namespace anodex::cli

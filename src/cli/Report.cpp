@@ -49,7 +49,7 @@ void printTable(std::ostream& output, const Json& json, const std::string& inden
     }
 }
 
-}  // namespace
+} // namespace
 
 std::string readText(const std::string& path) {
     std::error_code problem;
@@ -87,4 +87,4 @@ void print(const Console& console, const Json& json) {
     }
 }
 
-}  // namespace anodex::cli
+} // namespace anodex::cli

@@ -1,4 +1,5 @@
-// src/cli/Report.h - what the commands share: reading files, printing JSON or a table, stopping with one line.
+// src/cli/Report.h - what the commands share: reading files, printing JSON or a table, stopping with one
+// line.
 #pragma once
 #include "cli/Program.h"
 #include "core/chemistry/Catalogue.h"
@@ -25,4 +26,4 @@ struct Console {
 /// JSON as it is, or as an indented table of keys and values.
 void print(const Console& console, const formats::Json& json);
 
-}  // namespace anodex::cli
+} // namespace anodex::cli

@@ -55,7 +55,7 @@ void readFile(const CatalogueFiles& files, const FileReader& reader, catalogue::
     }
 }
 
-}  // namespace
+} // namespace
 
 CatalogueFiles builtInCatalogueFiles() {
     CatalogueFiles files;
@@ -78,4 +78,4 @@ tl::expected<chemistry::Catalogue, FileError> readCatalogue(const CatalogueFiles
     return std::move(context.catalogue);
 }
 
-}  // namespace anodex::formats
+} // namespace anodex::formats

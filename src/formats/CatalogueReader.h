@@ -1,7 +1,9 @@
 // src/formats/CatalogueReader.h - the catalogue's JSON files into core's Catalogue, checked on the way in.
 //
-// Checks     known keys and types; every formula parses and its elements are known; element and charge balance of
-//            every formation and reaction; slopes that leave room for detailed balance; every value has a source.
+// Checks     known keys and types; every formula parses and its elements are known; element and charge
+// balance of
+//            every formation and reaction; slopes that leave room for detailed balance; every value has a
+//            source.
 // Errors     the first fault, as file and path.
 #pragma once
 #include "core/chemistry/Catalogue.h"
@@ -18,4 +20,4 @@ using CatalogueFiles = std::map<std::string, std::string>;
 [[nodiscard]] CatalogueFiles builtInCatalogueFiles();
 [[nodiscard]] tl::expected<chemistry::Catalogue, FileError> readCatalogue(const CatalogueFiles& files);
 
-}  // namespace anodex::formats
+} // namespace anodex::formats

@@ -22,12 +22,10 @@ struct AmountKey {
     AmountUnit unit;
     double toSi;
 };
-constexpr AmountKey kAmountKeys[] = {{"mass_g", AmountUnit::MassKg, 1e-3},
-                                     {"volume_mL", AmountUnit::VolumeM3, 1e-6},
-                                     {"mol", AmountUnit::Moles, 1.0},
-                                     {"mol_per_L", AmountUnit::MolPerM3, 1e3},
-                                     {"mol_per_kg", AmountUnit::MolPerKg, 1.0},
-                                     {"mass_percent", AmountUnit::MassFraction, 1e-2}};
+constexpr AmountKey kAmountKeys[] = {
+    {"mass_g", AmountUnit::MassKg, 1e-3},      {"volume_mL", AmountUnit::VolumeM3, 1e-6},
+    {"mol", AmountUnit::Moles, 1.0},           {"mol_per_L", AmountUnit::MolPerM3, 1e3},
+    {"mol_per_kg", AmountUnit::MolPerKg, 1.0}, {"mass_percent", AmountUnit::MassFraction, 1e-2}};
 struct BasisKey {
     const char* key;
     LiquidBasis basis;
@@ -94,15 +92,17 @@ LiquidDesign readLiquid(JsonObject& entry) {
         }
     }
     if (given != 1) {
-        entry.fail(given == 0 ? Code::MissingKey : Code::Conflict, "", fmt::format("{} amounts of liquid", given),
-                   "one of water_mL, water_g, volume_mL");
+        entry.fail(given == 0 ? Code::MissingKey : Code::Conflict, "",
+                   fmt::format("{} amounts of liquid", given), "one of water_mL, water_g, volume_mL");
     } else if (!liquid.ready.empty() && liquid.basis != LiquidBasis::FinishedVolume) {
         entry.fail(Code::Conflict, "ready", "a ready-made liquid by another amount", "volume_mL with ready");
     }
     double fractions = 0.0;
     entry.eachObject("solutes", [&](JsonObject& item) {
         liquid.solutes.push_back(readSolute(item));
-        fractions += liquid.solutes.back().amount.unit == AmountUnit::MassFraction ? liquid.solutes.back().amount.value : 0.0;
+        fractions += liquid.solutes.back().amount.unit == AmountUnit::MassFraction
+                         ? liquid.solutes.back().amount.value
+                         : 0.0;
         if (fractions >= 1.0) {
             item.fail(Code::OutOfRange, "mass_percent", "percents of 100 or more in sum", "a sum below 100");
         }
@@ -245,7 +245,8 @@ Json liquidJson(const LiquidDesign& liquid) {
     if (liquid.gel && liquid.gel->agent.empty()) {
         json["gel"] = true;
     } else if (liquid.gel) {
-        json["gel"] = {{"agent", liquid.gel->agent}, {"mass_percent", tidy(100.0 * liquid.gel->massFraction)}};
+        json["gel"] = {{"agent", liquid.gel->agent},
+                       {"mass_percent", tidy(100.0 * liquid.gel->massFraction)}};
     }
     put(json, "measured_pH", liquid.measuredPh, 1.0);
     put(json, "measured_density_g_per_mL", liquid.measuredDensity, 1e-3);
@@ -263,16 +264,19 @@ Json electrodeJson(const ElectrodeDesign& electrode) {
         put(json["collector"], "resistance_mohm", electrode.collector->resistanceOhm, 1e3);
     }
     if (electrode.air) {
-        json["air"] = *electrode.air == Air::None ? "none" : *electrode.air == Air::Still ? "still" : "breathing";
+        json["air"] = *electrode.air == Air::None    ? "none"
+                      : *electrode.air == Air::Still ? "still"
+                                                     : "breathing";
     }
     for (const AdditiveDesign& additive : electrode.additives) {
-        json["additives"].push_back({{"material", additive.material}, {"mass_g", tidy(1e3 * additive.massKg)}});
+        json["additives"].push_back(
+            {{"material", additive.material}, {"mass_g", tidy(1e3 * additive.massKg)}});
     }
     put(json, "measured_resistance_mohm", electrode.measuredResistanceOhm, 1e3);
     return json;
 }
 
-}  // namespace
+} // namespace
 
 tl::expected<CellDesign, FileError> readCellFile(std::string_view text) {
     Json json;
@@ -348,22 +352,28 @@ Json cellToJson(const CellDesign& design) {
     return json;
 }
 
-std::string writeCellFile(const CellDesign& design) { return cellToJson(design).dump(2) + "\n"; }
+std::string writeCellFile(const CellDesign& design) {
+    return cellToJson(design).dump(2) + "\n";
+}
 
 FileError toFileError(const DesignError& error) {
     using Design = DesignError::Code;
     const std::string near = error.suggestion.empty() ? "" : ", perhaps \"" + error.suggestion + "\"";
     switch (error.code) {
     case Design::UnknownMaterial:
-        return {Code::UnknownName, error.field, "\"" + error.written + "\"", "a material the catalogue knows" + near};
+        return {Code::UnknownName, error.field, "\"" + error.written + "\"",
+                "a material the catalogue knows" + near};
     case Design::UnknownSubstance:
-        return {Code::UnknownName, error.field, "\"" + error.written + "\"", "a substance the catalogue knows" + near};
+        return {Code::UnknownName, error.field, "\"" + error.written + "\"",
+                "a substance the catalogue knows" + near};
     case Design::UnknownLiquid:
         return {Code::UnknownName, error.field, "\"" + error.written + "\"", "a ready-made liquid" + near};
     case Design::UnknownSeparator:
-        return {Code::UnknownName, error.field, "\"" + error.written + "\"", "a separator the catalogue knows" + near};
+        return {Code::UnknownName, error.field, "\"" + error.written + "\"",
+                "a separator the catalogue knows" + near};
     case Design::UnknownCase:
-        return {Code::UnknownName, error.field, "\"" + error.written + "\"", "a case the catalogue knows" + near};
+        return {Code::UnknownName, error.field, "\"" + error.written + "\"",
+                "a case the catalogue knows" + near};
     case Design::UnknownFamily:
         return {Code::UnknownName, error.field, "\"" + error.written + "\"", "a family" + near};
     case Design::NotPositive:
@@ -373,9 +383,10 @@ FileError toFileError(const DesignError& error) {
     case Design::PercentTooHigh:
         return {Code::OutOfRange, error.field, "percents of 100 or more in sum", "a sum below 100"};
     case Design::NoRoomForSolvent:
-        return {Code::OutOfRange, error.field, "solutes that fill the whole volume", "less solute or more volume"};
+        return {Code::OutOfRange, error.field, "solutes that fill the whole volume",
+                "less solute or more volume"};
     }
     return {};
 }
 
-}  // namespace anodex::formats
+} // namespace anodex::formats

@@ -25,4 +25,4 @@ struct LiquidFile {
 /// The same shape of error for names and values that only the catalogue can judge.
 [[nodiscard]] FileError toFileError(const cell::DesignError& error);
 
-}  // namespace anodex::formats
+} // namespace anodex::formats

@@ -11,4 +11,4 @@ std::string_view embeddedFile(std::string_view name) {
     return {};
 }
 
-}  // namespace anodex::formats
+} // namespace anodex::formats

@@ -6,7 +6,7 @@
 namespace anodex::formats {
 
 struct EmbeddedFile {
-    std::string_view name;  ///< Path below data/, e.g. "catalogue/species.json".
+    std::string_view name; ///< Path below data/, e.g. "catalogue/species.json".
     std::string_view content;
 };
 
@@ -14,4 +14,4 @@ struct EmbeddedFile {
 /// Empty when there is no such file.
 [[nodiscard]] std::string_view embeddedFile(std::string_view name);
 
-}  // namespace anodex::formats
+} // namespace anodex::formats

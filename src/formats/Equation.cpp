@@ -50,9 +50,10 @@ tl::expected<Words, std::string> readWords(const Catalogue& catalogue, std::stri
     return words;
 }
 
-}  // namespace
+} // namespace
 
-tl::expected<std::vector<SpeciesTerm>, std::string> parseSide(const Catalogue& catalogue, std::string_view text) {
+tl::expected<std::vector<SpeciesTerm>, std::string> parseSide(const Catalogue& catalogue,
+                                                              std::string_view text) {
     auto words = readWords(catalogue, text);
     if (!words) {
         return tl::unexpected(words.error());
@@ -81,7 +82,7 @@ tl::expected<Equation, std::string> parseEquation(const Catalogue& catalogue, st
 
 bool isBalanced(const Catalogue& catalogue, const Equation& equation) {
     std::map<std::string, double> elements;
-    double charge = equation.electrons;  // electrons stand left with charge -1
+    double charge = equation.electrons; // electrons stand left with charge -1
     for (const SpeciesTerm& term : equation.terms) {
         const chemistry::Formula& formula = catalogue.species[term.species].formula;
         for (const auto& [symbol, count] : formula.elements) {
@@ -97,4 +98,4 @@ bool isBalanced(const Catalogue& catalogue, const Equation& equation) {
     return std::abs(charge) < 1e-9;
 }
 
-}  // namespace anodex::formats
+} // namespace anodex::formats

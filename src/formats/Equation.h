@@ -9,8 +9,8 @@
 namespace anodex::formats {
 
 struct Equation {
-    std::vector<chemistry::SpeciesTerm> terms;  ///< Right-hand side positive.
-    double electrons = 0.0;                     ///< On the left-hand side.
+    std::vector<chemistry::SpeciesTerm> terms; ///< Right-hand side positive.
+    double electrons = 0.0;                    ///< On the left-hand side.
 };
 
 /// "2 H+ + X^2- - H2O(l)": counts as written. The error is what could not be read.
@@ -22,4 +22,4 @@ parseSide(const chemistry::Catalogue& catalogue, std::string_view text);
 
 [[nodiscard]] bool isBalanced(const chemistry::Catalogue& catalogue, const Equation& equation);
 
-}  // namespace anodex::formats
+} // namespace anodex::formats

@@ -17,7 +17,7 @@ constexpr Field kFields[] = {{"open_circuit_V", &Expectation::openCircuitVolts},
                              {"maximum_power_W", &Expectation::maximumWatts},
                              {"capacity_C", &Expectation::capacityCoulombs}};
 
-}  // namespace
+} // namespace
 
 std::string writeExpectation(const Expectation& expectation) {
     Json json = {{"model", expectation.modelVersion},
@@ -42,7 +42,8 @@ tl::expected<Expectation, FileError> readExpectation(std::string_view text) {
             expectation.resistanceOhm = root.number("resistance_ohm");
             for (const Field& field : kFields) {
                 root.object(field.key, [&](JsonObject& entry) {
-                    expectation.*field.member = {entry.number("value"), {entry.number("low"), entry.number("high")}};
+                    expectation.*
+                        field.member = {entry.number("value"), {entry.number("low"), entry.number("high")}};
                 });
             }
             root.finish();
@@ -54,4 +55,4 @@ tl::expected<Expectation, FileError> readExpectation(std::string_view text) {
     return expectation;
 }
 
-}  // namespace anodex::formats
+} // namespace anodex::formats

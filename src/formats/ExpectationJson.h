@@ -11,4 +11,4 @@ namespace anodex::formats {
 [[nodiscard]] std::string writeExpectation(const record::Expectation& expectation);
 [[nodiscard]] tl::expected<record::Expectation, FileError> readExpectation(std::string_view text);
 
-}  // namespace anodex::formats
+} // namespace anodex::formats

@@ -19,9 +19,9 @@ struct FileError {
         Unreadable
     };
     Code code = Code::NotJson;
-    std::string field;     ///< Dotted path, or "line 3" for text that is no JSON.
-    std::string found;     ///< What stands there.
-    std::string expected;  ///< What would be right: a key, a type, a range, a nearest name.
+    std::string field;    ///< Dotted path, or "line 3" for text that is no JSON.
+    std::string found;    ///< What stands there.
+    std::string expected; ///< What would be right: a key, a type, a range, a nearest name.
 };
 
-}  // namespace anodex::formats
+} // namespace anodex::formats

@@ -25,7 +25,8 @@ bool repeatsKey(std::string_view text, std::string& repeated) {
             open.emplace_back();
         } else if (event == Json::parse_event_t::object_end) {
             open.pop_back();
-        } else if (event == Json::parse_event_t::key && !open.back().insert(value.get<std::string>()).second) {
+        } else if (event == Json::parse_event_t::key &&
+                   !open.back().insert(value.get<std::string>()).second) {
             repeated = value.get<std::string>();
             again = true;
         }
@@ -35,7 +36,7 @@ bool repeatsKey(std::string_view text, std::string& repeated) {
     return again;
 }
 
-}  // namespace
+} // namespace
 
 std::optional<FileError> parseJson(std::string_view text, Json& json) {
     if (text.starts_with("\xEF\xBB\xBF")) {
@@ -45,7 +46,8 @@ std::optional<FileError> parseJson(std::string_view text, Json& json) {
         json = Json::parse(text);
     } catch (const nlohmann::json::parse_error& error) {
         const std::size_t offset = std::min<std::size_t>(error.byte, text.size());
-        const auto line = 1 + std::count(text.begin(), text.begin() + static_cast<std::ptrdiff_t>(offset), '\n');
+        const auto line =
+            1 + std::count(text.begin(), text.begin() + static_cast<std::ptrdiff_t>(offset), '\n');
         const bool early = offset >= text.size();
         return FileError{Code::NotJson, fmt::format("line {}", line),
                          early ? "the file ends too early" : "a character that does not fit",
@@ -96,7 +98,9 @@ void JsonObject::fail(Code code, const std::string& key, std::string found, std:
     }
 }
 
-bool JsonObject::has(const char* key) const { return m_json.is_object() && m_json.contains(key); }
+bool JsonObject::has(const char* key) const {
+    return m_json.is_object() && m_json.contains(key);
+}
 
 const Json* JsonObject::find(const char* key, bool required, const char* type) {
     m_known.insert(key);
@@ -109,7 +113,9 @@ const Json* JsonObject::find(const char* key, bool required, const char* type) {
     return nullptr;
 }
 
-const Json* JsonObject::raw(const char* key) { return find(key, false, ""); }
+const Json* JsonObject::raw(const char* key) {
+    return find(key, false, "");
+}
 
 std::string JsonObject::text(const char* key) {
     const Json* value = find(key, true, "text");
@@ -267,4 +273,4 @@ void JsonObject::finish() {
     }
 }
 
-}  // namespace anodex::formats
+} // namespace anodex::formats

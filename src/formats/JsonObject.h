@@ -1,4 +1,5 @@
-// src/formats/JsonObject.h - reads a JSON object key by key, remembering where it is and which keys were used.
+// src/formats/JsonObject.h - reads a JSON object key by key, remembering where it is and which keys were
+// used.
 //
 // Errors     the first problem stands; later reads return defaults, so callers check once at the end.
 #pragma once
@@ -21,7 +22,7 @@ struct NumberRange {
     double low;
     double high;
     bool lowIncluded = true;
-    const char* text;  ///< Said to the user, e.g. "a number above 0".
+    const char* text; ///< Said to the user, e.g. "a number above 0".
 };
 extern const NumberRange kPositive;
 extern const NumberRange kNotNegative;
@@ -67,4 +68,4 @@ private:
 /// "a number", "text", "a list" …
 [[nodiscard]] std::string describeJson(const Json& json);
 
-}  // namespace anodex::formats
+} // namespace anodex::formats

@@ -20,7 +20,8 @@ struct Digits {
 bool splitDigits(std::string_view text, Digits& digits) {
     std::size_t i = 0;
     while (i < text.size() && digits.count < digits.fields.size()) {
-        const auto [end, problem] = std::from_chars(text.data() + i, text.data() + text.size(), digits.fields[digits.count]);
+        const auto [end, problem] =
+            std::from_chars(text.data() + i, text.data() + text.size(), digits.fields[digits.count]);
         if (problem != std::errc{} || text[i] == '-') {
             return false;
         }
@@ -39,7 +40,7 @@ bool splitDigits(std::string_view text, Digits& digits) {
     return i >= text.size();
 }
 
-}  // namespace
+} // namespace
 
 std::string_view trimmed(std::string_view text) {
     const auto isBlank = [](char c) { return c == ' ' || c == '\t' || c == '\r' || c == '\n' || c == '"'; };
@@ -109,8 +110,9 @@ std::optional<record::Millis> parseDateTime(std::string_view text) {
         return std::nullopt;
     }
     const auto days = std::chrono::sys_days(date).time_since_epoch();
-    const auto seconds = std::chrono::duration_cast<std::chrono::seconds>(days).count() + hour * 3600LL + minute * 60LL + second;
+    const auto seconds = std::chrono::duration_cast<std::chrono::seconds>(days).count() + hour * 3600LL +
+                         minute * 60LL + second;
     return seconds * 1000 + static_cast<record::Millis>(std::lround(digits.fraction * 1000.0));
 }
 
-}  // namespace anodex::formats
+} // namespace anodex::formats

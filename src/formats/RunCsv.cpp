@@ -81,8 +81,9 @@ Shape scoreShape(const std::vector<std::string_view>& lines, char delimiter, boo
 
 std::string lowered(std::string_view text) {
     std::string result(text);
-    std::transform(result.begin(), result.end(), result.begin(),
-                   [](unsigned char c) { return static_cast<char>(c >= 'A' && c <= 'Z' ? c - 'A' + 'a' : c); });
+    std::transform(result.begin(), result.end(), result.begin(), [](unsigned char c) {
+        return static_cast<char>(c >= 'A' && c <= 'Z' ? c - 'A' + 'a' : c);
+    });
     return result;
 }
 
@@ -163,8 +164,9 @@ void guessRoles(const std::vector<std::string>& names, const std::vector<std::ve
         mapping.columns[c].isDateTime = mapping.columns[c].role == ColumnRole::Time && stamp;
     }
     // A file without any header: time, voltage, current is the order everyone writes.
-    const bool named = std::any_of(mapping.columns.begin(), mapping.columns.end(),
-                                   [](const ColumnMapping& column) { return column.role != ColumnRole::Ignored; });
+    const bool named =
+        std::any_of(mapping.columns.begin(), mapping.columns.end(),
+                    [](const ColumnMapping& column) { return column.role != ColumnRole::Ignored; });
     if (!named) {
         constexpr ColumnRole kUsual[] = {ColumnRole::Time, ColumnRole::Voltage, ColumnRole::Current};
         for (std::size_t c = 0; c < mapping.columns.size() && c < 3; ++c) {
@@ -205,7 +207,8 @@ class RowReader {
 public:
     RowReader(const CsvMapping& mapping, CsvRun& run)
         : m_mapping(mapping), m_run(run), m_time(columnOf(mapping, ColumnRole::Time)),
-          m_voltage(columnOf(mapping, ColumnRole::Voltage)), m_current(columnOf(mapping, ColumnRole::Current)) {}
+          m_voltage(columnOf(mapping, ColumnRole::Voltage)),
+          m_current(columnOf(mapping, ColumnRole::Current)) {}
 
     bool take(std::string_view line) {
         splitInto(line, m_mapping.delimiter, m_cells);
@@ -255,7 +258,7 @@ private:
     std::vector<std::string_view> m_cells;
 };
 
-}  // namespace
+} // namespace
 
 tl::expected<CsvPreview, CsvError> previewCsv(std::string_view text) {
     text = withoutMark(text);
@@ -306,12 +309,13 @@ tl::expected<CsvPreview, CsvError> previewCsv(std::string_view text) {
         preview.columnNames.push_back(columnName(lines, best, c));
         header += preview.columnNames.back() + '\x1f';
     }
-    preview.signature = fmt::format("{}{}{}{}", best.delimiter, best.decimalComma ? 1 : 0, best.headerLines, header);
+    preview.signature =
+        fmt::format("{}{}{}{}", best.delimiter, best.decimalComma ? 1 : 0, best.headerLines, header);
     guessRoles(preview.columnNames, preview.rows, preview.mapping);
     preview.complete =
         columnOf(preview.mapping, ColumnRole::Time) && columnOf(preview.mapping, ColumnRole::Voltage);
-    const bool batteryDataFormat =
-        std::find(preview.columnNames.begin(), preview.columnNames.end(), "Test Time / s") != preview.columnNames.end();
+    const bool batteryDataFormat = std::find(preview.columnNames.begin(), preview.columnNames.end(),
+                                             "Test Time / s") != preview.columnNames.end();
     CsvMapping plain = preview.mapping;
     if (batteryDataFormat) {
         preview.mapping.currentPositiveOnCharge = true;
@@ -373,23 +377,30 @@ tl::expected<CsvRun, CsvError> readCsv(std::string_view text, const CsvMapping& 
 }
 
 bool looksPositiveOnCharge(const record::RunSamples& samples) {
-    // A load pulls the voltage down: across its steps, voltage and discharge current move oppositely.
+    double largest = 0.0;
+    double meanAmps = 0.0;
+    for (const double amps : samples.amps) {
+        largest = std::max(largest, std::abs(amps));
+        meanAmps += amps / static_cast<double>(samples.size());
+    }
+    if (largest == 0.0) {
+        return false;
+    }
+    // A load pulls the voltage down: at its steps, voltage and discharge current move oppositely.
+    constexpr double kStepShare = 0.2;
     double together = 0.0;
     for (std::size_t i = 1; i < samples.size(); ++i) {
-        together += (samples.amps[i] - samples.amps[i - 1]) * (samples.volts[i] - samples.volts[i - 1]);
+        const double step = samples.amps[i] - samples.amps[i - 1];
+        if (std::abs(step) > kStepShare * largest) {
+            together += step * (samples.volts[i] - samples.volts[i - 1]);
+        }
     }
-    double meanAmps = 0.0;
-    double sag = 0.0;
-    for (std::size_t i = 0; i < samples.size(); ++i) {
-        meanAmps += samples.amps[i];
-        sag += i > 0 ? samples.volts[i] - samples.volts[i - 1] : 0.0;
-    }
-    const double largest = samples.size() == 0 ? 0.0 : std::abs(*std::max_element(
-        samples.amps.begin(), samples.amps.end(), [](double a, double b) { return std::abs(a) < std::abs(b); }));
-    if (std::abs(together) > 1e-6 * largest) {
+    if (together != 0.0) {
         return together > 0.0;
     }
-    return sag < 0.0 && meanAmps < 0.0;
+    // Without steps: a voltage that falls while current flows is a discharge.
+    const double rise = samples.volts.back() - samples.volts.front();
+    return rise * meanAmps > 0.0;
 }
 
 std::string mappingToText(const CsvMapping& mapping) {
@@ -399,8 +410,9 @@ std::string mappingToText(const CsvMapping& mapping) {
                  {"positive_on_charge", mapping.currentPositiveOnCharge}};
     json["columns"] = Json::array();
     for (const ColumnMapping& column : mapping.columns) {
-        json["columns"].push_back(
-            {{"role", static_cast<int>(column.role)}, {"to_si", column.toSi}, {"date_time", column.isDateTime}});
+        json["columns"].push_back({{"role", static_cast<int>(column.role)},
+                                   {"to_si", column.toSi},
+                                   {"date_time", column.isDateTime}});
     }
     return json.dump();
 }
@@ -421,8 +433,8 @@ std::optional<CsvMapping> mappingFromText(std::string_view text) {
         mapping.currentPositiveOnCharge = root.flagOr("positive_on_charge", false);
         root.eachObject("columns", [&](JsonObject& entry) {
             const auto role = static_cast<int>(entry.number("role", {0.0, 3.0, true, "a role from 0 to 3"}));
-            mapping.columns.push_back(
-                {static_cast<ColumnRole>(role), entry.number("to_si", kPositive), entry.flagOr("date_time", false)});
+            mapping.columns.push_back({static_cast<ColumnRole>(role), entry.number("to_si", kPositive),
+                                       entry.flagOr("date_time", false)});
         });
     }
     return problem ? std::nullopt : std::optional(mapping);
@@ -437,4 +449,4 @@ std::string writeRunCsv(const record::RunSamples& samples) {
     return text;
 }
 
-}  // namespace anodex::formats
+} // namespace anodex::formats

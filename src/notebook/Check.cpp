@@ -24,9 +24,10 @@ void integrity(SQLite::Database& database, std::vector<std::string>& faults) {
 }
 
 void runs(SQLite::Database& database, std::vector<std::string>& faults) {
-    SQLite::Statement query(database,
-                            "SELECT r.name, r.samples, coalesce(sum(c.samples), 0), coalesce(min(length(c.data) = 8 * c.samples), 1), "
-                            "coalesce(count(c.run), 0) FROM run r LEFT JOIN run_chunk c ON c.run = r.id GROUP BY r.id");
+    SQLite::Statement query(
+        database, "SELECT r.name, r.samples, coalesce(sum(c.samples), 0), coalesce(min(length(c.data) = 8 * "
+                  "c.samples), 1), "
+                  "coalesce(count(c.run), 0) FROM run r LEFT JOIN run_chunk c ON c.run = r.id GROUP BY r.id");
     while (query.executeStep()) {
         const std::int64_t expected = 3 * query.getColumn(1).getInt64();
         if (query.getColumn(2).getInt64() != expected || query.getColumn(3).getInt() == 0) {
@@ -35,7 +36,7 @@ void runs(SQLite::Database& database, std::vector<std::string>& faults) {
     }
 }
 
-}  // namespace
+} // namespace
 
 std::vector<std::string> faultsIn(SQLite::Database& database) {
     std::vector<std::string> faults;
@@ -69,4 +70,4 @@ std::string dumpOf(SQLite::Database& database) {
     return text;
 }
 
-}  // namespace anodex::notebook
+} // namespace anodex::notebook

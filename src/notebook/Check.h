@@ -12,4 +12,4 @@ namespace anodex::notebook {
 [[nodiscard]] std::vector<std::string> faultsIn(SQLite::Database& database);
 [[nodiscard]] std::string dumpOf(SQLite::Database& database);
 
-}  // namespace anodex::notebook
+} // namespace anodex::notebook

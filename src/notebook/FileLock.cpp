@@ -26,9 +26,9 @@ tl::expected<FileLock, NotebookError> FileLock::take(const std::string& path, co
         std::array<char, 256> text{};
         const ssize_t length = ::read(descriptor, text.data(), text.size() - 1);
         ::close(descriptor);
-        return tl::unexpected(NotebookError{Code::LockedElsewhere,
-                                            length > 0 ? std::string(text.data(), static_cast<std::size_t>(length))
-                                                       : std::string("by another program")});
+        return tl::unexpected(NotebookError{
+            Code::LockedElsewhere, length > 0 ? std::string(text.data(), static_cast<std::size_t>(length))
+                                              : std::string("by another program")});
     }
     if (::ftruncate(descriptor, 0) == 0) {
         [[maybe_unused]] const ssize_t written = ::write(descriptor, owner.data(), owner.size());
@@ -48,7 +48,9 @@ FileLock& FileLock::operator=(FileLock&& other) noexcept {
     return *this;
 }
 
-FileLock::~FileLock() { release(); }
+FileLock::~FileLock() {
+    release();
+}
 
 void FileLock::release() {
     if (m_descriptor >= 0) {
@@ -58,4 +60,4 @@ void FileLock::release() {
     }
 }
 
-}  // namespace anodex::notebook
+} // namespace anodex::notebook

@@ -12,7 +12,8 @@ namespace anodex::notebook {
 class FileLock {
 public:
     /// `owner` is written into the lock file for whoever finds it taken.
-    [[nodiscard]] static tl::expected<FileLock, NotebookError> take(const std::string& path, const std::string& owner);
+    [[nodiscard]] static tl::expected<FileLock, NotebookError> take(const std::string& path,
+                                                                    const std::string& owner);
     FileLock(FileLock&& other) noexcept;
     FileLock& operator=(FileLock&& other) noexcept;
     FileLock(const FileLock&) = delete;
@@ -27,4 +28,4 @@ private:
     std::string m_path;
 };
 
-}  // namespace anodex::notebook
+} // namespace anodex::notebook

@@ -31,7 +31,8 @@ namespace anodex::notebook {
     }
 }
 
-template <typename Work> auto guarded(const Work& work) -> tl::expected<std::invoke_result_t<Work>, NotebookError> {
+template <typename Work>
+auto guarded(const Work& work) -> tl::expected<std::invoke_result_t<Work>, NotebookError> {
     try {
         if constexpr (std::is_void_v<std::invoke_result_t<Work>>) {
             work();
@@ -48,4 +49,4 @@ template <typename Work> auto guarded(const Work& work) -> tl::expected<std::inv
     }
 }
 
-}  // namespace anodex::notebook
+} // namespace anodex::notebook

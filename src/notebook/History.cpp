@@ -50,7 +50,8 @@ private:
 Bytes inverted(const Bytes& changeset, SQLite::Database& database) {
     int size = 0;
     void* raw = nullptr;
-    require(sqlite3changeset_invert(static_cast<int>(changeset.size()), changeset.data(), &size, &raw), database);
+    require(sqlite3changeset_invert(static_cast<int>(changeset.size()), changeset.data(), &size, &raw),
+            database);
     const std::unique_ptr<void, FreeSqlite> owner(raw);
     const auto* bytes = static_cast<const unsigned char*>(raw);
     return {bytes, bytes + size};
@@ -58,8 +59,8 @@ Bytes inverted(const Bytes& changeset, SQLite::Database& database) {
 
 void apply(SQLite::Database& database, Bytes changeset) {
     const auto abortOnConflict = [](void*, int, sqlite3_changeset_iter*) { return SQLITE_CHANGESET_ABORT; };
-    require(sqlite3changeset_apply(database.getHandle(), static_cast<int>(changeset.size()), changeset.data(), nullptr,
-                                   abortOnConflict, nullptr),
+    require(sqlite3changeset_apply(database.getHandle(), static_cast<int>(changeset.size()), changeset.data(),
+                                   nullptr, abortOnConflict, nullptr),
             database);
 }
 
@@ -70,10 +71,11 @@ std::optional<std::string> step(SQLite::Database& database, bool back) {
     std::string sentence;
     Bytes changeset;
     {
-        SQLite::Statement query(database, back ? "SELECT id, sentence, changeset FROM history WHERE undone = 0 "
-                                                 "ORDER BY id DESC LIMIT 1"
-                                               : "SELECT id, sentence, changeset FROM history WHERE undone = 1 "
-                                                 "ORDER BY id LIMIT 1");
+        SQLite::Statement query(database,
+                                back ? "SELECT id, sentence, changeset FROM history WHERE undone = 0 "
+                                       "ORDER BY id DESC LIMIT 1"
+                                     : "SELECT id, sentence, changeset FROM history WHERE undone = 1 "
+                                       "ORDER BY id LIMIT 1");
         if (!query.executeStep()) {
             return std::nullopt;
         }
@@ -94,7 +96,7 @@ std::optional<std::string> step(SQLite::Database& database, bool back) {
     return sentence;
 }
 
-}  // namespace
+} // namespace
 
 void recordCommand(SQLite::Database& database, const std::string& sentence, record::Millis now,
                    const std::function<void()>& before, const std::function<void()>& change) {
@@ -109,8 +111,8 @@ void recordCommand(SQLite::Database& database, const std::string& sentence, reco
         changeset = session.changeset();
     }
     database.exec("DELETE FROM history WHERE undone = 1");
-    SQLite::Statement insert(database,
-                             "INSERT INTO history (happened, sentence, changeset, undone) VALUES (?, ?, ?, 0)");
+    SQLite::Statement insert(
+        database, "INSERT INTO history (happened, sentence, changeset, undone) VALUES (?, ?, ?, 0)");
     insert.bind(1, now);
     insert.bind(2, sentence);
     insert.bind(3, changeset.data(), static_cast<int>(changeset.size()));
@@ -121,8 +123,12 @@ void recordCommand(SQLite::Database& database, const std::string& sentence, reco
     transaction.commit();
 }
 
-std::optional<std::string> undoLast(SQLite::Database& database) { return step(database, true); }
-std::optional<std::string> redoNext(SQLite::Database& database) { return step(database, false); }
+std::optional<std::string> undoLast(SQLite::Database& database) {
+    return step(database, true);
+}
+std::optional<std::string> redoNext(SQLite::Database& database) {
+    return step(database, false);
+}
 
 std::vector<HistoryEntry> historyEntries(SQLite::Database& database) {
     std::vector<HistoryEntry> entries;
@@ -134,4 +140,4 @@ std::vector<HistoryEntry> historyEntries(SQLite::Database& database) {
     return entries;
 }
 
-}  // namespace anodex::notebook
+} // namespace anodex::notebook

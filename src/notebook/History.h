@@ -35,4 +35,4 @@ std::optional<std::string> redoNext(SQLite::Database& database);
 
 [[nodiscard]] std::vector<HistoryEntry> historyEntries(SQLite::Database& database);
 
-}  // namespace anodex::notebook
+} // namespace anodex::notebook

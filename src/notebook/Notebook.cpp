@@ -6,6 +6,7 @@
 #include "notebook/Schema.h"
 
 #include <SQLiteCpp/VariadicBind.h>
+#include <algorithm>
 #include <array>
 #include <filesystem>
 #include <fmt/format.h>
@@ -16,7 +17,9 @@ namespace {
 
 using Code = NotebookError::Code;
 
-std::int64_t single(SQLite::Database& database, const char* sql) { return database.execAndGet(sql).getInt64(); }
+std::int64_t single(SQLite::Database& database, const char* sql) {
+    return database.execAndGet(sql).getInt64();
+}
 
 /// Rejects what is no notebook of ours before anything is changed in it.
 void verify(SQLite::Database& database) {
@@ -26,8 +29,9 @@ void verify(SQLite::Database& database) {
     if (single(database, "PRAGMA user_version") > kSchemaVersion) {
         throw NotebookError{Code::Newer, database.getFilename()};
     }
-    const std::string quick = database.execAndGet("PRAGMA quick_check(1)").getString();
+    std::string quick = database.execAndGet("PRAGMA quick_check(1)").getString();
     if (quick != "ok") {
+        std::replace(quick.begin(), quick.end(), '\n', ' ');
         throw NotebookError{Code::Damaged, quick};
     }
 }
@@ -41,7 +45,7 @@ std::string readOnlyUri(const std::string& path) {
     return "file:" + escaped + "?immutable=1";
 }
 
-}  // namespace
+} // namespace
 
 record::Id newId() {
     std::random_device device;
@@ -51,8 +55,8 @@ record::Id newId() {
     }
     words[1] = (words[1] & 0xFFFF0FFFU) | 0x00004000U;
     words[2] = (words[2] & 0x3FFFFFFFU) | 0x80000000U;
-    return fmt::format("{:08x}-{:04x}-{:04x}-{:04x}-{:04x}{:08x}", words[0], words[1] >> 16U, words[1] & 0xFFFFU,
-                       words[2] >> 16U, words[2] & 0xFFFFU, words[3]);
+    return fmt::format("{:08x}-{:04x}-{:04x}-{:04x}-{:04x}{:08x}", words[0], words[1] >> 16U,
+                       words[1] & 0xFFFFU, words[2] >> 16U, words[2] & 0xFFFFU, words[3]);
 }
 
 Notebook::Notebook(std::string path, std::unique_ptr<SQLite::Database> database, std::optional<FileLock> lock)
@@ -63,7 +67,8 @@ Notebook& Notebook::operator=(Notebook&&) noexcept = default;
 
 Notebook::~Notebook() {
     if (m_database && !m_readOnly) {
-        // One file that can be mailed: fold the log back in. A failure here loses nothing, the log stays beside it.
+        // One file that can be mailed: fold the log back in. A failure here loses nothing, the log stays
+        // beside it.
         m_database->tryExec("PRAGMA wal_checkpoint(TRUNCATE)");
     }
 }
@@ -83,7 +88,8 @@ Answer<Notebook> Notebook::open(const std::string& path, OpenMode mode, const st
 Answer<Notebook> Notebook::openUnguarded(const std::string& path, OpenMode mode, const std::string& owner) {
     const bool exists = std::filesystem::exists(path) && std::filesystem::file_size(path) > 0;
     if (!exists && mode != OpenMode::Create) {
-        throw NotebookError{Code::CannotOpen, std::filesystem::exists(path) ? "the file is empty" : "no such file"};
+        throw NotebookError{Code::CannotOpen,
+                            std::filesystem::exists(path) ? "the file is empty" : "no such file"};
     }
     std::optional<FileLock> lock;
     if (mode != OpenMode::Read) {
@@ -152,7 +158,8 @@ Answer<Counts> Notebook::counts() const {
     });
 }
 
-Answer<void> Notebook::commit(const std::string& sentence, record::Millis now, const std::vector<Change>& changes) {
+Answer<void> Notebook::commit(const std::string& sentence, record::Millis now,
+                              const std::vector<Change>& changes) {
     if (m_readOnly) {
         return tl::unexpected(NotebookError{Code::ReadOnly, m_path});
     }
@@ -166,8 +173,8 @@ Answer<void> Notebook::commit(const std::string& sentence, record::Millis now, c
 }
 
 Answer<void> Notebook::importRun(const std::string& sentence, record::Millis now, record::RunHeader run,
-                                 const record::RunSamples& samples, const std::function<void(double)>& progress,
-                                 const std::stop_token& stop) {
+                                 const record::RunSamples& samples,
+                                 const std::function<void(double)>& progress, const std::stop_token& stop) {
     if (m_readOnly) {
         return tl::unexpected(NotebookError{Code::ReadOnly, m_path});
     }
@@ -213,22 +220,27 @@ std::string getPair(SQLite::Database& database, const char* sql, const std::stri
     return query.executeStep() ? query.getColumn(0).getString() : std::string();
 }
 
-}  // namespace
+} // namespace
 
 Answer<void> Notebook::remember(const std::string& key, const std::string& value) {
     if (m_readOnly) {
         return {};
     }
-    return guarded([&] { putPair(*m_database, "INSERT OR REPLACE INTO view_state VALUES (?, ?)", key, value); });
+    return guarded(
+        [&] { putPair(*m_database, "INSERT OR REPLACE INTO view_state VALUES (?, ?)", key, value); });
 }
 Answer<std::string> Notebook::remembered(const std::string& key) const {
     return guarded([&] { return getPair(*m_database, "SELECT value FROM view_state WHERE key = ?", key); });
 }
 Answer<void> Notebook::rememberMapping(const std::string& signature, const std::string& mapping) {
-    return guarded([&] { putPair(*m_database, "INSERT OR REPLACE INTO import_mapping VALUES (?, ?)", signature, mapping); });
+    return guarded([&] {
+        putPair(*m_database, "INSERT OR REPLACE INTO import_mapping VALUES (?, ?)", signature, mapping);
+    });
 }
 Answer<std::string> Notebook::rememberedMapping(const std::string& signature) const {
-    return guarded([&] { return getPair(*m_database, "SELECT mapping FROM import_mapping WHERE signature = ?", signature); });
+    return guarded([&] {
+        return getPair(*m_database, "SELECT mapping FROM import_mapping WHERE signature = ?", signature);
+    });
 }
 
 Answer<std::vector<std::string>> Notebook::check() const {
@@ -238,4 +250,4 @@ Answer<std::string> Notebook::dump() const {
     return guarded([&] { return dumpOf(*m_database); });
 }
 
-}  // namespace anodex::notebook
+} // namespace anodex::notebook

@@ -1,6 +1,7 @@
 // src/notebook/Notebook.h - one notebook file: everything a builder writes down, with undo and redo.
 //
-// Errors     NotebookError; library exceptions are caught here and go no further. A failed change leaves the file as
+// Errors     NotebookError; library exceptions are caught here and go no further. A failed change leaves the
+// file as
 //            it was.
 // Threads    one Notebook per thread; all writes go through one.
 // Durability every change is on disk before the call returns (WAL, synchronous=FULL).
@@ -50,7 +51,8 @@ struct Counts {
 class Notebook {
 public:
     /// `owner` tells others who holds the file. Create fails on an existing file that is no notebook.
-    [[nodiscard]] static Answer<Notebook> open(const std::string& path, OpenMode mode, const std::string& owner = {});
+    [[nodiscard]] static Answer<Notebook> open(const std::string& path, OpenMode mode,
+                                               const std::string& owner = {});
     Notebook(Notebook&&) noexcept;
     Notebook& operator=(Notebook&&) noexcept;
     ~Notebook();
@@ -65,14 +67,16 @@ public:
     [[nodiscard]] Answer<std::vector<record::Event>> events(const record::Id& build) const;
     [[nodiscard]] Answer<std::vector<record::RunHeader>> runs(const record::Id& build) const;
     [[nodiscard]] Answer<record::RunSamples> samples(const record::Id& run) const;
-    [[nodiscard]] Answer<std::vector<bench::CurveSample>> outline(const record::Id& run, RunColumn column) const;
+    [[nodiscard]] Answer<std::vector<bench::CurveSample>> outline(const record::Id& run,
+                                                                  RunColumn column) const;
     [[nodiscard]] Answer<Counts> counts() const;
 
     /// One command: all changes or none, undone as one, named by `sentence`.
     Answer<void> commit(const std::string& sentence, record::Millis now, const std::vector<Change>& changes);
     /// Stores a run with its samples. Undoing sets the run aside; its samples stay.
     Answer<void> importRun(const std::string& sentence, record::Millis now, record::RunHeader run,
-                           const record::RunSamples& samples, const std::function<void(double)>& progress = {},
+                           const record::RunSamples& samples,
+                           const std::function<void(double)>& progress = {},
                            const std::stop_token& stop = {});
     /// The sentence of what was undone; empty text when there was nothing.
     Answer<std::string> undo();
@@ -100,4 +104,4 @@ private:
     bool m_readOnly = false;
 };
 
-}  // namespace anodex::notebook
+} // namespace anodex::notebook

@@ -20,4 +20,4 @@ struct NotebookError {
     std::string detail;
 };
 
-}  // namespace anodex::notebook
+} // namespace anodex::notebook

@@ -27,20 +27,22 @@ void bindOptional(SQLite::Statement& statement, int index, const std::optional<d
     }
 }
 
-}  // namespace
+} // namespace
 
 void putRow(SQLite::Database& database, const record::Project& project) {
-    SQLite::Statement put(database, "INSERT INTO project (id, name, created) VALUES (?, ?, ?) "
-                                    "ON CONFLICT(id) DO UPDATE SET name = excluded.name, created = excluded.created");
+    SQLite::Statement put(database,
+                          "INSERT INTO project (id, name, created) VALUES (?, ?, ?) "
+                          "ON CONFLICT(id) DO UPDATE SET name = excluded.name, created = excluded.created");
     SQLite::bind(put, project.id, project.name, project.created);
     put.exec();
 }
 
 void putRow(SQLite::Database& database, const record::Revision& revision) {
-    SQLite::Statement put(
-        database, "INSERT INTO revision (id, project, parent, name, design, created, set_aside) VALUES (?, ?, ?, ?, ?, ?, ?) "
-                  "ON CONFLICT(id) DO UPDATE SET name = excluded.name, design = excluded.design, "
-                  "parent = excluded.parent, set_aside = excluded.set_aside");
+    SQLite::Statement put(database,
+                          "INSERT INTO revision (id, project, parent, name, design, created, set_aside) "
+                          "VALUES (?, ?, ?, ?, ?, ?, ?) "
+                          "ON CONFLICT(id) DO UPDATE SET name = excluded.name, design = excluded.design, "
+                          "parent = excluded.parent, set_aside = excluded.set_aside");
     SQLite::bind(put, revision.id, revision.project, revision.parent, revision.name,
                  formats::writeCellFile(revision.design), revision.created, revision.setAside ? 1 : 0);
     put.exec();
@@ -48,21 +50,25 @@ void putRow(SQLite::Database& database, const record::Revision& revision) {
 
 void putRow(SQLite::Database& database, const record::Build& build) {
     SQLite::Statement put(
-        database, "INSERT INTO build (id, revision, name, built, as_built, expectation, set_aside) VALUES (?, ?, ?, ?, ?, ?, ?) "
-                  "ON CONFLICT(id) DO UPDATE SET name = excluded.name, built = excluded.built, "
-                  "as_built = excluded.as_built, expectation = excluded.expectation, set_aside = excluded.set_aside");
-    SQLite::bind(put, build.id, build.revision, build.name, build.built, formats::writeCellFile(build.asBuilt),
-                 formats::writeExpectation(build.expectation), build.setAside ? 1 : 0);
+        database,
+        "INSERT INTO build (id, revision, name, built, as_built, expectation, set_aside) VALUES (?, ?, ?, ?, "
+        "?, ?, ?) "
+        "ON CONFLICT(id) DO UPDATE SET name = excluded.name, built = excluded.built, "
+        "as_built = excluded.as_built, expectation = excluded.expectation, set_aside = excluded.set_aside");
+    SQLite::bind(put, build.id, build.revision, build.name, build.built,
+                 formats::writeCellFile(build.asBuilt), formats::writeExpectation(build.expectation),
+                 build.setAside ? 1 : 0);
     put.exec();
 }
 
 void putRow(SQLite::Database& database, const record::Reading& reading) {
     SQLite::Statement put(
-        database, "INSERT INTO reading (id, build, quantity, side, value, load_ohm, taken, note, struck) "
-                  "VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) "
-                  "ON CONFLICT(id) DO UPDATE SET quantity = excluded.quantity, side = excluded.side, "
-                  "value = excluded.value, load_ohm = excluded.load_ohm, taken = excluded.taken, note = excluded.note, "
-                  "struck = excluded.struck");
+        database,
+        "INSERT INTO reading (id, build, quantity, side, value, load_ohm, taken, note, struck) "
+        "VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) "
+        "ON CONFLICT(id) DO UPDATE SET quantity = excluded.quantity, side = excluded.side, "
+        "value = excluded.value, load_ohm = excluded.load_ohm, taken = excluded.taken, note = excluded.note, "
+        "struck = excluded.struck");
     put.bind(1, reading.id);
     put.bind(2, reading.build);
     put.bind(3, static_cast<int>(reading.quantity));
@@ -76,19 +82,22 @@ void putRow(SQLite::Database& database, const record::Reading& reading) {
 }
 
 void putRow(SQLite::Database& database, const record::Event& event) {
-    SQLite::Statement put(database, "INSERT INTO event (id, build, happened, text, changes_cell) VALUES (?, ?, ?, ?, ?) "
-                                    "ON CONFLICT(id) DO UPDATE SET happened = excluded.happened, text = excluded.text, "
-                                    "changes_cell = excluded.changes_cell");
+    SQLite::Statement put(
+        database, "INSERT INTO event (id, build, happened, text, changes_cell) VALUES (?, ?, ?, ?, ?) "
+                  "ON CONFLICT(id) DO UPDATE SET happened = excluded.happened, text = excluded.text, "
+                  "changes_cell = excluded.changes_cell");
     SQLite::bind(put, event.id, event.build, event.when, event.text, event.changesCell ? 1 : 0);
     put.exec();
 }
 
 void putRow(SQLite::Database& database, const record::RunHeader& run) {
     SQLite::Statement put(
-        database, "INSERT INTO run (id, build, name, started, samples, duration, set_aside) VALUES (?, ?, ?, ?, ?, ?, ?) "
+        database, "INSERT INTO run (id, build, name, started, samples, duration, set_aside) VALUES (?, ?, ?, "
+                  "?, ?, ?, ?) "
                   "ON CONFLICT(id) DO UPDATE SET name = excluded.name, started = excluded.started, "
                   "samples = excluded.samples, duration = excluded.duration, set_aside = excluded.set_aside");
-    SQLite::bind(put, run.id, run.build, run.name, run.started, run.samples, run.durationSeconds, run.setAside ? 1 : 0);
+    SQLite::bind(put, run.id, run.build, run.name, run.started, run.samples, run.durationSeconds,
+                 run.setAside ? 1 : 0);
     put.exec();
 }
 
@@ -96,15 +105,17 @@ std::vector<record::Project> projectRows(SQLite::Database& database) {
     std::vector<record::Project> rows;
     SQLite::Statement query(database, "SELECT id, name, created FROM project ORDER BY created, rowid");
     while (query.executeStep()) {
-        rows.push_back({query.getColumn(0).getString(), query.getColumn(1).getString(), query.getColumn(2).getInt64()});
+        rows.push_back(
+            {query.getColumn(0).getString(), query.getColumn(1).getString(), query.getColumn(2).getInt64()});
     }
     return rows;
 }
 
 std::vector<record::Revision> revisionRows(SQLite::Database& database) {
     std::vector<record::Revision> rows;
-    SQLite::Statement query(database, "SELECT id, project, parent, name, design, created, set_aside FROM revision "
-                                      "ORDER BY created, rowid");
+    SQLite::Statement query(database,
+                            "SELECT id, project, parent, name, design, created, set_aside FROM revision "
+                            "ORDER BY created, rowid");
     while (query.executeStep()) {
         record::Revision row;
         row.id = query.getColumn(0).getString();
@@ -121,8 +132,9 @@ std::vector<record::Revision> revisionRows(SQLite::Database& database) {
 
 std::vector<record::Build> buildRows(SQLite::Database& database) {
     std::vector<record::Build> rows;
-    SQLite::Statement query(database, "SELECT id, revision, name, built, as_built, expectation, set_aside FROM build "
-                                      "ORDER BY built, rowid");
+    SQLite::Statement query(database,
+                            "SELECT id, revision, name, built, as_built, expectation, set_aside FROM build "
+                            "ORDER BY built, rowid");
     while (query.executeStep()) {
         record::Build row;
         row.id = query.getColumn(0).getString();
@@ -143,8 +155,9 @@ std::vector<record::Build> buildRows(SQLite::Database& database) {
 
 std::vector<record::Reading> readingRows(SQLite::Database& database, const Id& build) {
     std::vector<record::Reading> rows;
-    SQLite::Statement query(database, "SELECT id, build, quantity, side, value, load_ohm, taken, note, struck FROM reading "
-                                      "WHERE build = ? ORDER BY taken, rowid");
+    SQLite::Statement query(
+        database, "SELECT id, build, quantity, side, value, load_ohm, taken, note, struck FROM reading "
+                  "WHERE build = ? ORDER BY taken, rowid");
     query.bind(1, build);
     while (query.executeStep()) {
         record::Reading row;
@@ -166,27 +179,31 @@ std::vector<record::Reading> readingRows(SQLite::Database& database, const Id& b
 
 std::vector<record::Event> eventRows(SQLite::Database& database, const Id& build) {
     std::vector<record::Event> rows;
-    SQLite::Statement query(database,
-                            "SELECT id, build, happened, text, changes_cell FROM event WHERE build = ? ORDER BY happened, rowid");
+    SQLite::Statement query(
+        database,
+        "SELECT id, build, happened, text, changes_cell FROM event WHERE build = ? ORDER BY happened, rowid");
     query.bind(1, build);
     while (query.executeStep()) {
-        rows.push_back({query.getColumn(0).getString(), query.getColumn(1).getString(), query.getColumn(2).getInt64(),
-                        query.getColumn(3).getString(), query.getColumn(4).getInt() != 0});
+        rows.push_back({query.getColumn(0).getString(), query.getColumn(1).getString(),
+                        query.getColumn(2).getInt64(), query.getColumn(3).getString(),
+                        query.getColumn(4).getInt() != 0});
     }
     return rows;
 }
 
 std::vector<record::RunHeader> runRows(SQLite::Database& database, const Id& build) {
     std::vector<record::RunHeader> rows;
-    SQLite::Statement query(database, "SELECT id, build, name, started, samples, duration, set_aside FROM run "
-                                      "WHERE build = ? ORDER BY started, rowid");
+    SQLite::Statement query(database,
+                            "SELECT id, build, name, started, samples, duration, set_aside FROM run "
+                            "WHERE build = ? ORDER BY started, rowid");
     query.bind(1, build);
     while (query.executeStep()) {
-        rows.push_back({query.getColumn(0).getString(), query.getColumn(1).getString(), query.getColumn(2).getString(),
-                        query.getColumn(3).getInt64(), query.getColumn(4).getInt64(), query.getColumn(5).getDouble(),
+        rows.push_back({query.getColumn(0).getString(), query.getColumn(1).getString(),
+                        query.getColumn(2).getString(), query.getColumn(3).getInt64(),
+                        query.getColumn(4).getInt64(), query.getColumn(5).getDouble(),
                         query.getColumn(6).getInt() != 0});
     }
     return rows;
 }
 
-}  // namespace anodex::notebook
+} // namespace anodex::notebook

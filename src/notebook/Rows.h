@@ -29,4 +29,4 @@ struct RowFault {
     std::string text;
 };
 
-}  // namespace anodex::notebook
+} // namespace anodex::notebook

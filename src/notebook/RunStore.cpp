@@ -29,22 +29,25 @@ void putChunk(SQLite::Statement& insert, const record::Id& run, std::int64_t chu
     insert.clearBindings();
 }
 
-}  // namespace
+} // namespace
 
 bool putSamples(SQLite::Database& database, const record::Id& run, const record::RunSamples& samples,
                 const std::function<void(double)>& progress, const std::stop_token& stop) {
-    SQLite::Statement insert(database, "INSERT INTO run_chunk (run, chunk, column_name, samples, first, last, low, high, data) "
-                                       "VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)");
-    const std::pair<RunColumn, const std::vector<double>*> columns[] = {{RunColumn::Seconds, &samples.seconds},
-                                                                        {RunColumn::Volts, &samples.volts},
-                                                                        {RunColumn::Amps, &samples.amps}};
+    SQLite::Statement insert(
+        database, "INSERT INTO run_chunk (run, chunk, column_name, samples, first, last, low, high, data) "
+                  "VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)");
+    const std::pair<RunColumn, const std::vector<double>*> columns[] = {
+        {RunColumn::Seconds, &samples.seconds},
+        {RunColumn::Volts, &samples.volts},
+        {RunColumn::Amps, &samples.amps}};
     for (std::size_t from = 0, chunk = 0; from < samples.size(); from += kChunkSamples, ++chunk) {
         if (stop.stop_requested()) {
             return false;
         }
         const std::size_t count = std::min(kChunkSamples, samples.size() - from);
         for (const auto& [column, values] : columns) {
-            putChunk(insert, run, static_cast<std::int64_t>(chunk), column, std::span(*values).subspan(from, count));
+            putChunk(insert, run, static_cast<std::int64_t>(chunk), column,
+                     std::span(*values).subspan(from, count));
         }
         if (progress) {
             progress(static_cast<double>(from + count) / static_cast<double>(samples.size()));
@@ -55,7 +58,8 @@ bool putSamples(SQLite::Database& database, const record::Id& run, const record:
 
 record::RunSamples samplesOf(SQLite::Database& database, const record::Id& run) {
     record::RunSamples samples;
-    SQLite::Statement query(database, "SELECT column_name, data FROM run_chunk WHERE run = ? ORDER BY chunk, column_name");
+    SQLite::Statement query(
+        database, "SELECT column_name, data FROM run_chunk WHERE run = ? ORDER BY chunk, column_name");
     query.bind(1, run);
     while (query.executeStep()) {
         std::vector<double>* target = &samples.seconds;
@@ -75,7 +79,8 @@ record::RunSamples samplesOf(SQLite::Database& database, const record::Id& run) 
     return samples;
 }
 
-std::vector<bench::CurveSample> outlineOf(SQLite::Database& database, const record::Id& run, RunColumn column) {
+std::vector<bench::CurveSample> outlineOf(SQLite::Database& database, const record::Id& run,
+                                          RunColumn column) {
     std::vector<bench::CurveSample> outline;
     SQLite::Statement query(database,
                             "SELECT t.first, t.last, v.low, v.high FROM run_chunk t JOIN run_chunk v "
@@ -90,4 +95,4 @@ std::vector<bench::CurveSample> outlineOf(SQLite::Database& database, const reco
     return outline;
 }
 
-}  // namespace anodex::notebook
+} // namespace anodex::notebook

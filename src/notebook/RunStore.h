@@ -1,4 +1,5 @@
-// src/notebook/RunStore.h - bulk samples in chunks: 4,096 little-endian float64 a column, with first, last, low, high.
+// src/notebook/RunStore.h - bulk samples in chunks: 4,096 little-endian float64 a column, with first, last,
+// low, high.
 #pragma once
 #include "core/bench/Thinning.h"
 #include "core/record/Record.h"
@@ -27,4 +28,4 @@ bool putSamples(SQLite::Database& database, const record::Id& run, const record:
 [[nodiscard]] std::vector<bench::CurveSample> outlineOf(SQLite::Database& database, const record::Id& run,
                                                         RunColumn column);
 
-}  // namespace anodex::notebook
+} // namespace anodex::notebook

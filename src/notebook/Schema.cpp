@@ -7,7 +7,8 @@ namespace anodex::notebook {
 
 void createSchema(SQLite::Database& database) {
     SQLite::Transaction transaction(database);
-    // A run has no foreign key: its samples outlive the undoing of the build they belong to, and come back with it.
+    // A run has no foreign key: its samples outlive the undoing of the build they belong to, and come back
+    // with it.
     database.exec(R"(
         CREATE TABLE project  (id TEXT PRIMARY KEY NOT NULL, name TEXT NOT NULL, created INTEGER NOT NULL);
         CREATE TABLE revision (id TEXT PRIMARY KEY NOT NULL, project TEXT NOT NULL REFERENCES project(id),
@@ -42,4 +43,4 @@ void createSchema(SQLite::Database& database) {
     transaction.commit();
 }
 
-}  // namespace anodex::notebook
+} // namespace anodex::notebook

@@ -7,7 +7,7 @@ class Database;
 
 namespace anodex::notebook {
 
-inline constexpr int kApplicationId = 0x414E4F58;  // "ANOX"
+inline constexpr int kApplicationId = 0x414E4F58; // "ANOX"
 inline constexpr int kSchemaVersion = 1;
 
 /// Tables whose changes can be undone; all others are bookkeeping.
@@ -15,4 +15,4 @@ inline constexpr const char* kUndoableTables[] = {"project", "revision", "build"
 
 void createSchema(SQLite::Database& database);
 
-}  // namespace anodex::notebook
+} // namespace anodex::notebook

@@ -12,7 +12,7 @@ namespace {
 using formats::Json;
 
 struct Leaf {
-    std::string path;  ///< "negative area", "liquid · salt"
+    std::string path; ///< "negative area", "liquid · salt"
     std::string value;
     std::string unit;
 };
@@ -21,18 +21,24 @@ struct UnitSuffix {
     const char* suffix;
     const char* unit;
 };
-constexpr UnitSuffix kSuffixes[] = {{"_per_kg", "mol/kg"},   {"_per_L", "mol/L"},   {"_percent", "%"},
-                                    {"_g_per_mL", "g/mL"},   {"_S_per_m", "S/m"},   {"_cm2", "cm²"},
-                                    {"_mohm", "mΩ"},         {"_mm", "mm"},         {"_mL", "mL"},
-                                    {"_g", "g"},             {"_C", "°C"},          {"_V", "V"}};
+constexpr UnitSuffix kSuffixes[] = {{"_per_kg", "mol/kg"}, {"_per_L", "mol/L"}, {"_percent", "%"},
+                                    {"_g_per_mL", "g/mL"}, {"_S_per_m", "S/m"}, {"_cm2", "cm²"},
+                                    {"_mohm", "mΩ"},       {"_mm", "mm"},       {"_mL", "mL"},
+                                    {"_g", "g"},           {"_C", "°C"},        {"_V", "V"}};
 
 struct KeyWord {
     const char* key;
     const char* word;
 };
-constexpr KeyWord kWords[] = {{"electrolyte", "liquid"}, {"wetted_area", "area"}, {"material", ""},
-                              {"substance", ""},         {"ready", ""},          {"contact", "contacts"},
-                              {"mass", ""},              {"solutes", ""},        {"volume", ""}};
+constexpr KeyWord kWords[] = {{"electrolyte", "liquid"},
+                              {"wetted_area", "area"},
+                              {"material", ""},
+                              {"substance", ""},
+                              {"ready", ""},
+                              {"contact", "contacts"},
+                              {"mass", ""},
+                              {"solutes", ""},
+                              {"volume", ""}};
 
 std::string wordFor(std::string key, std::string& unit) {
     for (const UnitSuffix& suffix : kSuffixes) {
@@ -81,9 +87,10 @@ void flatten(const Json& json, const std::string& path, std::vector<Leaf>& leave
         } else if (value.is_object()) {
             flatten(value, here, leaves);
         } else {
-            leaves.push_back({here, value.is_string()    ? value.get<std::string>()
-                                    : value.is_boolean() ? (value.get<bool>() ? "yes" : "no")
-                                                         : numberText(value.get<double>(), 4),
+            leaves.push_back({here,
+                              value.is_string()    ? value.get<std::string>()
+                              : value.is_boolean() ? (value.get<bool>() ? "yes" : "no")
+                                                   : numberText(value.get<double>(), 4),
                               unit});
         }
     }
@@ -93,7 +100,7 @@ std::string withUnit(const std::string& value, const std::string& unit) {
     return unit.empty() ? value : value + "\u00A0" + unit;
 }
 
-}  // namespace
+} // namespace
 
 std::vector<std::string> changesBetween(const cell::CellDesign& before, const cell::CellDesign& after) {
     std::vector<Leaf> old;
@@ -101,7 +108,8 @@ std::vector<std::string> changesBetween(const cell::CellDesign& before, const ce
     flatten(formats::cellToJson(before), "", old);
     flatten(formats::cellToJson(after), "", now);
     const auto find = [](std::vector<Leaf>& leaves, const Leaf& wanted) {
-        return std::find_if(leaves.begin(), leaves.end(), [&](const Leaf& leaf) { return leaf.path == wanted.path; });
+        return std::find_if(leaves.begin(), leaves.end(),
+                            [&](const Leaf& leaf) { return leaf.path == wanted.path; });
     };
     std::vector<std::string> changes;
     for (const Leaf& leaf : now) {
@@ -137,4 +145,4 @@ std::string changeLine(const cell::CellDesign& before, const cell::CellDesign& a
     return line;
 }
 
-}  // namespace anodex::wording
+} // namespace anodex::wording

@@ -7,9 +7,10 @@
 namespace anodex::wording {
 
 /// One entry for each thing that differs, in the order of the cell file. The name is left out.
-[[nodiscard]] std::vector<std::string> changesBetween(const cell::CellDesign& before, const cell::CellDesign& after);
+[[nodiscard]] std::vector<std::string> changesBetween(const cell::CellDesign& before,
+                                                      const cell::CellDesign& after);
 
 /// All of them on one line; "nothing changed" when equal. Longer lists end in "and 3 more".
 [[nodiscard]] std::string changeLine(const cell::CellDesign& before, const cell::CellDesign& after);
 
-}  // namespace anodex::wording
+} // namespace anodex::wording

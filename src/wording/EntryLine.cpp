@@ -66,20 +66,29 @@ struct Understanding {
 };
 
 constexpr std::pair<const char*, ReadingQuantity> kQuantityWords[] = {
-    {"ocv", ReadingQuantity::OpenCircuitVoltage},   {"open", ReadingQuantity::OpenCircuitVoltage},
-    {"oc", ReadingQuantity::OpenCircuitVoltage},    {"voc", ReadingQuantity::OpenCircuitVoltage},
-    {"short", ReadingQuantity::ShortCircuitCurrent}, {"shorted", ReadingQuantity::ShortCircuitCurrent},
-    {"sc", ReadingQuantity::ShortCircuitCurrent},   {"isc", ReadingQuantity::ShortCircuitCurrent},
-    {"ph", ReadingQuantity::Acidity},               {"temp", ReadingQuantity::Temperature},
-    {"temperature", ReadingQuantity::Temperature},  {"density", ReadingQuantity::Density},
-    {"mass", ReadingQuantity::Mass},                {"weight", ReadingQuantity::Mass},
-    {"level", ReadingQuantity::Level},              {"resistance", ReadingQuantity::Resistance}};
-constexpr const char* kFillers[] = {"circuit", "reads", "is", "of", "now", "=", ":", "the", "side", "voltage", "current"};
+    {"ocv", ReadingQuantity::OpenCircuitVoltage},
+    {"open", ReadingQuantity::OpenCircuitVoltage},
+    {"oc", ReadingQuantity::OpenCircuitVoltage},
+    {"voc", ReadingQuantity::OpenCircuitVoltage},
+    {"short", ReadingQuantity::ShortCircuitCurrent},
+    {"shorted", ReadingQuantity::ShortCircuitCurrent},
+    {"sc", ReadingQuantity::ShortCircuitCurrent},
+    {"isc", ReadingQuantity::ShortCircuitCurrent},
+    {"ph", ReadingQuantity::Acidity},
+    {"temp", ReadingQuantity::Temperature},
+    {"temperature", ReadingQuantity::Temperature},
+    {"density", ReadingQuantity::Density},
+    {"mass", ReadingQuantity::Mass},
+    {"weight", ReadingQuantity::Mass},
+    {"level", ReadingQuantity::Level},
+    {"resistance", ReadingQuantity::Resistance}};
+constexpr const char* kFillers[] = {"circuit", "reads", "is",   "of",      "now",    "=",
+                                    ":",       "the",   "side", "voltage", "current"};
 constexpr const char* kLoadWords[] = {"through", "across", "load", "into", "at", "with", "over"};
-constexpr const char* kEventWords[] = {"added",   "stirred",  "pressed",  "replaced", "filled",  "cleaned", "swapped",
-                                       "topped",  "refilled", "removed",  "washed",   "dried",   "siphoned", "charged",
-                                       "rinsed",  "scraped",  "shook",    "tightened", "moved",  "opened",  "closed",
-                                       "soaked",  "emptied",  "poured"};
+constexpr const char* kEventWords[] = {"added",    "stirred", "pressed",  "replaced", "filled",  "cleaned",
+                                       "swapped",  "topped",  "refilled", "removed",  "washed",  "dried",
+                                       "siphoned", "charged", "rinsed",   "scraped",  "shook",   "tightened",
+                                       "moved",    "opened",  "closed",   "soaked",   "emptied", "poured"};
 
 template <std::size_t N> bool isOneOf(const std::string& word, const char* const (&list)[N]) {
     return std::any_of(std::begin(list), std::end(list), [&](const char* entry) { return word == entry; });
@@ -91,7 +100,8 @@ void takeTime(Understanding& understanding, Millis now) {
     auto& words = understanding.words;
     for (std::size_t i = 1; i < words.size(); ++i) {
         const auto& amount = words[i - 1].quantity;
-        if (lowered(words[i].text) == "ago" && amount && amount->dimension == Dimension::Second && amount->value >= 0.0) {
+        if (lowered(words[i].text) == "ago" && amount && amount->dimension == Dimension::Second &&
+            amount->value >= 0.0) {
             understanding.when = now - static_cast<Millis>(std::llround(amount->value * 1000.0));
             words[i].used = true;
             words[i - 1].used = true;
@@ -131,7 +141,8 @@ void takeWords(Understanding& understanding) {
 void takeLoad(Understanding& understanding) {
     auto& words = understanding.words;
     const auto isOhm = [](const Token& word) {
-        return !word.used && word.quantity && word.quantity->dimension == Dimension::Ohm && word.quantity->value > 0.0;
+        return !word.used && word.quantity && word.quantity->dimension == Dimension::Ohm &&
+               word.quantity->value > 0.0;
     };
     for (std::size_t i = 0; i < words.size(); ++i) {
         if (words[i].used || words[i].quantity || !isOneOf(lowered(words[i].text), kLoadWords)) {
@@ -162,18 +173,23 @@ std::optional<ReadingQuantity> quantityFor(const ParsedQuantity& value, const Un
         }
         return asked ? ReadingQuantity::ShortCircuitCurrent : ReadingQuantity::Current;
     case Dimension::Ohm:
-        return !asked || *asked == ReadingQuantity::Resistance ? std::optional(ReadingQuantity::Resistance) : std::nullopt;
+        return !asked || *asked == ReadingQuantity::Resistance ? std::optional(ReadingQuantity::Resistance)
+                                                               : std::nullopt;
     case Dimension::Kelvin:
-        return !asked || *asked == ReadingQuantity::Temperature ? std::optional(ReadingQuantity::Temperature) : std::nullopt;
+        return !asked || *asked == ReadingQuantity::Temperature ? std::optional(ReadingQuantity::Temperature)
+                                                                : std::nullopt;
     case Dimension::Density:
-        return !asked || *asked == ReadingQuantity::Density ? std::optional(ReadingQuantity::Density) : std::nullopt;
+        return !asked || *asked == ReadingQuantity::Density ? std::optional(ReadingQuantity::Density)
+                                                            : std::nullopt;
     case Dimension::Kilogram:
         return asked == ReadingQuantity::Mass ? asked : std::nullopt;
     case Dimension::Metre:
         return asked == ReadingQuantity::Level ? asked : std::nullopt;
     case Dimension::None:
-        // A bare number is what the word before it says: pH, density in g/mL, temperature in °C, volts at rest.
-        return asked && *asked != ReadingQuantity::Mass && *asked != ReadingQuantity::Level ? asked : std::nullopt;
+        // A bare number is what the word before it says: pH, density in g/mL, temperature in °C, volts at
+        // rest.
+        return asked && *asked != ReadingQuantity::Mass && *asked != ReadingQuantity::Level ? asked
+                                                                                            : std::nullopt;
     default:
         return std::nullopt;
     }
@@ -234,7 +250,7 @@ Entry asNote(std::string_view text, Millis now, const std::string& why) {
     return entry;
 }
 
-}  // namespace
+} // namespace
 
 Entry readEntry(std::string_view text, Millis now) {
     while (!text.empty() && (text.front() == ' ' || text.front() == '\t')) {
@@ -249,9 +265,10 @@ Entry readEntry(std::string_view text, Millis now) {
     Understanding understanding;
     understanding.words = tokens(text);
     takeTime(understanding, now);
-    const bool begins = std::any_of(
-        understanding.words.begin(), understanding.words.end(),
-        [](const Token& word) { return !word.quantity && isOneOf(lowered(word.text), kEventWords); });
+    const bool begins =
+        std::any_of(understanding.words.begin(), understanding.words.end(), [](const Token& word) {
+            return !word.quantity && isOneOf(lowered(word.text), kEventWords);
+        });
     const bool firstIsValue = understanding.words.front().quantity.has_value();
     if (begins && !firstIsValue) {
         Entry entry;
@@ -291,4 +308,4 @@ Entry readEntry(std::string_view text, Millis now) {
     return asNote(text, now, firstIsValue ? "no unit that fits a reading" : "");
 }
 
-}  // namespace anodex::wording
+} // namespace anodex::wording

@@ -12,11 +12,11 @@ namespace anodex::wording {
 struct Entry {
     enum class Kind { Nothing, Reading, Event, Note };
     Kind kind = Kind::Nothing;
-    record::Reading reading;  ///< When kind is Reading; ids are left empty.
-    record::Event event;      ///< When kind is Event or Note.
-    std::string echo;         ///< How it was understood, for the user to see before Enter.
+    record::Reading reading; ///< When kind is Reading; ids are left empty.
+    record::Event event;     ///< When kind is Event or Note.
+    std::string echo;        ///< How it was understood, for the user to see before Enter.
 };
 
 [[nodiscard]] Entry readEntry(std::string_view text, record::Millis now);
 
-}  // namespace anodex::wording
+} // namespace anodex::wording

@@ -58,7 +58,8 @@ std::string errorText(const notebook::NotebookError& error) {
     case Code::LockedElsewhere:
         return fmt::format("the notebook is open elsewhere ({}); close it there first", error.detail);
     case Code::CannotOpen:
-        return fmt::format("the notebook cannot be opened ({}); check the folder and its permissions", error.detail);
+        return fmt::format("the notebook cannot be opened ({}); check the folder and its permissions",
+                           error.detail);
     case Code::ReadOnly:
         return "the notebook can only be read here; copy it to a folder that can be written to change it";
     case Code::DiskFull:
@@ -71,4 +72,4 @@ std::string errorText(const notebook::NotebookError& error) {
     return {};
 }
 
-}  // namespace anodex::wording
+} // namespace anodex::wording

@@ -13,4 +13,4 @@ namespace anodex::wording {
 [[nodiscard]] std::string errorText(const bench::RunError& error);
 [[nodiscard]] std::string errorText(const notebook::NotebookError& error);
 
-}  // namespace anodex::wording
+} // namespace anodex::wording

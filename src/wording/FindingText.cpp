@@ -27,22 +27,25 @@ std::string capitalised(std::string text) {
     return text;
 }
 
-}  // namespace
+} // namespace
 
 FindingText findingText(const Finding& finding) {
     const std::string name = listed(finding.names);
     switch (finding.code) {
     case FindingCode::HydrogenGas:
         return {"Gives off hydrogen",
-                fmt::format("The {} makes about {} of hydrogen even at rest. Hydrogen burns from 4 % in air.", name,
-                            quantityText(finding.value, Unit::M3PerSecond)),
-                "Never close the vessel; work in a draught, away from flames and sparks; connect and disconnect elsewhere."};
+                fmt::format("The {} makes about {} of hydrogen even at rest. Hydrogen burns from 4 % in air.",
+                            name, quantityText(finding.value, Unit::M3PerSecond)),
+                "Never close the vessel; work in a draught, away from flames and sparks; connect and "
+                "disconnect elsewhere."};
     case FindingCode::CorrosiveLiquid:
         return {"Burns skin and eyes", fmt::format("The liquid holds {}, which burns skin and eyes.", name),
-                "Wear sealed goggles and gloves; rinse splashes for 20 minutes with much water; follow local rules."};
+                "Wear sealed goggles and gloves; rinse splashes for 20 minutes with much water; follow local "
+                "rules."};
     case FindingCode::HazardousMaterial:
         return {"Harmful material", fmt::format("Dust and solutions of {} are harmful.", name),
-                "Wear gloves, raise no dust, wash hands, keep it from food, and hand in the remains as local rules say."};
+                "Wear gloves, raise no dust, wash hands, keep it from food, and hand in the remains as local "
+                "rules say."};
     case FindingCode::HighShortCircuit:
         return {"Strong short-circuit current",
                 fmt::format("A short circuit gives about {}.", quantityText(finding.value, Unit::Ampere)),
@@ -51,7 +54,8 @@ FindingText findingText(const Finding& finding) {
         return {"Case does not last", fmt::format("{} does not last in a liquid of this pH.", name),
                 "Choose a case that lasts in it; the list of cases says at which pH each does."};
     case FindingCode::PolarityReversed:
-        return {"Leads are swapped", fmt::format("The {} is the positive side: the meter will read below zero.", name),
+        return {"Leads are swapped",
+                fmt::format("The {} is the positive side: the meter will read below zero.", name),
                 "Swap the two electrodes in the design, or the leads on the meter."};
     case FindingCode::OpenJunction:
         return {"The liquids will mix", "Two liquids with nothing between them mix within hours.",
@@ -69,19 +73,26 @@ FindingText findingText(const Finding& finding) {
                 fmt::format("{} g of {} stay undissolved.", numberText(finding.value * 1e3, 2), name),
                 "Use less of it, or more liquid."};
     case FindingCode::SameMaterial:
-        return {"The same on both sides", fmt::format("Both electrodes are {}: only differences between the two sides give a voltage.", name),
+        return {"The same on both sides",
+                fmt::format("Both electrodes are {}: only differences between the two sides give a voltage.",
+                            name),
                 "Change one electrode, its liquid or its air."};
     case FindingCode::HarmfulToWater:
-        return {"Not down the drain", fmt::format("{} {} very toxic to life in water.", capitalised(name), finding.names.size() > 1 ? "are" : "is"),
+        return {"Not down the drain",
+                fmt::format("{} {} very toxic to life in water.", capitalised(name),
+                            finding.names.size() > 1 ? "are" : "is"),
                 "Collect the leftovers and hand them in as local rules say."};
     case FindingCode::PressedSeparator:
-        return {"Separator is pressed", fmt::format("The gap is narrower than the layers of {}; they are taken as pressed.", name),
+        return {"Separator is pressed",
+                fmt::format("The gap is narrower than the layers of {}; they are taken as pressed.", name),
                 "Measure the gap as built."};
     case FindingCode::BeyondData:
-        return {"Strength beyond the data", "Activities of this liquid go beyond published measurements or take typical values.",
+        return {"Strength beyond the data",
+                "Activities of this liquid go beyond published measurements or take typical values.",
                 "Trust the range more than the value; measure the open circuit."};
     case FindingCode::EstimatedConductivity:
-        return {"Conductivity is estimated", "No published conductivity covers the ions that carry most of the current here.",
+        return {"Conductivity is estimated",
+                "No published conductivity covers the ions that carry most of the current here.",
                 "Measure the cell's resistance and enter it."};
     }
     return {};
@@ -155,4 +166,4 @@ const char* findingPartText(cell::FindingPart part) {
     return "";
 }
 
-}  // namespace anodex::wording
+} // namespace anodex::wording

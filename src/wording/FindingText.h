@@ -6,8 +6,8 @@
 namespace anodex::wording {
 
 struct FindingText {
-    std::string title;   ///< A few words for a card.
-    std::string text;    ///< One or two sentences.
+    std::string title; ///< A few words for a card.
+    std::string text;  ///< One or two sentences.
     std::string remedy;
 };
 
@@ -17,4 +17,4 @@ struct FindingText {
 [[nodiscard]] const char* severityText(cell::Severity severity);
 [[nodiscard]] const char* findingPartText(cell::FindingPart part);
 
-}  // namespace anodex::wording
+} // namespace anodex::wording

@@ -15,7 +15,8 @@ const char* verdict(double value, const record::Expected& expected) {
     return value < expected.range.low ? "lower than it should be" : "higher than it should be";
 }
 
-std::string compared(double value, const std::string& shown, const std::string& wanted, const record::Expected& expected) {
+std::string compared(double value, const std::string& shown, const std::string& wanted,
+                     const record::Expected& expected) {
     return fmt::format("{} where {} was expected: {}", shown, wanted, verdict(value, expected));
 }
 
@@ -27,8 +28,8 @@ std::string runPart(const JudgeInput& input) {
     const double share = input.expectation.capacityCoulombs.value > 0.0
                              ? run.dischargeCoulombs / input.expectation.capacityCoulombs.value
                              : 0.0;
-    std::string text =
-        fmt::format("delivered {} in {}", chargeText(run.dischargeCoulombs), durationText(run.durationSeconds));
+    std::string text = fmt::format("delivered {} in {}", chargeText(run.dischargeCoulombs),
+                                   durationText(run.durationSeconds));
     if (share > 0.0) {
         const std::string percent = numberText(100.0 * share, 2);
         text += run.ranDown ? fmt::format(", {} % of what was expected, and was then run down", percent)
@@ -42,25 +43,28 @@ std::string runPart(const JudgeInput& input) {
     if (run.internalOhm && input.expectation.resistanceOhm > 0.0) {
         const double ratio = *run.internalOhm / input.expectation.resistanceOhm;
         if (ratio > 1.3 || ratio < 0.75) {
-            text += fmt::format("; inside it had {} where {} was expected", quantityText(*run.internalOhm, Unit::Ohm),
+            text += fmt::format("; inside it had {} where {} was expected",
+                                quantityText(*run.internalOhm, Unit::Ohm),
                                 quantityText(input.expectation.resistanceOhm, Unit::Ohm));
         }
     }
     return text;
 }
 
-}  // namespace
+} // namespace
 
 std::string judgeSentence(const JudgeInput& input) {
     std::vector<std::string> parts;
     if (input.openCircuit) {
-        parts.push_back(compared(input.openCircuit->value, numberText(input.openCircuit->value, 4) + "\u00A0V",
+        parts.push_back(compared(input.openCircuit->value,
+                                 numberText(input.openCircuit->value, 4) + "\u00A0V",
                                  quantityText(input.expectation.openCircuitVolts.value, Unit::Volt,
                                               input.expectation.openCircuitVolts.range),
                                  input.expectation.openCircuitVolts));
     }
     if (input.shortCircuit) {
-        parts.push_back(compared(input.shortCircuit->value, quantityText(input.shortCircuit->value, Unit::Ampere),
+        parts.push_back(compared(input.shortCircuit->value,
+                                 quantityText(input.shortCircuit->value, Unit::Ampere),
                                  quantityText(input.expectation.shortCircuitAmps.value, Unit::Ampere,
                                               input.expectation.shortCircuitAmps.range),
                                  input.expectation.shortCircuitAmps));
@@ -79,4 +83,4 @@ std::string judgeSentence(const JudgeInput& input) {
     return sentence;
 }
 
-}  // namespace anodex::wording
+} // namespace anodex::wording

@@ -13,9 +13,9 @@ struct JudgeInput {
     std::optional<record::Reading> openCircuit;
     std::optional<record::Reading> shortCircuit;
     std::optional<bench::RunAnalysis> run;
-    std::string limitedBy;  ///< The reagent that limits, in words; may be empty.
+    std::string limitedBy; ///< The reagent that limits, in words; may be empty.
 };
 
 [[nodiscard]] std::string judgeSentence(const JudgeInput& input);
 
-}  // namespace anodex::wording
+} // namespace anodex::wording

@@ -153,7 +153,8 @@ std::string readingSentence(const record::Reading& reading) {
     return text;
 }
 
-std::string reagentName(const chemistry::Catalogue& catalogue, const cell::Cell& cell, const cell::Reagent& reagent) {
+std::string reagentName(const chemistry::Catalogue& catalogue, const cell::Cell& cell,
+                        const cell::Reagent& reagent) {
     const chemistry::Species& species = catalogue.species[reagent.species];
     if (!species.isDissolved()) {
         const auto holds = [&](std::size_t material) {
@@ -220,7 +221,8 @@ std::string prettyEquation(const std::string& equation) {
             }
             for (const char c : body) {
                 const bool digit = c >= '0' && c <= '9';
-                shown += digit && !shown.empty() ? kDown[static_cast<std::size_t>(c - '0')] : std::string(1, c);
+                shown +=
+                    digit && !shown.empty() ? kDown[static_cast<std::size_t>(c - '0')] : std::string(1, c);
             }
             if (formula->charge != 0) {
                 const auto magnitude = static_cast<std::size_t>(std::abs(formula->charge));
@@ -235,4 +237,4 @@ std::string prettyEquation(const std::string& equation) {
     return pretty;
 }
 
-}  // namespace anodex::wording
+} // namespace anodex::wording

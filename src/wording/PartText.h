@@ -21,4 +21,4 @@ namespace anodex::wording {
 /// "Zn²⁺ + 2 e⁻ → Zn" with real super- and subscripts, for reading, not for files.
 [[nodiscard]] std::string prettyEquation(const std::string& equation);
 
-}  // namespace anodex::wording
+} // namespace anodex::wording

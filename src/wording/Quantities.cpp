@@ -13,12 +13,13 @@ struct Prefix {
     double factor;
     const char* text;
 };
-constexpr Prefix kPrefixes[] = {{1e-12, "p"}, {1e-9, "n"}, {1e-6, "µ"}, {1e-3, "m"}, {1.0, ""}, {1e3, "k"}, {1e6, "M"}};
+constexpr Prefix kPrefixes[] = {{1e-12, "p"}, {1e-9, "n"}, {1e-6, "µ"}, {1e-3, "m"},
+                                {1.0, ""},    {1e3, "k"},  {1e6, "M"}};
 
 struct UnitText {
     Unit unit;
     const char* text;
-    double scale;    // shown = SI * scale
+    double scale; // shown = SI * scale
     bool prefixes;
 };
 constexpr UnitText kUnitTexts[] = {{Unit::None, "", 1.0, false},
@@ -101,9 +102,9 @@ Scaled scaledFor(double value, Unit unit) {
 
 std::string shown(double value, const Scaled& scaled, const std::optional<base::Interval>& range) {
     const double number = value * scaled.factor;
-    const int decimals = range && range->width() > 0.0
-                             ? std::min(decimalsFor(range->width() * scaled.factor), decimalsForFigures(number, 4))
-                             : decimalsForFigures(number, 3);
+    const int decimals = range && range->width() > 0.0 ? std::min(decimalsFor(range->width() * scaled.factor),
+                                                                  decimalsForFigures(number, 4))
+                                                       : decimalsForFigures(number, 3);
     return joined(signedText(number, decimals), scaled.unit);
 }
 
@@ -129,37 +130,66 @@ struct UnitWord {
     double offset = 0.0;
 };
 // Longer words first, so that "mA" is not read as "m".
-constexpr UnitWord kWords[] = {
-    {"mol/kg", Dimension::MolPerKg, 1.0},     {"mol/L", Dimension::MolPerM3, 1000.0},
-    {"mol/l", Dimension::MolPerM3, 1000.0},   {"g/mL", Dimension::Density, 1000.0},
-    {"g/ml", Dimension::Density, 1000.0},     {"kg/L", Dimension::Density, 1000.0},
-    {"volts", Dimension::Volt, 1.0},          {"volt", Dimension::Volt, 1.0},
-    {"mohm", Dimension::Ohm, 1e-3},           {"kohm", Dimension::Ohm, 1e3},
-    {"ohms", Dimension::Ohm, 1.0},            {"ohm", Dimension::Ohm, 1.0},
-    {"amps", Dimension::Ampere, 1.0},         {"mins", Dimension::Second, 60.0},
-    {"min", Dimension::Second, 60.0},         {"days", Dimension::Second, 86400.0},
-    {"day", Dimension::Second, 86400.0},      {"hours", Dimension::Second, 3600.0},
-    {"hour", Dimension::Second, 3600.0},      {"mmol", Dimension::Mole, 1e-3},
-    {"mol", Dimension::Mole, 1.0},            {"cm²", Dimension::SquareMetre, 1e-4},
-    {"cm2", Dimension::SquareMetre, 1e-4},    {"mm²", Dimension::SquareMetre, 1e-6},
-    {"mΩ", Dimension::Ohm, 1e-3},             {"kΩ", Dimension::Ohm, 1e3},
-    {"MΩ", Dimension::Ohm, 1e6},              {"Ω", Dimension::Ohm, 1.0},
-    {"µA", Dimension::Ampere, 1e-6},          {"uA", Dimension::Ampere, 1e-6},
-    {"μA", Dimension::Ampere, 1e-6},          {"mA", Dimension::Ampere, 1e-3},
-    {"µV", Dimension::Volt, 1e-6},            {"mV", Dimension::Volt, 1e-3},
-    {"kV", Dimension::Volt, 1e3},             {"mW", Dimension::Watt, 1e-3},
-    {"µW", Dimension::Watt, 1e-6},            {"uW", Dimension::Watt, 1e-6},
-    {"°C", Dimension::Kelvin, 1.0, 273.15},   {"degC", Dimension::Kelvin, 1.0, 273.15},
-    {"mL", Dimension::CubicMetre, 1e-6},      {"ml", Dimension::CubicMetre, 1e-6},
-    {"mm", Dimension::Metre, 1e-3},           {"cm", Dimension::Metre, 1e-2},
-    {"kg", Dimension::Kilogram, 1.0},         {"mg", Dimension::Kilogram, 1e-6},
-    {"C", Dimension::Kelvin, 1.0, 273.15},    {"V", Dimension::Volt, 1.0},
-    {"v", Dimension::Volt, 1.0},              {"A", Dimension::Ampere, 1.0},
-    {"W", Dimension::Watt, 1.0},              {"R", Dimension::Ohm, 1.0},
-    {"L", Dimension::CubicMetre, 1e-3},       {"l", Dimension::CubicMetre, 1e-3},
-    {"g", Dimension::Kilogram, 1e-3},         {"m", Dimension::Metre, 1.0},
-    {"s", Dimension::Second, 1.0},            {"h", Dimension::Second, 3600.0},
-    {"d", Dimension::Second, 86400.0},        {"%", Dimension::Percent, 0.01}};
+constexpr UnitWord kWords[] = {{"mol/kg", Dimension::MolPerKg, 1.0},
+                               {"mol/L", Dimension::MolPerM3, 1000.0},
+                               {"mol/l", Dimension::MolPerM3, 1000.0},
+                               {"g/mL", Dimension::Density, 1000.0},
+                               {"g/ml", Dimension::Density, 1000.0},
+                               {"kg/L", Dimension::Density, 1000.0},
+                               {"volts", Dimension::Volt, 1.0},
+                               {"volt", Dimension::Volt, 1.0},
+                               {"mohm", Dimension::Ohm, 1e-3},
+                               {"kohm", Dimension::Ohm, 1e3},
+                               {"ohms", Dimension::Ohm, 1.0},
+                               {"ohm", Dimension::Ohm, 1.0},
+                               {"amps", Dimension::Ampere, 1.0},
+                               {"mins", Dimension::Second, 60.0},
+                               {"min", Dimension::Second, 60.0},
+                               {"days", Dimension::Second, 86400.0},
+                               {"day", Dimension::Second, 86400.0},
+                               {"hours", Dimension::Second, 3600.0},
+                               {"hour", Dimension::Second, 3600.0},
+                               {"mmol", Dimension::Mole, 1e-3},
+                               {"mol", Dimension::Mole, 1.0},
+                               {"cm²", Dimension::SquareMetre, 1e-4},
+                               {"cm2", Dimension::SquareMetre, 1e-4},
+                               {"mm²", Dimension::SquareMetre, 1e-6},
+                               {"mΩ", Dimension::Ohm, 1e-3},
+                               {"kΩ", Dimension::Ohm, 1e3},
+                               {"MΩ", Dimension::Ohm, 1e6},
+                               {"Ω", Dimension::Ohm, 1.0},
+                               {"µA", Dimension::Ampere, 1e-6},
+                               {"uA", Dimension::Ampere, 1e-6},
+                               {"μA", Dimension::Ampere, 1e-6},
+                               {"mA", Dimension::Ampere, 1e-3},
+                               {"µV", Dimension::Volt, 1e-6},
+                               {"mV", Dimension::Volt, 1e-3},
+                               {"kV", Dimension::Volt, 1e3},
+                               {"mW", Dimension::Watt, 1e-3},
+                               {"µW", Dimension::Watt, 1e-6},
+                               {"uW", Dimension::Watt, 1e-6},
+                               {"°C", Dimension::Kelvin, 1.0, 273.15},
+                               {"degC", Dimension::Kelvin, 1.0, 273.15},
+                               {"mL", Dimension::CubicMetre, 1e-6},
+                               {"ml", Dimension::CubicMetre, 1e-6},
+                               {"mm", Dimension::Metre, 1e-3},
+                               {"cm", Dimension::Metre, 1e-2},
+                               {"kg", Dimension::Kilogram, 1.0},
+                               {"mg", Dimension::Kilogram, 1e-6},
+                               {"C", Dimension::Kelvin, 1.0, 273.15},
+                               {"V", Dimension::Volt, 1.0},
+                               {"v", Dimension::Volt, 1.0},
+                               {"A", Dimension::Ampere, 1.0},
+                               {"W", Dimension::Watt, 1.0},
+                               {"R", Dimension::Ohm, 1.0},
+                               {"L", Dimension::CubicMetre, 1e-3},
+                               {"l", Dimension::CubicMetre, 1e-3},
+                               {"g", Dimension::Kilogram, 1e-3},
+                               {"m", Dimension::Metre, 1.0},
+                               {"s", Dimension::Second, 1.0},
+                               {"h", Dimension::Second, 3600.0},
+                               {"d", Dimension::Second, 86400.0},
+                               {"%", Dimension::Percent, 0.01}};
 
 bool endsWord(std::string_view text, std::size_t at) {
     if (at >= text.size()) {
@@ -183,7 +213,7 @@ std::size_t skipBlanks(std::string_view text, std::size_t at) {
     return at;
 }
 
-}  // namespace
+} // namespace
 
 std::string quantityText(double value, Unit unit, const std::optional<base::Interval>& range) {
     return shown(value, scaledFor(value, unit), range);
@@ -243,7 +273,8 @@ std::optional<ParsedQuantity> parseQuantity(std::string_view text) {
         if (c >= '0' && c <= '9') {
             buffer[length++] = c;
             digits = true;
-        } else if ((c == '.' || c == ',') && !point && at + 1 < text.size() && text[at + 1] >= '0' && text[at + 1] <= '9') {
+        } else if ((c == '.' || c == ',') && !point && at + 1 < text.size() && text[at + 1] >= '0' &&
+                   text[at + 1] <= '9') {
             buffer[length++] = '.';
             point = true;
         } else {
@@ -269,4 +300,4 @@ std::optional<ParsedQuantity> parseQuantity(std::string_view text) {
     return parsed;
 }
 
-}  // namespace anodex::wording
+} // namespace anodex::wording

@@ -1,6 +1,7 @@
 // src/wording/Quantities.h - numbers and units to text and back.
 //
-// Digits     as many as the range supports: the last digit shown is about a fifth of the range's width. Without a
+// Digits     as many as the range supports: the last digit shown is about a fifth of the range's width.
+// Without a
 //            range, three significant figures.
 // Input      comma or point, either minus, SI prefixes, a unit or none.
 #pragma once
@@ -15,7 +16,8 @@ namespace anodex::wording {
 using cell::Unit;
 
 /// "1.07 V", "3.4 mA", "12 Ω": an SI value with a prefix that reads well.
-[[nodiscard]] std::string quantityText(double value, Unit unit, const std::optional<base::Interval>& range = {});
+[[nodiscard]] std::string quantityText(double value, Unit unit,
+                                       const std::optional<base::Interval>& range = {});
 /// "0.98–1.12 V"
 [[nodiscard]] std::string rangeText(const base::Interval& range, Unit unit);
 /// Charge as builders say it: "0.74 Ah", "35 mAh".
@@ -26,15 +28,32 @@ using cell::Unit;
 /// Plain number with at most `digits` significant figures and no trailing zeros.
 [[nodiscard]] std::string numberText(double value, int digits = 3);
 
-enum class Dimension { None, Volt, Ampere, Watt, Ohm, Metre, SquareMetre, Kilogram, CubicMetre, Kelvin, Second, Density, Percent, Mole, MolPerM3, MolPerKg };
+enum class Dimension {
+    None,
+    Volt,
+    Ampere,
+    Watt,
+    Ohm,
+    Metre,
+    SquareMetre,
+    Kilogram,
+    CubicMetre,
+    Kelvin,
+    Second,
+    Density,
+    Percent,
+    Mole,
+    MolPerM3,
+    MolPerKg
+};
 
 struct ParsedQuantity {
-    double value = 0.0;             ///< SI when a unit was written; as written otherwise.
+    double value = 0.0; ///< SI when a unit was written; as written otherwise.
     Dimension dimension = Dimension::None;
-    std::size_t used = 0;           ///< Characters taken from the front.
+    std::size_t used = 0; ///< Characters taken from the front.
 };
 
 /// A number and its unit at the front of `text`.
 [[nodiscard]] std::optional<ParsedQuantity> parseQuantity(std::string_view text);
 
-}  // namespace anodex::wording
+} // namespace anodex::wording

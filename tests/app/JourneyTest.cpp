@@ -146,7 +146,7 @@ TEST_F(WindowTest, TypingUpdatesAtEachKeystrokeThatParses) {
         QTest::keyClicks(field, key);
         ohms.push_back(m_bench->outcome().evaluation->resistance.totalOhm);
     }
-    EXPECT_EQ(ohms[0], ohms[1]);  // "8" and "80" have no unit yet
+    EXPECT_EQ(ohms[0], ohms[1]); // "8" and "80" have no unit yet
     EXPECT_LT(ohms[3], ohms[0]);
     EXPECT_EQ(m_bench->history().size(), m_bench->history().size());
     QTest::keyClick(field, Qt::Key_Return);
@@ -240,11 +240,15 @@ TEST_F(WindowTest, PoursAreUnderstoodOrExplained) {
     for (const char* text : {"5 g salt", "NaOH 2 mol/L", "10 % citric acid", "0.1 mol of KCl"}) {
         const auto before = m_bench->design().liquid.solutes.size();
         type(pour, text);
-        EXPECT_EQ(m_bench->design().liquid.solutes.size(), before + 1) << text << " " << message().toStdString();
+        EXPECT_EQ(m_bench->design().liquid.solutes.size(), before + 1)
+            << text << " " << message().toStdString();
         pour = find<QLineEdit>("pour:0");
     }
-    for (const auto& [text, part] : std::vector<std::pair<const char*, const char*>>{
-             {"salt", "amount"}, {"5 g sald", "did you mean"}, {"5 apples", "amount"}, {"20 g lemon juice", "by volume"}}) {
+    for (const auto& [text, part] :
+         std::vector<std::pair<const char*, const char*>>{{"salt", "amount"},
+                                                          {"5 g sald", "did you mean"},
+                                                          {"5 apples", "amount"},
+                                                          {"20 g lemon juice", "by volume"}}) {
         const auto before = m_bench->design().liquid.solutes.size();
         type(pour, text);
         EXPECT_EQ(m_bench->design().liquid.solutes.size(), before) << text;
@@ -263,7 +267,8 @@ TEST_F(WindowTest, BadFilesGiveOneMessageAndLeaveTheNotebookAlone) {
             go(6);
             m_fileToOpen = file;
             QTest::keyClick(m_window.get(), Qt::Key_I, Qt::ControlModifier);
-            if (m_window->findChild<ImportSheet*>() != nullptr && find<QPushButton>("importAdd")->isVisible()) {
+            if (m_window->findChild<ImportSheet*>() != nullptr &&
+                find<QPushButton>("importAdd")->isVisible()) {
                 EXPECT_FALSE(find<QPushButton>("importAdd")->isEnabled()) << file.toStdString();
                 QTest::mouseClick(find<QPushButton>("importCancel"), Qt::LeftButton);
             } else {
@@ -279,5 +284,5 @@ TEST_F(WindowTest, BadFilesGiveOneMessageAndLeaveTheNotebookAlone) {
     }
 }
 
-}  // namespace
-}  // namespace anodex::app
+} // namespace
+} // namespace anodex::app

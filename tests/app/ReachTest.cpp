@@ -1,4 +1,5 @@
-// Every number opens, every focusable thing has a name, every view can be walked by Tab, sizes and themes hold.
+// Every number opens, every focusable thing has a name, every view can be walked by Tab, sizes and themes
+// hold.
 #include "tests/app/WindowFixture.h"
 
 #include "app/widgets/ExplainPanel.h"
@@ -32,7 +33,8 @@ TEST_F(WindowTest, EveryComputedNumberOpensToFormulaInputsAndSources) {
                 click(shown, id);
                 ExplainPanel* panel = m_window->explainPanel();
                 EXPECT_TRUE(panel->isVisible()) << id.toStdString();
-                EXPECT_GT(panel->tree()->topLevelItemCount(), 0) << shown->objectName().toStdString() << " " << id.toStdString();
+                EXPECT_GT(panel->tree()->topLevelItemCount(), 0)
+                    << shown->objectName().toStdString() << " " << id.toStdString();
                 QTest::keyClick(panel->tree(), Qt::Key_Escape);
                 EXPECT_FALSE(panel->isVisible());
                 ++opened;
@@ -52,7 +54,8 @@ TEST_F(WindowTest, EveryFocusableThingHasANameAndARole) {
             }
             QAccessibleInterface* face = QAccessible::queryAccessibleInterface(widget);
             ASSERT_NE(face, nullptr);
-            const std::string who = widget->metaObject()->className() + std::string(" ") + widget->objectName().toStdString();
+            const std::string who =
+                widget->metaObject()->className() + std::string(" ") + widget->objectName().toStdString();
             EXPECT_FALSE(face->text(QAccessible::Name).isEmpty()) << who;
             EXPECT_NE(face->role(), QAccessible::NoRole) << who;
         }
@@ -60,7 +63,8 @@ TEST_F(WindowTest, EveryFocusableThingHasANameAndARole) {
             QAccessibleInterface* face = QAccessible::queryAccessibleInterface(shown);
             ASSERT_EQ(face->childCount(), static_cast<int>(shown->items().size()));
             for (int i = 0; i < face->childCount(); ++i) {
-                EXPECT_FALSE(face->child(i)->text(QAccessible::Name).isEmpty()) << shown->objectName().toStdString() << i;
+                EXPECT_FALSE(face->child(i)->text(QAccessible::Name).isEmpty())
+                    << shown->objectName().toStdString() << i;
                 EXPECT_NE(face->child(i)->role(), QAccessible::NoRole);
             }
         }
@@ -86,7 +90,8 @@ TEST_F(WindowTest, EveryViewCanBeWalkedByTabAlone) {
             QTest::keyClick(at, Qt::Key_Tab);
         }
         for (QWidget* widget : wanted) {
-            EXPECT_TRUE(reached.contains(widget)) << key << " " << widget->metaObject()->className() << " " << widget->objectName().toStdString();
+            EXPECT_TRUE(reached.contains(widget)) << key << " " << widget->metaObject()->className() << " "
+                                                  << widget->objectName().toStdString();
         }
     }
 }
@@ -180,7 +185,8 @@ TEST_F(WindowTest, LargeFontsAndSmallWindowsCutNothingWithoutATooltip) {
             go(key);
             for (Picture* shown : m_window->findChildren<Picture*>()) {
                 for (const PictureItem& item : shown->items()) {
-                    EXPECT_FALSE(item.focusable && item.tooltip.isEmpty() && item.name.size() > 60) << item.id.toStdString();
+                    EXPECT_FALSE(item.focusable && item.tooltip.isEmpty() && item.name.size() > 60)
+                        << item.id.toStdString();
                 }
             }
         }
@@ -188,5 +194,5 @@ TEST_F(WindowTest, LargeFontsAndSmallWindowsCutNothingWithoutATooltip) {
     QApplication::setFont(usual);
 }
 
-}  // namespace
-}  // namespace anodex::app
+} // namespace
+} // namespace anodex::app

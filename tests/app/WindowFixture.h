@@ -47,7 +47,9 @@ protected:
     }
     Picture* picture(const QString& name) { return find<Picture>(name); }
 
-    void go(int number) { QTest::keyClick(m_window.get(), static_cast<Qt::Key>(Qt::Key_0 + number), Qt::AltModifier); }
+    void go(int number) {
+        QTest::keyClick(m_window.get(), static_cast<Qt::Key>(Qt::Key_0 + number), Qt::AltModifier);
+    }
 
     /// A click in the middle of an item of a picture.
     void click(Picture* picture, const QString& id) {
@@ -62,7 +64,8 @@ protected:
         QTest::mousePress(picture, Qt::LeftButton, {}, from);
         for (int i = 1; i <= 5; ++i) {
             QTest::mouseMove(picture, from + by * i / 5);
-            QMouseEvent move(QEvent::MouseMove, from + by * i / 5, picture->mapToGlobal(from + by * i / 5), Qt::NoButton, Qt::LeftButton, {});
+            QMouseEvent move(QEvent::MouseMove, from + by * i / 5, picture->mapToGlobal(from + by * i / 5),
+                             Qt::NoButton, Qt::LeftButton, {});
             QApplication::sendEvent(picture, &move);
         }
         QTest::mouseRelease(picture, Qt::LeftButton, {}, from + by);
@@ -94,4 +97,4 @@ protected:
     std::unique_ptr<MainWindow> m_window;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -7,13 +7,14 @@
 namespace {
 
 void failOnWarning(QtMsgType type, const QMessageLogContext& /*context*/, const QString& message) {
-    const bool offscreenOnly = message.startsWith("This plugin does not support") || message.contains("XDG_RUNTIME_DIR");
+    const bool offscreenOnly =
+        message.startsWith("This plugin does not support") || message.contains("XDG_RUNTIME_DIR");
     if (!offscreenOnly && (type == QtWarningMsg || type == QtCriticalMsg)) {
         ADD_FAILURE() << "Qt said: " << message.toStdString();
     }
 }
 
-}  // namespace
+} // namespace
 
 int main(int argc, char** argv) {
     testing::InitGoogleTest(&argc, argv);

@@ -2,8 +2,8 @@
 #include "tests/support/Samples.h"
 
 #include <algorithm>
-#include <iostream>
 #include <gtest/gtest.h>
+#include <iostream>
 #include <map>
 #include <regex>
 #include <sstream>
@@ -14,7 +14,7 @@ namespace {
 namespace fs = std::filesystem;
 
 struct Source {
-    std::string path;  ///< Below src/.
+    std::string path; ///< Below src/.
     std::string text;
 };
 
@@ -43,9 +43,9 @@ std::string roomOf(const std::string& path) {
 }
 
 /// What each room may include besides itself.
-const std::map<std::string, int> kLevel = {{"core/base", 0}, {"core/chemistry", 1}, {"core/cell", 2}, {"core/record", 3},
-                                           {"core/bench", 4}, {"formats", 5},       {"notebook", 6}, {"wording", 7},
-                                           {"app", 8},       {"cli", 8}};
+const std::map<std::string, int> kLevel = {
+    {"core/base", 0}, {"core/chemistry", 1}, {"core/cell", 2}, {"core/record", 3}, {"core/bench", 4},
+    {"formats", 5},   {"notebook", 6},       {"wording", 7},   {"app", 8},         {"cli", 8}};
 
 TEST(Architecture, EveryRoomIncludesOnlyWhatStandsBelowIt) {
     const std::regex include("#include \"([^\"]+)\"");
@@ -53,7 +53,8 @@ TEST(Architecture, EveryRoomIncludesOnlyWhatStandsBelowIt) {
     for (const Source& source : sources()) {
         const std::string here = roomOf(source.path);
         ASSERT_TRUE(kLevel.contains(here)) << source.path;
-        for (auto match = std::sregex_iterator(source.text.begin(), source.text.end(), include); match != std::sregex_iterator(); ++match) {
+        for (auto match = std::sregex_iterator(source.text.begin(), source.text.end(), include);
+             match != std::sregex_iterator(); ++match) {
             const std::string there = roomOf((*match)[1].str());
             ASSERT_TRUE(kLevel.contains(there)) << source.path << " includes " << (*match)[1];
             ++seen;
@@ -79,12 +80,14 @@ void expectAbsent(const std::string& room, const std::vector<std::string>& words
 
 TEST(Architecture, NumbersBelowTheAppNeverFollowTheLocale) {
     for (const char* room : {"core", "formats", "notebook", "wording", "cli"}) {
-        expectAbsent(room, {"strtod", "stod", "stof", "atof", "sscanf", "setlocale", "stoi", "stol", "to_string\\(double"});
+        expectAbsent(room, {"strtod", "stod", "stof", "atof", "sscanf", "setlocale", "stoi", "stol",
+                            "to_string\\(double"});
     }
 }
 
 TEST(Architecture, CoreKnowsNoScreenNoFilesNoClock) {
-    expectAbsent("core", {"QString", "QObject", "SQLite", "sqlite3", "fstream", "ifstream", "ofstream", "system_clock", "steady_clock", "nlohmann"});
+    expectAbsent("core", {"QString", "QObject", "SQLite", "sqlite3", "fstream", "ifstream", "ofstream",
+                          "system_clock", "steady_clock", "nlohmann"});
     for (const char* room : {"formats", "notebook", "wording", "cli"}) {
         expectAbsent(room, {"QString", "QObject"});
     }
@@ -98,7 +101,8 @@ TEST(Architecture, TheWindowAsksItsServicesForFilesMessagesAndTime) {
         if (!source.path.starts_with("app") || source.path == "app/session/Services.cpp") {
             continue;
         }
-        for (const char* banned : {"QFileDialog", "QMessageBox", "currentDateTime", "currentMSecsSinceEpoch", "system_clock", "QTime::currentTime"}) {
+        for (const char* banned : {"QFileDialog", "QMessageBox", "currentDateTime", "currentMSecsSinceEpoch",
+                                   "system_clock", "QTime::currentTime"}) {
             EXPECT_EQ(source.text.find(banned), std::string::npos) << source.path << " uses " << banned;
         }
     }
@@ -129,11 +133,15 @@ TEST(Architecture, NoMaterialSubstanceOrLiquidIsNamedInTheCode) {
     for (const Source& source : sources()) {
         for (const std::string& id : ids) {
             std::string::size_type at = source.text.find(id);
-            const auto isWord = [](char c) { return std::isalnum(static_cast<unsigned char>(c)) != 0 || c == '_' || c == '-'; };
+            const auto isWord = [](char c) {
+                return std::isalnum(static_cast<unsigned char>(c)) != 0 || c == '_' || c == '-';
+            };
             while (at != std::string::npos) {
                 const bool starts = at == 0 || !isWord(source.text[at - 1]);
-                const bool ends = at + id.size() >= source.text.size() || !isWord(source.text[at + id.size()]);
-                const auto line = 1 + std::count(source.text.begin(), source.text.begin() + static_cast<std::ptrdiff_t>(at), '\n');
+                const bool ends =
+                    at + id.size() >= source.text.size() || !isWord(source.text[at + id.size()]);
+                const auto line = 1 + std::count(source.text.begin(),
+                                                 source.text.begin() + static_cast<std::ptrdiff_t>(at), '\n');
                 EXPECT_FALSE(starts && ends) << source.path << ":" << line << " names " << id;
                 at = source.text.find(id, at + 1);
             }
@@ -146,7 +154,8 @@ TEST(Architecture, LongFilesSayWhyAndNoneIsVeryLong) {
         const auto lines = std::count(source.text.begin(), source.text.end(), '\n');
         EXPECT_LE(lines, 600) << source.path;
         if (lines > 450) {
-            EXPECT_NE(source.text.find("Length"), std::string::npos) << source.path << " has " << lines << " lines and does not say why";
+            EXPECT_NE(source.text.find("Length"), std::string::npos)
+                << source.path << " has " << lines << " lines and does not say why";
         }
     }
 }
@@ -178,5 +187,5 @@ TEST(Architecture, TheShareOfTestsIsAQuarterToAThird) {
     EXPECT_LT(tests / all, 0.34);
 }
 
-}  // namespace
-}  // namespace anodex
+} // namespace
+} // namespace anodex

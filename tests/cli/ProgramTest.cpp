@@ -41,7 +41,9 @@ protected:
     test::TemporaryFolder m_folder;
 };
 
-int lines(const std::string& text) { return static_cast<int>(std::count(text.begin(), text.end(), '\n')); }
+int lines(const std::string& text) {
+    return static_cast<int>(std::count(text.begin(), text.end(), '\n'));
+}
 
 bool anyNull(const Json& json) {
     if (json.is_null()) {
@@ -54,18 +56,21 @@ bool anyNull(const Json& json) {
 }
 
 TEST_F(Files, EvaluateGivesTheContractsKeys) {
-    const Result result = call({"evaluate", cell(test::foilInSalt()), "--json", "--current", "0.01", "--curve", "5"});
+    const Result result =
+        call({"evaluate", cell(test::foilInSalt()), "--json", "--current", "0.01", "--curve", "5"});
     ASSERT_EQ(result.exit, kGood) << result.errors;
     EXPECT_EQ(result.errors, "");
     const Json json = result.json();
-    for (const char* key : {"thermodynamic_voltage_V", "open_circuit_voltage_V", "short_circuit_current_A", "maximum_power_W",
-                            "current_at_maximum_power_A", "settled", "resistance_ohm", "resistance_budget", "negative", "positive",
-                            "capacity_Ah", "self_discharge_A", "hydrogen_mL_per_h", "losses", "findings", "curve", "interval", "assumed"}) {
+    for (const char* key : {"thermodynamic_voltage_V", "open_circuit_voltage_V", "short_circuit_current_A",
+                            "maximum_power_W", "current_at_maximum_power_A", "settled", "resistance_ohm",
+                            "resistance_budget", "negative", "positive", "capacity_Ah", "self_discharge_A",
+                            "hydrogen_mL_per_h", "losses", "findings", "curve", "interval", "assumed"}) {
         EXPECT_TRUE(json.contains(key)) << key;
     }
     EXPECT_EQ(json["curve"].size(), 5U);
     EXPECT_FALSE(anyNull(json));
-    for (const char* key : {"thermodynamic_voltage_V", "open_circuit_voltage_V", "short_circuit_current_A", "maximum_power_W", "capacity_Ah"}) {
+    for (const char* key : {"thermodynamic_voltage_V", "open_circuit_voltage_V", "short_circuit_current_A",
+                            "maximum_power_W", "capacity_Ah"}) {
         EXPECT_EQ(json["interval"][key].size(), 2U) << key;
     }
     EXPECT_EQ(json["assumed"]["temperature_C"], 20.0);
@@ -81,7 +86,8 @@ TEST_F(Files, EvaluateGivesTheContractsKeys) {
 }
 
 TEST_F(Files, EvaluateLeavesTheIntervalOutWithoutSamples) {
-    EXPECT_FALSE(call({"evaluate", cell(test::lemon()), "--json", "--samples", "0"}).json().contains("interval"));
+    EXPECT_FALSE(
+        call({"evaluate", cell(test::lemon()), "--json", "--samples", "0"}).json().contains("interval"));
 }
 
 TEST_F(Files, EvaluateWithoutJsonIsATable) {
@@ -137,7 +143,8 @@ TEST_F(Files, ReversedLabelsNameTheTruePositive) {
     EXPECT_LT(out["curve"].front()["current_A"].get<double>(), 0.0);
     EXPECT_NEAR(out["curve"].back()["current_A"].get<double>(), 0.0, 1e-12);
     const Json& findings = out["findings"];
-    const auto reversed = std::find_if(findings.begin(), findings.end(), [](const Json& f) { return f["code"] == "polarity-reversed"; });
+    const auto reversed = std::find_if(findings.begin(), findings.end(),
+                                       [](const Json& f) { return f["code"] == "polarity-reversed"; });
     ASSERT_NE(reversed, findings.end());
     EXPECT_EQ((*reversed)["substances"], Json::array({"copper"}));
 }
@@ -157,7 +164,8 @@ TEST_F(Files, AnalyseReadsARun) {
 }
 
 TEST_F(Files, CatalogueListsEveryKind) {
-    for (const char* kind : {"substances", "liquids", "materials", "separators", "cases", "reactions", "species"}) {
+    for (const char* kind :
+         {"substances", "liquids", "materials", "separators", "cases", "reactions", "species"}) {
         const Json json = call({"catalogue", kind, "--json"}).json();
         EXPECT_EQ(json["kind"], kind);
         ASSERT_FALSE(json["entries"].empty()) << kind;
@@ -172,9 +180,11 @@ TEST_F(Files, CatalogueOfAuthorsCanReplaceTheBuiltIn) {
     for (const auto& [name, text] : formats::builtInCatalogueFiles()) {
         file(name, text);
     }
-    EXPECT_EQ(call({"catalogue", "materials", "--json", "--catalogue", m_folder.path().string()}).exit, kGood);
+    EXPECT_EQ(call({"catalogue", "materials", "--json", "--catalogue", m_folder.path().string()}).exit,
+              kGood);
     file("materials.json", "{}x");
-    EXPECT_EQ(call({"catalogue", "materials", "--json", "--catalogue", m_folder.path().string()}).exit, kWrongInput);
+    EXPECT_EQ(call({"catalogue", "materials", "--json", "--catalogue", m_folder.path().string()}).exit,
+              kWrongInput);
 }
 
 TEST_F(Files, NotebookInfoAndCheck) {
@@ -192,5 +202,5 @@ TEST_F(Files, NotebookInfoAndCheck) {
     EXPECT_EQ(call({"notebook", path, "polish"}).exit, kUsage);
 }
 
-}  // namespace
-}  // namespace anodex::cli
+} // namespace
+} // namespace anodex::cli

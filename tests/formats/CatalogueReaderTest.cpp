@@ -79,9 +79,11 @@ TEST(CatalogueReader, EveryElectrodeCanAlwaysReduceAndOxidiseSomething) {
             bool oxidises = false;
             for (const auto& reaction : catalogue.reactions) {
                 for (const auto& kinetics : reaction.kinetics) {
-                    const bool here = std::find(kinetics.surfaces.begin(), kinetics.surfaces.end(), surface.phase) != kinetics.surfaces.end();
+                    const bool here = std::find(kinetics.surfaces.begin(), kinetics.surfaces.end(),
+                                                surface.phase) != kinetics.surfaces.end();
                     reduces = reduces || (here && reaction.id == "hydrogen-from-water");
-                    oxidises = oxidises || (here && reaction.id == "oxygen-four" && kinetics.storedBranch == chemistry::Branch::Anodic);
+                    oxidises = oxidises || (here && reaction.id == "oxygen-four" &&
+                                            kinetics.storedBranch == chemistry::Branch::Anodic);
                 }
             }
             EXPECT_TRUE(reduces && oxidises) << material.id;
@@ -102,8 +104,10 @@ TEST(CatalogueReader, FaultsAreNamedWithFileAndPlace) {
               "materials.json: materials[0].roughness: nothing");
     EXPECT_EQ(faultOf(replaced("materials.json", "\"sources\": [\"CRC\", \"practice\"]", "\"sources\": []")),
               "materials.json: materials[0].sources: nothing");
-    EXPECT_EQ(faultOf(replaced("sources.json", "\"CRC\"", "\"CRCX\"")), "species.json: species[0].sources: \"CRC\"");
-    EXPECT_EQ(faultOf(replaced("elements.json", "\"Zn\": 65.38", "\"Zq\": 65.38")).substr(0, 26), "species.json: species[9].n");
+    EXPECT_EQ(faultOf(replaced("sources.json", "\"CRC\"", "\"CRCX\"")),
+              "species.json: species[0].sources: \"CRC\"");
+    EXPECT_EQ(faultOf(replaced("elements.json", "\"Zn\": 65.38", "\"Zq\": 65.38")).substr(0, 26),
+              "species.json: species[9].n");
     EXPECT_EQ(faultOf(replaced("pitzer.json", "\"beta0\": 0.0765", "\"beta0\": \"x\"")),
               "pitzer.json: pairs[0].beta0: the text \"x\"");
     CatalogueFiles files = builtInCatalogueFiles();
@@ -115,8 +119,13 @@ TEST(CatalogueReader, FaultsAreNamedWithFileAndPlace) {
 }
 
 TEST(CatalogueReader, SlopesMustLeaveRoomForDetailedBalance) {
-    EXPECT_EQ(faultOf(replaced("reactions.json", "\"slope_V\": 0.04,", "\"slope_V\": 0.04, \"other_slope_V\": 0.12,")), "none");
-    EXPECT_NE(faultOf(replaced("reactions.json", "\"slope_V\": 0.04,", "\"slope_V\": 0.04, \"other_slope_V\": 0.06,")).find("other_slope_V"), std::string::npos);
+    EXPECT_EQ(faultOf(replaced("reactions.json", "\"slope_V\": 0.04,",
+                               "\"slope_V\": 0.04, \"other_slope_V\": 0.12,")),
+              "none");
+    EXPECT_NE(faultOf(replaced("reactions.json", "\"slope_V\": 0.04,",
+                               "\"slope_V\": 0.04, \"other_slope_V\": 0.06,"))
+                  .find("other_slope_V"),
+              std::string::npos);
 }
 
 TEST(CatalogueReader, AnotherMetalWorksByAddingDataAlone) {
@@ -134,7 +143,8 @@ TEST(CatalogueReader, AnotherMetalWorksByAddingDataAlone) {
     const auto catalogue = readCatalogue(files);
     ASSERT_TRUE(catalogue) << catalogue.error().field << ": " << catalogue.error().found;
     Json json = Json::parse(test::lemon());
-    json["electrolyte"] = {{"water_mL", 100}, {"solutes", Json::array({{{"substance", "NaCl"}, {"mol_per_L", 0.6}}})}};
+    json["electrolyte"] = {{"water_mL", 100},
+                           {"solutes", Json::array({{{"substance", "NaCl"}, {"mol_per_L", 0.6}}})}};
     const auto zinc = cell::resolve(*catalogue, test::design(json.dump()));
     json["negative"]["material"] = "magnesium";
     const auto magnesium = cell::resolve(*catalogue, test::design(json.dump()));
@@ -143,9 +153,10 @@ TEST(CatalogueReader, AnotherMetalWorksByAddingDataAlone) {
     const cell::Evaluation withMagnesium = cell::evaluate(*catalogue, *magnesium);
     EXPECT_GT(withMagnesium.openCircuitVolts, withZinc.openCircuitVolts + 0.4);
     EXPECT_EQ(catalogue->reactions[withMagnesium.sides[0].couple.reaction].id, "mg2-mg");
-    // Where its two branches cross: 2E = E°(metal) + E(hydrogen) + 0.12 log(i_H / (1-f) i_M), by hand -1.265 V.
+    // Where its two branches cross: 2E = E°(metal) + E(hydrogen) + 0.12 log(i_H / (1-f) i_M), by hand -1.265
+    // V.
     EXPECT_NEAR(withMagnesium.sides[0].restVolts, -1.265, 0.01);
 }
 
-}  // namespace
-}  // namespace anodex::formats
+} // namespace
+} // namespace anodex::formats

@@ -6,7 +6,8 @@
 namespace anodex::formats {
 namespace {
 
-constexpr const char* kPouch = R"({ "format": "anodex-cell/1", "name": "Foil pouch", "family": "air", "temperature_C": 20,
+constexpr const char* kPouch =
+    R"({ "format": "anodex-cell/1", "name": "Foil pouch", "family": "air", "temperature_C": 20,
   "negative": { "material": "aluminium", "mass_g": 2, "wetted_area_cm2": 46, "collector": {"material": "copper", "resistance_mohm": 5}, "air": "still" },
   "positive": { "material": "activated carbon", "wetted_area_cm2": 46, "air": "breathing", "additives": [{"material": "MnO2", "mass_g": 3}] },
   "electrolyte": { "water_mL": 100, "solutes": [ {"substance": "NaCl", "mass_g": 5}, {"substance": "NaHCO3", "mass_g": 5} ] },
@@ -30,7 +31,8 @@ TEST(CellFile, ReadsTheContractsExample) {
 }
 
 TEST(CellFile, WritingAndReadingGivesTheSameDesign) {
-    for (const std::string& json : {std::string(kPouch), test::beakers(), test::leadAcid(30), test::lemon()}) {
+    for (const std::string& json :
+         {std::string(kPouch), test::beakers(), test::leadAcid(30), test::lemon()}) {
         const cell::CellDesign first = json == kPouch ? *readCellFile(json) : test::design(json);
         const std::string text = writeCellFile(first);
         const auto again = readCellFile(text);
@@ -41,24 +43,29 @@ TEST(CellFile, WritingAndReadingGivesTheSameDesign) {
 
 TEST(CellFile, KeepsEveryUnitItWasGivenIn) {
     for (const char* unit : {"mass_g", "volume_mL", "mol", "mol_per_L", "mol_per_kg", "mass_percent"}) {
-        const std::string json = std::string(R"({"format":"anodex-cell/1","negative":{"material":"zinc","wetted_area_cm2":1},"positive":{"material":"copper","wetted_area_cm2":1},"electrolyte":{"volume_mL":100,"solutes":[{"substance":"H2SO4",")") +
-                                 unit + R"(":1.5}]}})";
+        const std::string json =
+            std::string(
+                R"({"format":"anodex-cell/1","negative":{"material":"zinc","wetted_area_cm2":1},"positive":{"material":"copper","wetted_area_cm2":1},"electrolyte":{"volume_mL":100,"solutes":[{"substance":"H2SO4",")") +
+            unit + R"(":1.5}]}})";
         const auto design = readCellFile(json);
         ASSERT_TRUE(design) << unit;
-        EXPECT_NE(writeCellFile(*design).find(std::string("\"") + unit + "\": 1.5"), std::string::npos) << unit;
+        EXPECT_NE(writeCellFile(*design).find(std::string("\"") + unit + "\": 1.5"), std::string::npos)
+            << unit;
     }
 }
 
 TEST(CellFile, ResolvesPercentsOfTheFinishedSolution) {
     const cell::Cell cell = test::cellOf(test::leadAcid(30));
     const auto& mixture = cell.solutions[0].mixture;
-    const double acid = mixture.portions[0].moles * test::catalogue().substances[mixture.portions[0].substance].molarMassKg;
+    const double acid =
+        mixture.portions[0].moles * test::catalogue().substances[mixture.portions[0].substance].molarMassKg;
     EXPECT_NEAR(acid / (acid + mixture.solventKg), 0.30, 1e-9);
     EXPECT_NEAR(cell.solutions[0].volumeM3, 2e-4, 1e-9);
 }
 
 TEST(CellFile, CountsAHydratesOwnWater) {
-    const cell::Cell cell = test::cellOf(R"({"negative":{"material":"zinc","wetted_area_cm2":1},"positive":{"material":"copper","wetted_area_cm2":1},
+    const cell::Cell cell = test::cellOf(
+        R"({"negative":{"material":"zinc","wetted_area_cm2":1},"positive":{"material":"copper","wetted_area_cm2":1},
         "electrolyte":{"water_g":100,"solutes":[{"substance":"CuSO4*5H2O","mass_g":24.968}]}})");
     EXPECT_NEAR(cell.solutions[0].mixture.portions[0].moles, 0.1, 1e-5);
     EXPECT_NEAR(cell.solutions[0].mixture.solventKg, 0.100 + 0.1 * 5 * 0.018015, 1e-5);
@@ -75,28 +82,31 @@ TEST(CellFile, ChoosesTheContractsDefaultsAndSaysSo) {
     for (const cell::Assumption& assumption : cell.assumed) {
         fields.insert(assumption.field);
     }
-    for (const char* field : {"temperature_C", "contact_mohm", "gap_mm", "negative.mass_g", "negative.air", "positive.thickness_mm"}) {
+    for (const char* field : {"temperature_C", "contact_mohm", "gap_mm", "negative.mass_g", "negative.air",
+                              "positive.thickness_mm"}) {
         EXPECT_TRUE(fields.contains(field)) << field;
     }
 }
 
 TEST(CellFile, TakesTheGapFromTheLayers) {
-    const cell::Cell cell = test::cellOf(R"({"negative":{"material":"zinc","wetted_area_cm2":1},"positive":{"material":"copper","wetted_area_cm2":1},
+    const cell::Cell cell = test::cellOf(
+        R"({"negative":{"material":"zinc","wetted_area_cm2":1},"positive":{"material":"copper","wetted_area_cm2":1},
         "electrolyte":{"water_g":100},"separator":{"material":"blotter","layers":3,"thickness_mm":0.4}})");
     EXPECT_NEAR(cell.gapMetres, 0.0012, 1e-12);
 }
 
 TEST(CellFile, ReadsLiquidFiles) {
-    const auto liquid = readLiquidFile(R"({"format":"anodex-liquid/1","temperature_C":25,"water_g":100,"solutes":[{"substance":"NaCl","mol":0.1}]})");
+    const auto liquid = readLiquidFile(
+        R"({"format":"anodex-liquid/1","temperature_C":25,"water_g":100,"solutes":[{"substance":"NaCl","mol":0.1}]})");
     ASSERT_TRUE(liquid);
     EXPECT_NEAR(liquid->temperatureKelvin, 298.15, 1e-9);
     EXPECT_FALSE(readLiquidFile(R"({"format":"anodex-cell/1","water_g":100})"));
 }
 
 struct Refusal {
-    const char* change;  ///< JSON merge patch on the pouch.
+    const char* change; ///< JSON merge patch on the pouch.
     const char* field;
-    const char* part;    ///< Part of the sentence.
+    const char* part; ///< Part of the sentence.
 };
 
 class CellFileRefuses : public testing::TestWithParam<Refusal> {};
@@ -114,43 +124,54 @@ TEST_P(CellFileRefuses, NamingTheFieldAndWhatWouldBeRight) {
         error = design.error();
     }
     EXPECT_EQ(error.field, GetParam().field) << GetParam().change;
-    EXPECT_NE((error.found + "; " + error.expected).find(GetParam().part), std::string::npos) << error.found << "; " << error.expected;
+    EXPECT_NE((error.found + "; " + error.expected).find(GetParam().part), std::string::npos)
+        << error.found << "; " << error.expected;
 }
 
 INSTANTIATE_TEST_SUITE_P(
     Faults, CellFileRefuses,
-    testing::Values(Refusal{R"({"format":"anodex-cell/2"})", "format", "anodex-cell/1"},
-                    Refusal{R"({"format":null})", "format", "nothing"},
-                    Refusal{R"({"negative":null})", "negative", "nothing"},
-                    Refusal{R"({"negative":{"material":"zink"}})", "negative.material", "perhaps \"zinc\""},
-                    Refusal{R"({"negative":{"material":7}})", "negative.material", "the number 7"},
-                    Refusal{R"({"negative":{"wetted_area_cm2":0}})", "negative.wetted_area_cm2", "above 0"},
-                    Refusal{R"({"negative":{"wetted_area_cm2":"46"}})", "negative.wetted_area_cm2", "the text"},
-                    Refusal{R"({"negative":{"wetted_area_cm2":null}})", "negative.wetted_area_cm2", "nothing"},
-                    Refusal{R"({"negative":{"mass_g":-1}})", "negative.mass_g", "above 0"},
-                    Refusal{R"({"negative":{"weted_area_cm2":46}})", "negative.weted_area_cm2", "did you mean \"wetted_area_cm2\""},
-                    Refusal{R"({"positive":{"air":"windy"}})", "positive.air", "none, still or breathing"},
-                    Refusal{R"({"positive":{"additives":{}}})", "positive.additives", "a list"},
-                    Refusal{R"({"positive":{"additives":[{"material":"MnO2"}]}})", "positive.additives[0].mass_g", "nothing"},
-                    Refusal{R"({"electrolyte":null})", "electrolyte", "nothing"},
-                    Refusal{R"({"electrolyte":{"water_mL":null}})", "electrolyte", "one of water_mL"},
-                    Refusal{R"({"electrolyte":{"water_g":5}})", "electrolyte", "one of water_mL"},
-                    Refusal{R"({"electrolyte":{"ready":"vineger"}})", "electrolyte.ready", "volume_mL"},
-                    Refusal{R"({"electrolyte":{"solutes":[{"substance":"NaCl"}]}})", "electrolyte.solutes[0]", "0 amounts"},
-                    Refusal{R"({"electrolyte":{"solutes":[{"substance":"NaCl","mass_g":1,"mol":1}]}})", "electrolyte.solutes[0]", "2 amounts"},
-                    Refusal{R"({"electrolyte":{"solutes":[{"substance":"NaCk","mass_g":1}]}})", "electrolyte.solutes[0].substance", "perhaps"},
-                    Refusal{R"({"electrolyte":{"solutes":[{"substance":"NaCl","mass_percent":60},{"substance":"KCl","mass_percent":40}]}})", "electrolyte.solutes[1].mass_percent", "100 or more"},
-                    Refusal{R"({"electrolyte":{"solutes":[{"substance":"NaCl","mass_percent":100}]}})", "electrolyte.solutes[0].mass_percent", "below 100"},
-                    Refusal{R"({"electrolyte":{"measured_pH":"acid"}})", "electrolyte.measured_pH", "a pH"},
-                    Refusal{R"({"temperature_C":61})", "temperature_C", "0 to 60"},
-                    Refusal{R"({"temperature_C":-1})", "temperature_C", "0 to 60"},
-                    Refusal{R"({"separator":{"layers":1.5}})", "separator.layers", "whole number"},
-                    Refusal{R"({"separator":{"material":"kitchn paper"}})", "separator.material", "perhaps \"kitchen paper\""},
-                    Refusal{R"({"gap_mm":0})", "gap_mm", "above 0"},
-                    Refusal{R"({"contact_mohm":-3})", "contact_mohm", "0 or more"},
-                    Refusal{R"({"case":{"material":"cardboard"}})", "case.material", "a case"},
-                    Refusal{R"({"family":"airs"})", "family", "perhaps \"air\""},
-                    Refusal{R"({"gapmm":3})", "gapmm", "did you mean \"gap_mm\""}));
+    testing::Values(
+        Refusal{R"({"format":"anodex-cell/2"})", "format", "anodex-cell/1"},
+        Refusal{R"({"format":null})", "format", "nothing"},
+        Refusal{R"({"negative":null})", "negative", "nothing"},
+        Refusal{R"({"negative":{"material":"zink"}})", "negative.material", "perhaps \"zinc\""},
+        Refusal{R"({"negative":{"material":7}})", "negative.material", "the number 7"},
+        Refusal{R"({"negative":{"wetted_area_cm2":0}})", "negative.wetted_area_cm2", "above 0"},
+        Refusal{R"({"negative":{"wetted_area_cm2":"46"}})", "negative.wetted_area_cm2", "the text"},
+        Refusal{R"({"negative":{"wetted_area_cm2":null}})", "negative.wetted_area_cm2", "nothing"},
+        Refusal{R"({"negative":{"mass_g":-1}})", "negative.mass_g", "above 0"},
+        Refusal{R"({"negative":{"weted_area_cm2":46}})", "negative.weted_area_cm2",
+                "did you mean \"wetted_area_cm2\""},
+        Refusal{R"({"positive":{"air":"windy"}})", "positive.air", "none, still or breathing"},
+        Refusal{R"({"positive":{"additives":{}}})", "positive.additives", "a list"},
+        Refusal{R"({"positive":{"additives":[{"material":"MnO2"}]}})", "positive.additives[0].mass_g",
+                "nothing"},
+        Refusal{R"({"electrolyte":null})", "electrolyte", "nothing"},
+        Refusal{R"({"electrolyte":{"water_mL":null}})", "electrolyte", "one of water_mL"},
+        Refusal{R"({"electrolyte":{"water_g":5}})", "electrolyte", "one of water_mL"},
+        Refusal{R"({"electrolyte":{"ready":"vineger"}})", "electrolyte.ready", "volume_mL"},
+        Refusal{R"({"electrolyte":{"solutes":[{"substance":"NaCl"}]}})", "electrolyte.solutes[0]",
+                "0 amounts"},
+        Refusal{R"({"electrolyte":{"solutes":[{"substance":"NaCl","mass_g":1,"mol":1}]}})",
+                "electrolyte.solutes[0]", "2 amounts"},
+        Refusal{R"({"electrolyte":{"solutes":[{"substance":"NaCk","mass_g":1}]}})",
+                "electrolyte.solutes[0].substance", "perhaps"},
+        Refusal{
+            R"({"electrolyte":{"solutes":[{"substance":"NaCl","mass_percent":60},{"substance":"KCl","mass_percent":40}]}})",
+            "electrolyte.solutes[1].mass_percent", "100 or more"},
+        Refusal{R"({"electrolyte":{"solutes":[{"substance":"NaCl","mass_percent":100}]}})",
+                "electrolyte.solutes[0].mass_percent", "below 100"},
+        Refusal{R"({"electrolyte":{"measured_pH":"acid"}})", "electrolyte.measured_pH", "a pH"},
+        Refusal{R"({"temperature_C":61})", "temperature_C", "0 to 60"},
+        Refusal{R"({"temperature_C":-1})", "temperature_C", "0 to 60"},
+        Refusal{R"({"separator":{"layers":1.5}})", "separator.layers", "whole number"},
+        Refusal{R"({"separator":{"material":"kitchn paper"}})", "separator.material",
+                "perhaps \"kitchen paper\""},
+        Refusal{R"({"gap_mm":0})", "gap_mm", "above 0"},
+        Refusal{R"({"contact_mohm":-3})", "contact_mohm", "0 or more"},
+        Refusal{R"({"case":{"material":"cardboard"}})", "case.material", "a case"},
+        Refusal{R"({"family":"airs"})", "family", "perhaps \"air\""},
+        Refusal{R"({"gapmm":3})", "gapmm", "did you mean \"gap_mm\""}));
 
 TEST(CellFile, KeepsQuietAboutKeysOfOthers) {
     Json json = Json::parse(kPouch);
@@ -169,5 +190,5 @@ TEST(CellFile, TellsBrokenTextByItsLine) {
     EXPECT_FALSE(readCellFile(R"({"gap_mm":1e999})"));
 }
 
-}  // namespace
-}  // namespace anodex::formats
+} // namespace
+} // namespace anodex::formats

@@ -45,5 +45,5 @@ TEST(Numbers, ReadsCalendarStamps) {
     EXPECT_FALSE(parseDateTime(""));
 }
 
-}  // namespace
-}  // namespace anodex::formats
+} // namespace
+} // namespace anodex::formats

@@ -1,5 +1,5 @@
-#include "core/bench/RunAnalysis.h"
 #include "formats/RunCsv.h"
+#include "core/bench/RunAnalysis.h"
 #include "tests/support/Samples.h"
 
 #include <cmath>
@@ -47,19 +47,27 @@ INSTANTIATE_TEST_SUITE_P(
     testing::Values(
         Layout{"plain", "time (s),voltage (V),current (A)\n0,1.5,0\n60,1.4,0.02\n120,1.25,0.02\n"},
         Layout{"no header", "0,1.5,0\n60,1.4,0.02\n120,1.25,0.02\n"},
-        Layout{"semicolons and decimal commas", "Zeit / s;Spannung / V;Strom / mA\n0;1,5;0\n60;1,4;20\n120;1,25;20\n"},
-        Layout{"three header lines", "logger 3\nallotment shed\nt [min];U [mV];I [mA]\n0;1500;0\n1;1400;20\n2;1250;20\n"},
+        Layout{"semicolons and decimal commas",
+               "Zeit / s;Spannung / V;Strom / mA\n0;1,5;0\n60;1,4;20\n120;1,25;20\n"},
+        Layout{"three header lines",
+               "logger 3\nallotment shed\nt [min];U [mV];I [mA]\n0;1500;0\n1;1400;20\n2;1250;20\n"},
         Layout{"tabs", "elapsed_s\tvolts\tamps\n0\t1.5\t0\n60\t1.4\t0.02\n120\t1.25\t0.02\n"},
         Layout{"windows line ends", "time,voltage,current\r\n0,1.5,0\r\n60,1.4,0.02\r\n120,1.25,0.02\r\n"},
         Layout{"no line end at the end", "time,voltage,current\n0,1.5,0\n60,1.4,0.02\n120,1.25,0.02"},
         Layout{"byte order mark", "\xEF\xBB\xBFtime,voltage,current\n0,1.5,0\n60,1.4,0.02\n120,1.25,0.02\n"},
-        Layout{"battery data format", "Test Time / s,Voltage / V,Current / A\n0,1.5,0\n60,1.4,-0.02\n120,1.25,-0.02\n"},
+        Layout{"battery data format",
+               "Test Time / s,Voltage / V,Current / A\n0,1.5,0\n60,1.4,-0.02\n120,1.25,-0.02\n"},
         Layout{"positive on charge", "time,voltage,current\n0,1.5,0\n60,1.4,-0.02\n120,1.25,-0.02\n"},
-        Layout{"calendar time", "date,V,A\n2026-03-01 12:00:00,1.5,0\n2026-03-01 12:01:00,1.4,0.02\n2026-03-01 12:02:00,1.25,0.02\n"},
-        Layout{"day first", "date;V;A\n01.03.2026 12:00:00;1,5;0\n01.03.2026 12:01:00;1,4;0,02\n01.03.2026 12:02:00;1,25;0,02\n"},
-        Layout{"other columns between", "no,time (s),note,voltage (V),temp,current (A)\n1,0,a,1.5,20,0\n2,60,b,1.4,20,0.02\n3,120,c,1.25,20,0.02\n"},
-        Layout{"quoted", "\"time\",\"voltage\",\"current\"\n\"0\",\"1.5\",\"0\"\n\"60\",\"1.4\",\"0.02\"\n\"120\",\"1.25\",\"0.02\"\n"},
-        Layout{"typographic minus", "Test Time / s,Voltage / V,Current / A\n0,1.5,0\n60,1.4,\u22120.02\n120,1.25,\u22120.02\n"}));
+        Layout{"calendar time", "date,V,A\n2026-03-01 12:00:00,1.5,0\n2026-03-01 "
+                                "12:01:00,1.4,0.02\n2026-03-01 12:02:00,1.25,0.02\n"},
+        Layout{"day first", "date;V;A\n01.03.2026 12:00:00;1,5;0\n01.03.2026 12:01:00;1,4;0,02\n01.03.2026 "
+                            "12:02:00;1,25;0,02\n"},
+        Layout{"other columns between", "no,time (s),note,voltage (V),temp,current "
+                                        "(A)\n1,0,a,1.5,20,0\n2,60,b,1.4,20,0.02\n3,120,c,1.25,20,0.02\n"},
+        Layout{"quoted", "\"time\",\"voltage\",\"current\"\n\"0\",\"1.5\",\"0\"\n\"60\",\"1.4\",\"0."
+                         "02\"\n\"120\",\"1.25\",\"0.02\"\n"},
+        Layout{"typographic minus",
+               "Test Time / s,Voltage / V,Current / A\n0,1.5,0\n60,1.4,\u22120.02\n120,1.25,\u22120.02\n"}));
 
 TEST(RunCsv, ReadsVoltageAloneAsARest) {
     const CsvRun run = readAll("time,voltage\n0,1.05\n10,1.04\n20,1.04\n");
@@ -169,5 +177,5 @@ TEST(RunCsv, NoBytesMakeItCrash) {
     }
 }
 
-}  // namespace
-}  // namespace anodex::formats
+} // namespace
+} // namespace anodex::formats

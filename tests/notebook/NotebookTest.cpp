@@ -4,8 +4,8 @@
 #include <SQLiteCpp/SQLiteCpp.h>
 #include <filesystem>
 #include <functional>
-#include <memory>
 #include <gtest/gtest.h>
+#include <memory>
 #include <sys/stat.h>
 
 namespace anodex::notebook {
@@ -14,7 +14,8 @@ namespace {
 using Code = NotebookError::Code;
 
 struct Book {
-    explicit Book(OpenMode mode = OpenMode::Create) : path(folder.path("cells.anodex").string()), book(open(mode)) {}
+    explicit Book(OpenMode mode = OpenMode::Create)
+        : path(folder.path("cells.anodex").string()), book(open(mode)) {}
 
     Notebook open(OpenMode mode) const {
         auto opened = Notebook::open(path, mode, "test");
@@ -33,7 +34,9 @@ struct Book {
     Notebook book;
 };
 
-record::Project project(const std::string& id = "p1") { return {id, "Shed", 1000}; }
+record::Project project(const std::string& id = "p1") {
+    return {id, "Shed", 1000};
+}
 
 record::Revision revision(const std::string& id, const std::string& parent = {}) {
     return {id, "p1", parent, "Jar " + id, test::design(test::beakers()), 2000, false};
@@ -138,9 +141,17 @@ std::vector<Command> commands() {
             {"second reading", [=](Notebook& n) { return n.commit("reading", 9, {reading("m2", 0.5)}); }},
             {"correct a reading", [=](Notebook& n) { return n.commit("correct", 9, {reading("m1", 0.9)}); }},
             {"strike out", [=](Notebook& n) { return n.commit("strike", 9, {struck}); }},
-            {"event", [=](Notebook& n) { return n.commit("event", 9, {record::Event{"e2", "b1", 1, "topped up", true}}); }},
-            {"two at once", [=](Notebook& n) { return n.commit("both", 9, {changed, reading("m3", 1.0)}); }},
-            {"import", [=](Notebook& n) { return n.importRun("import", 9, run, test::straightDischarge(0.2, 100.0, 500)); }}};
+            {"event",
+             [=](Notebook& n) {
+                 return n.commit("event", 9, {record::Event{"e2", "b1", 1, "topped up", true}});
+             }},
+            {"two at once",
+             [=](Notebook& n) {
+                 return n.commit("both", 9, {changed, reading("m3", 1.0)});
+             }},
+            {"import", [=](Notebook& n) {
+                 return n.importRun("import", 9, run, test::straightDischarge(0.2, 100.0, 500));
+             }}};
 }
 
 TEST(Notebook, EveryCommandUndoesRedoesAndReopensEqually) {
@@ -225,7 +236,8 @@ TEST(Notebook, AStoppedImportLeavesNothingBehind) {
             source.request_stop();
         }
     };
-    EXPECT_FALSE(b.book.importRun("import", 9, run, test::straightDischarge(0.1, 100.0, 50000), halfway, source.get_token()));
+    EXPECT_FALSE(b.book.importRun("import", 9, run, test::straightDischarge(0.1, 100.0, 50000), halfway,
+                                  source.get_token()));
     EXPECT_EQ(b.dump(), before);
     EXPECT_TRUE(b.book.check()->empty());
     EXPECT_EQ(b.book.samples("n7")->size(), 0U);
@@ -235,7 +247,7 @@ TEST(Notebook, OutlinesARunWithoutReadingIt) {
     Book b;
     fill(b.book);
     const auto outline = *b.book.outline("n1", RunColumn::Volts);
-    ASSERT_EQ(outline.size(), 6U);  // three chunks of 4,096
+    ASSERT_EQ(outline.size(), 6U); // three chunks of 4,096
     double high = 0.0;
     double low = 9.0;
     for (const auto& point : outline) {
@@ -280,7 +292,8 @@ TEST(Notebook, RefusesWhatIsNoNotebook) {
     test::writeText(folder.path("text.anodex"), std::string(5000, 'x'));
     EXPECT_EQ(codeOf("text.anodex"), Code::NotANotebook);
     {
-        SQLite::Database other(folder.path("other.anodex").string(), SQLite::OPEN_READWRITE | SQLite::OPEN_CREATE);
+        SQLite::Database other(folder.path("other.anodex").string(),
+                               SQLite::OPEN_READWRITE | SQLite::OPEN_CREATE);
         other.exec("CREATE TABLE t (x)");
     }
     EXPECT_EQ(codeOf("other.anodex"), Code::NotANotebook);
@@ -345,5 +358,5 @@ TEST(Notebook, IdsAreUuidsAndDiffer) {
     EXPECT_NE(one, newId());
 }
 
-}  // namespace
-}  // namespace anodex::notebook
+} // namespace
+} // namespace anodex::notebook

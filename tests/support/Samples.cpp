@@ -17,7 +17,7 @@ Json electrode(const std::string& material, double area) {
     return {{"material", material}, {"wetted_area_cm2", area}};
 }
 
-}  // namespace
+} // namespace
 
 const chemistry::Catalogue& catalogue() {
     static const chemistry::Catalogue kCatalogue = [] {
@@ -51,10 +51,13 @@ cell::Cell cellOf(const std::string& json) {
     return *cell;
 }
 
-cell::Evaluation evaluated(const std::string& json) { return cell::evaluate(catalogue(), cellOf(json)); }
+cell::Evaluation evaluated(const std::string& json) {
+    return cell::evaluate(catalogue(), cellOf(json));
+}
 
 std::string beakers(double zincSide, double copperSide) {
-    Json json = {{"temperature_C", 25}, {"negative", electrode("zinc", 10)}, {"positive", electrode("copper", 10)}};
+    Json json = {
+        {"temperature_C", 25}, {"negative", electrode("zinc", 10)}, {"positive", electrode("copper", 10)}};
     json["electrolyte"]["negative"] = {
         {"water_g", 100}, {"solutes", Json::array({{{"substance", "ZnSO4"}, {"mol_per_kg", zincSide}}})}};
     json["electrolyte"]["positive"] = {
@@ -64,9 +67,12 @@ std::string beakers(double zincSide, double copperSide) {
 }
 
 std::string leadAcid(double massPercent) {
-    Json json = {{"temperature_C", 25}, {"negative", electrode("lead", 50)}, {"positive", electrode("lead dioxide", 50)}};
-    json["electrolyte"] = {{"volume_mL", 200},
-                           {"solutes", Json::array({{{"substance", "H2SO4"}, {"mass_percent", massPercent}}})}};
+    Json json = {{"temperature_C", 25},
+                 {"negative", electrode("lead", 50)},
+                 {"positive", electrode("lead dioxide", 50)}};
+    json["electrolyte"] = {
+        {"volume_mL", 200},
+        {"solutes", Json::array({{{"substance", "H2SO4"}, {"mass_percent", massPercent}}})}};
     return json.dump();
 }
 
@@ -86,17 +92,22 @@ std::string foil(const std::string& substance, double strength) {
     return json.dump();
 }
 
-}  // namespace
+} // namespace
 
-std::string foilInSalt() { return foil("NaCl", 0.8); }
-std::string foilInAlkali() { return foil("NaOH", 2.0); }
+std::string foilInSalt() {
+    return foil("NaCl", 0.8);
+}
+std::string foilInAlkali() {
+    return foil("NaOH", 2.0);
+}
 
-formats::CatalogueFiles withAdded(const std::string& file, const std::string& list, const std::string& entriesJson) {
+formats::CatalogueFiles withAdded(const std::string& file, const std::string& list,
+                                  const std::string& entriesJson) {
     return withAdded(formats::builtInCatalogueFiles(), file, list, entriesJson);
 }
 
-formats::CatalogueFiles withAdded(formats::CatalogueFiles files, const std::string& file, const std::string& list,
-                                  const std::string& entriesJson) {
+formats::CatalogueFiles withAdded(formats::CatalogueFiles files, const std::string& file,
+                                  const std::string& list, const std::string& entriesJson) {
     Json json = Json::parse(files.at(file));
     for (const Json& entry : Json::parse(entriesJson)) {
         json[list].push_back(entry);
@@ -117,7 +128,9 @@ void writeText(const std::filesystem::path& path, const std::string& text) {
     file << text;
 }
 
-std::filesystem::path sourceDir() { return ANODEX_SOURCE_DIR; }
+std::filesystem::path sourceDir() {
+    return ANODEX_SOURCE_DIR;
+}
 
 TemporaryFolder::TemporaryFolder() {
     std::string pattern = (std::filesystem::temp_directory_path() / "anodex-test-XXXXXX").string();
@@ -143,4 +156,4 @@ record::RunSamples straightDischarge(double amps, double seconds, std::size_t sa
     return run;
 }
 
-}  // namespace anodex::test
+} // namespace anodex::test

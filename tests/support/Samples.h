@@ -24,9 +24,10 @@ std::string foilInSalt();
 std::string foilInAlkali();
 
 /// The catalogue with more entries added to one of its files, as a user would add data.
-formats::CatalogueFiles withAdded(const std::string& file, const std::string& list, const std::string& entriesJson);
-formats::CatalogueFiles withAdded(formats::CatalogueFiles files, const std::string& file, const std::string& list,
+formats::CatalogueFiles withAdded(const std::string& file, const std::string& list,
                                   const std::string& entriesJson);
+formats::CatalogueFiles withAdded(formats::CatalogueFiles files, const std::string& file,
+                                  const std::string& list, const std::string& entriesJson);
 
 std::string readText(const std::filesystem::path& path);
 void writeText(const std::filesystem::path& path, const std::string& text);
@@ -48,4 +49,4 @@ private:
 /// A discharge at a constant current from 1.5 V falling in a straight line, sampled evenly.
 record::RunSamples straightDischarge(double amps, double seconds, std::size_t samples);
 
-}  // namespace anodex::test
+} // namespace anodex::test

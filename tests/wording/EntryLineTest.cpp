@@ -53,31 +53,34 @@ constexpr auto kPositive = ReadingSide::Positive;
 
 INSTANTIATE_TEST_SUITE_P(
     Phrases, EntryLineUnderstands,
-    testing::Values(Phrase{"1.02 V", kOcv, 1.02}, Phrase{"1,02 V", kOcv, 1.02}, Phrase{"1,02V", kOcv, 1.02},
-                    Phrase{"1020 mV", kOcv, 1.02}, Phrase{"1.02 v", kOcv, 1.02}, Phrase{"1.02 volts", kOcv, 1.02},
-                    Phrase{"ocv 1.02", kOcv, 1.02}, Phrase{"OCV 1.02 V", kOcv, 1.02}, Phrase{"open 1.02 V", kOcv, 1.02},
-                    Phrase{"open circuit voltage 1.02 V", kOcv, 1.02}, Phrase{"open circuit is 1.02", kOcv, 1.02},
-                    Phrase{"-0.3 V", kOcv, -0.3}, Phrase{"\u22120.3 V", kOcv, -0.3}, Phrase{"+0.3 V", kOcv, 0.3},
-                    Phrase{"1.02 V after stirring", kOcv, 1.02, kWhole, 0, 0, "after stirring"},
-                    Phrase{"1.02 V 12 min ago", kOcv, 1.02, kWhole, 0, 720},
-                    Phrase{"12 min ago 1.02 V", kOcv, 1.02, kWhole, 0, 720},
-                    Phrase{"1.02 V 2 h ago", kOcv, 1.02, kWhole, 0, 7200},
-                    Phrase{"1.02 V 3 days ago", kOcv, 1.02, kWhole, 0, 259200},
-                    Phrase{"0.8 V through 10 ohm", kLoad, 0.8, kWhole, 10},
-                    Phrase{"0.8 V at 10 Ω", kLoad, 0.8, kWhole, 10}, Phrase{"0.8 V across 1 kΩ", kLoad, 0.8, kWhole, 1000},
-                    Phrase{"load 22 ohm 0.8 V", kLoad, 0.8, kWhole, 22}, Phrase{"0.8 V into 22R", kLoad, 0.8, kWhole, 22},
-                    Phrase{"short 35 mA", kShort, 0.035}, Phrase{"short circuit 35 mA", kShort, 0.035},
-                    Phrase{"35 mA short", kShort, 0.035}, Phrase{"isc 35mA", kShort, 0.035}, Phrase{"sc 0,035 A", kShort, 0.035},
-                    Phrase{"shorted 350 µA", kShort, 0.00035}, Phrase{"35 mA", kAmps, 0.035}, Phrase{"350 uA", kAmps, 0.00035},
-                    Phrase{"12 mA through 47 ohm", kAmps, 0.012, kWhole, 47},
-                    Phrase{"pH 4.2", kPh, 4.2}, Phrase{"ph 4,2", kPh, 4.2}, Phrase{"pH 4.2 neg", kPh, 4.2, kNegative},
-                    Phrase{"pH neg 4.2", kPh, 4.2, kNegative}, Phrase{"pH 9 pos", kPh, 9, kPositive},
-                    Phrase{"+ pH 9", kPh, 9, kPositive}, Phrase{"- pH 3", kPh, 3, kNegative},
-                    Phrase{"12.5 ohm", kOhm, 12.5}, Phrase{"resistance 3 Ω", kOhm, 3.0}, Phrase{"20 °C", kTemp, 293.15},
-                    Phrase{"temp 21.5", kTemp, 294.65}, Phrase{"temperature 21 C", kTemp, 294.15},
-                    Phrase{"density 1.28", kDensity, 1280}, Phrase{"1.28 g/mL", kDensity, 1280},
-                    Phrase{"mass neg 12.3 g", kMass, 0.0123, kNegative}, Phrase{"weight 0.5 kg", kMass, 0.5},
-                    Phrase{"level 34 mm", kLevel, 0.034}, Phrase{"level 3.4 cm", kLevel, 0.034}));
+    testing::Values(
+        Phrase{"1.02 V", kOcv, 1.02}, Phrase{"1,02 V", kOcv, 1.02}, Phrase{"1,02V", kOcv, 1.02},
+        Phrase{"1020 mV", kOcv, 1.02}, Phrase{"1.02 v", kOcv, 1.02}, Phrase{"1.02 volts", kOcv, 1.02},
+        Phrase{"ocv 1.02", kOcv, 1.02}, Phrase{"OCV 1.02 V", kOcv, 1.02}, Phrase{"open 1.02 V", kOcv, 1.02},
+        Phrase{"open circuit voltage 1.02 V", kOcv, 1.02}, Phrase{"open circuit is 1.02", kOcv, 1.02},
+        Phrase{"-0.3 V", kOcv, -0.3}, Phrase{"\u22120.3 V", kOcv, -0.3}, Phrase{"+0.3 V", kOcv, 0.3},
+        Phrase{"1.02 V after stirring", kOcv, 1.02, kWhole, 0, 0, "after stirring"},
+        Phrase{"1.02 V 12 min ago", kOcv, 1.02, kWhole, 0, 720},
+        Phrase{"12 min ago 1.02 V", kOcv, 1.02, kWhole, 0, 720},
+        Phrase{"1.02 V 2 h ago", kOcv, 1.02, kWhole, 0, 7200},
+        Phrase{"1.02 V 3 days ago", kOcv, 1.02, kWhole, 0, 259200},
+        Phrase{"0.8 V through 10 ohm", kLoad, 0.8, kWhole, 10},
+        Phrase{"0.8 V at 10 Ω", kLoad, 0.8, kWhole, 10},
+        Phrase{"0.8 V across 1 kΩ", kLoad, 0.8, kWhole, 1000},
+        Phrase{"load 22 ohm 0.8 V", kLoad, 0.8, kWhole, 22}, Phrase{"0.8 V into 22R", kLoad, 0.8, kWhole, 22},
+        Phrase{"short 35 mA", kShort, 0.035}, Phrase{"short circuit 35 mA", kShort, 0.035},
+        Phrase{"35 mA short", kShort, 0.035}, Phrase{"isc 35mA", kShort, 0.035},
+        Phrase{"sc 0,035 A", kShort, 0.035}, Phrase{"shorted 350 µA", kShort, 0.00035},
+        Phrase{"35 mA", kAmps, 0.035}, Phrase{"350 uA", kAmps, 0.00035},
+        Phrase{"12 mA through 47 ohm", kAmps, 0.012, kWhole, 47}, Phrase{"pH 4.2", kPh, 4.2},
+        Phrase{"ph 4,2", kPh, 4.2}, Phrase{"pH 4.2 neg", kPh, 4.2, kNegative},
+        Phrase{"pH neg 4.2", kPh, 4.2, kNegative}, Phrase{"pH 9 pos", kPh, 9, kPositive},
+        Phrase{"+ pH 9", kPh, 9, kPositive}, Phrase{"- pH 3", kPh, 3, kNegative},
+        Phrase{"12.5 ohm", kOhm, 12.5}, Phrase{"resistance 3 Ω", kOhm, 3.0}, Phrase{"20 °C", kTemp, 293.15},
+        Phrase{"temp 21.5", kTemp, 294.65}, Phrase{"temperature 21 C", kTemp, 294.15},
+        Phrase{"density 1.28", kDensity, 1280}, Phrase{"1.28 g/mL", kDensity, 1280},
+        Phrase{"mass neg 12.3 g", kMass, 0.0123, kNegative}, Phrase{"weight 0.5 kg", kMass, 0.5},
+        Phrase{"level 34 mm", kLevel, 0.034}, Phrase{"level 3.4 cm", kLevel, 0.034}));
 
 struct NotAReading {
     const char* text;
@@ -98,18 +101,23 @@ TEST_P(EntryLineKeeps, WhatIsNoReadingAsWords) {
 
 INSTANTIATE_TEST_SUITE_P(
     Wrong, EntryLineKeeps,
-    testing::Values(NotAReading{"1.02", Kind::Note}, NotAReading{"1.02 Q", Kind::Note}, NotAReading{"1.02 kg V", Kind::Note},
-                    NotAReading{"1..02 V", Kind::Note}, NotAReading{"1.02.3 V", Kind::Note}, NotAReading{"V 1.02x", Kind::Note},
-                    NotAReading{"pH", Kind::Note}, NotAReading{"pH 99", Kind::Note}, NotAReading{"pH acid", Kind::Note},
-                    NotAReading{"pH 4 V", Kind::Note}, NotAReading{"short 1.2 V", Kind::Note}, NotAReading{"open 3 mA", Kind::Note},
-                    NotAReading{"900 V", Kind::Note}, NotAReading{"5000 A", Kind::Note}, NotAReading{"-5 ohm", Kind::Note},
-                    NotAReading{"900 °C", Kind::Note}, NotAReading{"density 90", Kind::Note}, NotAReading{"20 mL", Kind::Note},
+    testing::Values(NotAReading{"1.02", Kind::Note}, NotAReading{"1.02 Q", Kind::Note},
+                    NotAReading{"1.02 kg V", Kind::Note}, NotAReading{"1..02 V", Kind::Note},
+                    NotAReading{"1.02.3 V", Kind::Note}, NotAReading{"V 1.02x", Kind::Note},
+                    NotAReading{"pH", Kind::Note}, NotAReading{"pH 99", Kind::Note},
+                    NotAReading{"pH acid", Kind::Note}, NotAReading{"pH 4 V", Kind::Note},
+                    NotAReading{"short 1.2 V", Kind::Note}, NotAReading{"open 3 mA", Kind::Note},
+                    NotAReading{"900 V", Kind::Note}, NotAReading{"5000 A", Kind::Note},
+                    NotAReading{"-5 ohm", Kind::Note}, NotAReading{"900 °C", Kind::Note},
+                    NotAReading{"density 90", Kind::Note}, NotAReading{"20 mL", Kind::Note},
                     NotAReading{"mass heavy", Kind::Note}, NotAReading{"looks cloudy", Kind::Note},
-                    NotAReading{"level high", Kind::Note}, NotAReading{"12 min ago", Kind::Note}, NotAReading{"ohm", Kind::Note},
-                    NotAReading{"", Kind::Nothing}, NotAReading{"   ", Kind::Nothing}));
+                    NotAReading{"level high", Kind::Note}, NotAReading{"12 min ago", Kind::Note},
+                    NotAReading{"ohm", Kind::Note}, NotAReading{"", Kind::Nothing},
+                    NotAReading{"   ", Kind::Nothing}));
 
 TEST(EntryLine, DeedsBecomeEventsThatChangeTheCell) {
-    for (const char* text : {"stirred", "added 20 mL water", "water added", "pressed the layers", "topped up 10 mL", "cleaned the copper"}) {
+    for (const char* text : {"stirred", "added 20 mL water", "water added", "pressed the layers",
+                             "topped up 10 mL", "cleaned the copper"}) {
         const Entry entry = readEntry(text, kNow);
         EXPECT_EQ(entry.kind, Kind::Event) << text;
         EXPECT_TRUE(entry.event.changesCell) << text;
@@ -122,9 +130,10 @@ TEST(EntryLine, DeedsBecomeEventsThatChangeTheCell) {
 
 TEST(EntryLine, EchoesItsUnderstanding) {
     EXPECT_EQ(readEntry("ocv 1.02", kNow).echo, "open circuit 1.02\u00A0V · now");
-    EXPECT_EQ(readEntry("0.8 V through 10 ohm 12 min ago", kNow).echo, "under load 0.8\u00A0V through 10.0\u00A0Ω · 12\u00A0min ago");
+    EXPECT_EQ(readEntry("0.8 V through 10 ohm 12 min ago", kNow).echo,
+              "under load 0.8\u00A0V through 10.0\u00A0Ω · 12\u00A0min ago");
     EXPECT_EQ(readEntry("pH 4.2 neg", kNow).echo, "pH 4.2, negative side · now");
 }
 
-}  // namespace
-}  // namespace anodex::wording
+} // namespace
+} // namespace anodex::wording

@@ -67,23 +67,25 @@ class ParsesQuantity : public testing::TestWithParam<Written> {};
 TEST_P(ParsesQuantity, InWhateverWayItIsWritten) {
     const auto parsed = parseQuantity(GetParam().text);
     ASSERT_TRUE(parsed) << GetParam().text;
-    EXPECT_NEAR(parsed->value, GetParam().value, 1e-12 + 1e-9 * std::abs(GetParam().value)) << GetParam().text;
+    EXPECT_NEAR(parsed->value, GetParam().value, 1e-12 + 1e-9 * std::abs(GetParam().value))
+        << GetParam().text;
     EXPECT_EQ(parsed->dimension, GetParam().dimension) << GetParam().text;
     EXPECT_EQ(parsed->used, std::string(GetParam().text).size()) << GetParam().text;
 }
 
 INSTANTIATE_TEST_SUITE_P(
     Writings, ParsesQuantity,
-    testing::Values(Written{"1,5 mA", 0.0015, Dimension::Ampere}, Written{"1.5mA", 0.0015, Dimension::Ampere},
-                    Written{"-3", -3, Dimension::None}, Written{"\u22123 V", -3, Dimension::Volt},
-                    Written{"12 mm", 0.012, Dimension::Metre}, Written{"40 cm²", 0.004, Dimension::SquareMetre},
-                    Written{"40 cm2", 0.004, Dimension::SquareMetre}, Written{"5 g", 0.005, Dimension::Kilogram},
-                    Written{"100 mL", 1e-4, Dimension::CubicMetre}, Written{"0.1 L", 1e-4, Dimension::CubicMetre},
-                    Written{"30 %", 0.3, Dimension::Percent}, Written{"2 mol/L", 2000, Dimension::MolPerM3},
-                    Written{"2 mol/kg", 2, Dimension::MolPerKg}, Written{"0.5 mol", 0.5, Dimension::Mole},
-                    Written{"10 kΩ", 1e4, Dimension::Ohm}, Written{"20 °C", 293.15, Dimension::Kelvin},
-                    Written{"4 min", 240, Dimension::Second}, Written{"1.28 g/mL", 1280, Dimension::Density},
-                    Written{"7\u00A0mV", 0.007, Dimension::Volt}));
+    testing::Values(
+        Written{"1,5 mA", 0.0015, Dimension::Ampere}, Written{"1.5mA", 0.0015, Dimension::Ampere},
+        Written{"-3", -3, Dimension::None}, Written{"\u22123 V", -3, Dimension::Volt},
+        Written{"12 mm", 0.012, Dimension::Metre}, Written{"40 cm²", 0.004, Dimension::SquareMetre},
+        Written{"40 cm2", 0.004, Dimension::SquareMetre}, Written{"5 g", 0.005, Dimension::Kilogram},
+        Written{"100 mL", 1e-4, Dimension::CubicMetre}, Written{"0.1 L", 1e-4, Dimension::CubicMetre},
+        Written{"30 %", 0.3, Dimension::Percent}, Written{"2 mol/L", 2000, Dimension::MolPerM3},
+        Written{"2 mol/kg", 2, Dimension::MolPerKg}, Written{"0.5 mol", 0.5, Dimension::Mole},
+        Written{"10 kΩ", 1e4, Dimension::Ohm}, Written{"20 °C", 293.15, Dimension::Kelvin},
+        Written{"4 min", 240, Dimension::Second}, Written{"1.28 g/mL", 1280, Dimension::Density},
+        Written{"7\u00A0mV", 0.007, Dimension::Volt}));
 
 TEST(ParseQuantity, LeavesWhatIsNoNumber) {
     for (const char* text : {"", "V", "-", ".", "abc 3", "+"}) {
@@ -94,5 +96,5 @@ TEST(ParseQuantity, LeavesWhatIsNoNumber) {
     EXPECT_EQ(parseQuantity("5 Volta")->dimension, Dimension::None);
 }
 
-}  // namespace
-}  // namespace anodex::wording
+} // namespace
+} // namespace anodex::wording

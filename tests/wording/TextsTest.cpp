@@ -81,7 +81,8 @@ TEST(FindingText, EveryFindingHasACodeWordsAndARemedy) {
 
 TEST(PartText, WritesEquationsAsInABook) {
     EXPECT_EQ(prettyEquation("Zn2+ + 2 e- = Zn(s)"), "Zn²⁺ + 2 e⁻ ⇌ Zn");
-    EXPECT_EQ(prettyEquation("PbO2(s) + 4 H+ + SO4^2- + 2 e- = PbSO4(s) + 2 H2O(l)"), "PbO₂ + 4 H⁺ + SO₄²⁻ + 2 e⁻ ⇌ PbSO₄ + 2 H₂O");
+    EXPECT_EQ(prettyEquation("PbO2(s) + 4 H+ + SO4^2- + 2 e- = PbSO4(s) + 2 H2O(l)"),
+              "PbO₂ + 4 H⁺ + SO₄²⁻ + 2 e⁻ ⇌ PbSO₄ + 2 H₂O");
     EXPECT_EQ(prettyEquation("O2(g)"), "O₂(g)");
     EXPECT_EQ(prettyEquation("Zn(OH)4^2-"), "Zn(OH)₄²⁻");
 }
@@ -94,15 +95,19 @@ TEST(PartText, CallsReagentsByTheNameTheyWerePouredUnder) {
 }
 
 TEST(ErrorText, IsOneLineWithPlaceAndRemedy) {
-    const std::string text = errorText(formats::FileError{formats::FileError::Code::OutOfRange, "gap_mm", "the number 0", "a number above 0"});
+    const std::string text = errorText(formats::FileError{formats::FileError::Code::OutOfRange, "gap_mm",
+                                                          "the number 0", "a number above 0"});
     EXPECT_EQ(text, "gap_mm: the number 0; right would be a number above 0");
     for (int i = 0; i <= static_cast<int>(formats::CsvError::Code::Cancelled); ++i) {
-        const std::string line = errorText(formats::CsvError{static_cast<formats::CsvError::Code>(i), 4, "x"});
+        const std::string line =
+            errorText(formats::CsvError{static_cast<formats::CsvError::Code>(i), 4, "x"});
         EXPECT_GT(line.size(), 20U);
         EXPECT_EQ(line.find('\n'), std::string::npos);
     }
     for (int i = 0; i <= static_cast<int>(notebook::NotebookError::Code::NotFound); ++i) {
-        EXPECT_GT(errorText(notebook::NotebookError{static_cast<notebook::NotebookError::Code>(i), "why"}).size(), 20U);
+        EXPECT_GT(
+            errorText(notebook::NotebookError{static_cast<notebook::NotebookError::Code>(i), "why"}).size(),
+            20U);
     }
     for (int i = 0; i <= static_cast<int>(bench::RunError::Code::NotFinite); ++i) {
         EXPECT_GT(errorText(bench::RunError{static_cast<bench::RunError::Code>(i), 2}).size(), 20U);
@@ -125,29 +130,34 @@ record::Reading volts(double value) {
 }
 
 TEST(JudgeText, SaysNormalInsideTheRange) {
-    EXPECT_EQ(plain(judgeSentence({expectation(), volts(1.09), {}, {}, ""})), "1.09 V where 1.10 V was expected: normal.");
+    EXPECT_EQ(plain(judgeSentence({expectation(), volts(1.09), {}, {}, ""})),
+              "1.09 V where 1.10 V was expected: normal.");
 }
 
 TEST(JudgeText, SaysLowerAndHigherOutsideIt) {
-    EXPECT_NE(judgeSentence({expectation(), volts(0.9), {}, {}, ""}).find("lower than it should be"), std::string::npos);
-    EXPECT_NE(judgeSentence({expectation(), volts(1.3), {}, {}, ""}).find("higher than it should be"), std::string::npos);
+    EXPECT_NE(judgeSentence({expectation(), volts(0.9), {}, {}, ""}).find("lower than it should be"),
+              std::string::npos);
+    EXPECT_NE(judgeSentence({expectation(), volts(1.3), {}, {}, ""}).find("higher than it should be"),
+              std::string::npos);
 }
 
 TEST(JudgeText, TellsAnUnfinishedRunFromAnEmptyCell) {
     const auto run = bench::analyseRun(test::straightDischarge(0.1, 3600.0, 61));
     const std::string unfinished = judgeSentence({expectation(), {}, {}, *run, ""});
-    EXPECT_NE(unfinished.find("10 % of what it should hold, and was not empty yet"), std::string::npos) << unfinished;
+    EXPECT_NE(unfinished.find("10 % of what it should hold, and was not empty yet"), std::string::npos)
+        << unfinished;
     EXPECT_NE(plain(unfinished).find("100 mAh"), std::string::npos);
     bench::RunAnalysis down = *run;
     down.ranDown = true;
     EXPECT_NE(judgeSentence({expectation(), {}, {}, down, ""}).find("run down"), std::string::npos);
     down.internalOhm = 20.0;
-    EXPECT_NE(plain(judgeSentence({expectation(), {}, {}, down, ""})).find("20.0 Ω where 5.00 Ω"), std::string::npos);
+    EXPECT_NE(plain(judgeSentence({expectation(), {}, {}, down, ""})).find("20.0 Ω where 5.00 Ω"),
+              std::string::npos);
 }
 
 TEST(JudgeText, SaysWhatToDoWhenNothingIsMeasured) {
     EXPECT_NE(judgeSentence({expectation(), {}, {}, {}, ""}).find("Nothing measured yet"), std::string::npos);
 }
 
-}  // namespace
-}  // namespace anodex::wording
+} // namespace
+} // namespace anodex::wording

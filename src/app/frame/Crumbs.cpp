@@ -11,13 +11,15 @@
 namespace anodex::app {
 namespace {
 
-QString q(const std::string& text) { return QString::fromStdString(text); }
+QString q(const std::string& text) {
+    return QString::fromStdString(text);
+}
 
 QString elided(const QString& text) {
     return QFontMetrics(Theme::font()).elidedText(text, Qt::ElideMiddle, static_cast<int>(Theme::em(20.0)));
 }
 
-}  // namespace
+} // namespace
 
 Crumbs::Crumbs(Workbench& bench, QWidget* parent)
     : QWidget(parent), m_bench(bench), m_revision(new QPushButton(this)), m_build(new QPushButton(this)),
@@ -64,8 +66,10 @@ void Crumbs::refresh() {
     m_build->setText(build != nullptr ? elided(q(build->build.name)) : tr("no build"));
     m_build->setAccessibleName(tr("Build: %1").arg(m_build->text()));
     const auto history = m_bench.history();
-    const bool canUndo = std::any_of(history.begin(), history.end(), [](const auto& entry) { return !entry.undone; });
-    const bool canRedo = std::any_of(history.begin(), history.end(), [](const auto& entry) { return entry.undone; });
+    const bool canUndo =
+        std::any_of(history.begin(), history.end(), [](const auto& entry) { return !entry.undone; });
+    const bool canRedo =
+        std::any_of(history.begin(), history.end(), [](const auto& entry) { return entry.undone; });
     m_undo->setEnabled(canUndo);
     m_redo->setEnabled(canRedo);
 }
@@ -75,7 +79,8 @@ void Crumbs::fillRevisions() {
     menu->clear();
     for (const record::Revision& revision : m_bench.revisions()) {
         if (!revision.setAside) {
-            menu->addAction(elided(q(revision.name)), this, [this, id = revision.id] { m_bench.selectRevision(id); });
+            menu->addAction(elided(q(revision.name)), this,
+                            [this, id = revision.id] { m_bench.selectRevision(id); });
         }
     }
     menu->addSeparator();
@@ -87,7 +92,8 @@ void Crumbs::fillRevisions() {
     });
     for (const record::Revision& revision : m_bench.revisions()) {
         if (revision.setAside) {
-            menu->addAction(tr("Bring back %1").arg(elided(q(revision.name))), this, [this, id = revision.id] { m_bench.setRevisionAside(id, false); });
+            menu->addAction(tr("Bring back %1").arg(elided(q(revision.name))), this,
+                            [this, id = revision.id] { m_bench.setRevisionAside(id, false); });
         }
     }
 }
@@ -99,18 +105,21 @@ void Crumbs::fillBuilds() {
         return;
     }
     for (const BuildSummary* summary : m_bench.buildsOf(m_bench.revision()->id)) {
-        menu->addAction(elided(q(summary->build.name)), this, [this, id = summary->build.id] { m_bench.selectBuild(id); });
+        menu->addAction(elided(q(summary->build.name)), this,
+                        [this, id = summary->build.id] { m_bench.selectBuild(id); });
     }
     menu->addSeparator();
     menu->addAction(tr("Write down a build\tCtrl+B"), &m_bench, &Workbench::writeDownBuild);
     if (m_bench.build() != nullptr) {
-        menu->addAction(tr("Set aside"), this, [this] { m_bench.setBuildAside(m_bench.build()->build.id, true); });
+        menu->addAction(tr("Set aside"), this,
+                        [this] { m_bench.setBuildAside(m_bench.build()->build.id, true); });
     }
     for (const BuildSummary& summary : m_bench.builds()) {
         if (summary.build.setAside && summary.build.revision == m_bench.revision()->id) {
-            menu->addAction(tr("Bring back %1").arg(elided(q(summary.build.name))), this, [this, id = summary.build.id] { m_bench.setBuildAside(id, false); });
+            menu->addAction(tr("Bring back %1").arg(elided(q(summary.build.name))), this,
+                            [this, id = summary.build.id] { m_bench.setBuildAside(id, false); });
         }
     }
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

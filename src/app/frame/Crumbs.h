@@ -1,4 +1,5 @@
-// src/app/frame/Crumbs.h - what is at hand: project, revision, build, each a drop list; undo and redo beside them.
+// src/app/frame/Crumbs.h - what is at hand: project, revision, build, each a drop list; undo and redo beside
+// them.
 #pragma once
 #include "app/session/Workbench.h"
 #include <QWidget>
@@ -24,4 +25,4 @@ private:
     QPushButton* m_redo;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

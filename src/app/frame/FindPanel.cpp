@@ -11,7 +11,8 @@
 
 namespace anodex::app {
 
-FindPanel::FindPanel(QWidget* parent) : QFrame(parent), m_field(new QLineEdit(this)), m_list(new QListWidget(this)) {
+FindPanel::FindPanel(QWidget* parent)
+    : QFrame(parent), m_field(new QLineEdit(this)), m_list(new QListWidget(this)) {
     setObjectName(QStringLiteral("card"));
     setAccessibleName(tr("Find"));
     m_field->setObjectName(QStringLiteral("findField"));
@@ -50,7 +51,8 @@ void FindPanel::filter(const QString& text) {
     constexpr int kMost = 60;
     for (std::size_t i = 0; i < m_entries.size() && m_list->count() < kMost; ++i) {
         const QString line = m_entries[i].text + QStringLiteral("   · ") + m_entries[i].kind;
-        const bool fits = std::all_of(words.begin(), words.end(), [&](const QString& word) { return line.toLower().contains(word); });
+        const bool fits = std::all_of(words.begin(), words.end(),
+                                      [&](const QString& word) { return line.toLower().contains(word); });
         if (fits) {
             auto* row = new QListWidgetItem(line, m_list);
             row->setToolTip(line);
@@ -86,11 +88,12 @@ bool FindPanel::eventFilter(QObject* watched, QEvent* event) {
             return true;
         }
         if (key == Qt::Key_Up || key == Qt::Key_Down) {
-            m_list->setCurrentRow(std::clamp(m_list->currentRow() + (key == Qt::Key_Down ? 1 : -1), 0, std::max(0, m_list->count() - 1)));
+            m_list->setCurrentRow(std::clamp(m_list->currentRow() + (key == Qt::Key_Down ? 1 : -1), 0,
+                                             std::max(0, m_list->count() - 1)));
             return true;
         }
     }
     return QFrame::eventFilter(watched, event);
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

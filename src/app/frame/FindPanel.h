@@ -35,4 +35,4 @@ private:
     QWidget* m_back = nullptr;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -39,14 +39,17 @@ constexpr StationRow kStations[] = {{"notebook", QT_TRANSLATE_NOOP("Station", "N
                                     {"bench", QT_TRANSLATE_NOOP("Station", "Bench"), 6},
                                     {"judge", QT_TRANSLATE_NOOP("Station", "Judge"), 7}};
 
-QString q(const std::string& text) { return QString::fromStdString(text); }
+QString q(const std::string& text) {
+    return QString::fromStdString(text);
+}
 
-}  // namespace
+} // namespace
 
 MainWindow::MainWindow(Workbench& bench, Theme& theme, QWidget* parent)
     : QMainWindow(parent), m_bench(bench), m_theme(theme), m_wire(new Wire(theme, this)),
-      m_crumbs(new Crumbs(bench, this)), m_stage(new QStackedWidget(this)), m_rail(new Rail(bench, theme, this)),
-      m_strip(new MessageStrip(theme, this)), m_explain(new ExplainPanel(this)), m_find(new FindPanel(this)),
+      m_crumbs(new Crumbs(bench, this)), m_stage(new QStackedWidget(this)),
+      m_rail(new Rail(bench, theme, this)), m_strip(new MessageStrip(theme, this)),
+      m_explain(new ExplainPanel(this)), m_find(new FindPanel(this)),
       m_notebook(new NotebookView(bench, theme, this)), m_couple(new CoupleView(bench, theme, this)),
       m_cell(new CellView(bench, theme, this)), m_benchView(new BenchView(bench, theme, this)),
       m_judge(new JudgeView(bench, theme, this)) {
@@ -73,7 +76,6 @@ MainWindow::MainWindow(Workbench& bench, Theme& theme, QWidget* parent)
     layout->addWidget(m_wire);
     layout->addLayout(body, 1);
     setCentralWidget(frame);
-    m_rail->setFixedWidth(static_cast<int>(Theme::em(15.5)));
     connect(m_wire, &Wire::stationChosen, this, &MainWindow::showStation);
     connect(m_wire, &Wire::drawerAsked, this, &MainWindow::showDrawer);
     connect(m_wire, &Wire::findAsked, this, &MainWindow::showFind);
@@ -108,7 +110,8 @@ void MainWindow::addShortcuts() {
         connect(shortcut, &QShortcut::activated, this, action);
     };
     for (const StationRow& row : kStations) {
-        add(QKeySequence(Qt::ALT | static_cast<Qt::Key>(Qt::Key_0 + row.number)), [this, id = QString::fromLatin1(row.id)] { showStation(id); });
+        add(QKeySequence(Qt::ALT | static_cast<Qt::Key>(Qt::Key_0 + row.number)),
+            [this, id = QString::fromLatin1(row.id)] { showStation(id); });
     }
     add(QKeySequence::Undo, [this] { m_bench.undo(); });
     add(QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_Z), [this] { m_bench.redo(); });
@@ -149,26 +152,33 @@ void MainWindow::refreshWire() {
     }
     for (const StationRow& row : kStations) {
         const QString id = QString::fromLatin1(row.id);
-        stations.push_back({id, QCoreApplication::translate("Station", row.title), row.number, id == QLatin1String("couple") ? dangers : 0});
+        stations.push_back({id, QCoreApplication::translate("Station", row.title), row.number,
+                            id == QLatin1String("couple") ? dangers : 0});
     }
     m_wire->setStations(std::move(stations), m_station);
 }
 
 void MainWindow::refreshTitle() {
-    const QString name = m_bench.hasNotebook() ? QFileInfo(m_bench.notebookPath()).completeBaseName() : QString();
-    setWindowTitle(name.isEmpty() ? QStringLiteral("Anodex") : m_bench.isDemo() ? tr("Demo · Anodex") : name + QStringLiteral(" · Anodex"));
+    const QString name =
+        m_bench.hasNotebook() ? QFileInfo(m_bench.notebookPath()).completeBaseName() : QString();
+    setWindowTitle(name.isEmpty()     ? QStringLiteral("Anodex")
+                   : m_bench.isDemo() ? tr("Demo · Anodex")
+                                      : name + QStringLiteral(" · Anodex"));
     refreshWire();
 }
 
 void MainWindow::explain(const cell::QuantityKey& key, const QPoint& at) {
     const Outcome& outcome = m_bench.outcome();
     if (outcome.usable()) {
-        m_explain->open(tr(wording::quantityName(key.quantity)), cell::explain(m_bench.catalogue(), *outcome.cell, *outcome.evaluation, key), mapFromGlobal(at));
+        m_explain->open(tr(wording::quantityName(key.quantity)),
+                        cell::explain(m_bench.catalogue(), *outcome.cell, *outcome.evaluation, key),
+                        mapFromGlobal(at));
     }
 }
 
 void MainWindow::goToRemedy(const cell::Finding& finding) {
-    const bool size = finding.code == cell::FindingCode::TooLittleLiquid || finding.code == cell::FindingCode::OpenJunction ||
+    const bool size = finding.code == cell::FindingCode::TooLittleLiquid ||
+                      finding.code == cell::FindingCode::OpenJunction ||
                       finding.code == cell::FindingCode::PressedSeparator;
     showStation(size ? QStringLiteral("cell") : QStringLiteral("couple"));
 }
@@ -188,10 +198,14 @@ void MainWindow::showDrawer() {
         showStation(QStringLiteral("bench"));
         m_benchView->askImport();
     });
-    menu.addAction(m_bench.isHeld() ? tr("Let go of the held state\tCtrl+H") : tr("Hold this state to compare\tCtrl+H"), &m_bench, &Workbench::toggleHold);
+    menu.addAction(m_bench.isHeld() ? tr("Let go of the held state\tCtrl+H")
+                                    : tr("Hold this state to compare\tCtrl+H"),
+                   &m_bench, &Workbench::toggleHold);
     menu.addSeparator();
     QMenu* look = menu.addMenu(tr("Look"));
-    const std::pair<QString, ThemeChoice> choices[] = {{tr("Follow the desktop"), ThemeChoice::FollowDesktop}, {tr("Light"), ThemeChoice::Light}, {tr("Dark"), ThemeChoice::Dark}};
+    const std::pair<QString, ThemeChoice> choices[] = {{tr("Follow the desktop"), ThemeChoice::FollowDesktop},
+                                                       {tr("Light"), ThemeChoice::Light},
+                                                       {tr("Dark"), ThemeChoice::Dark}};
     for (const auto& [words, choice] : choices) {
         QAction* action = look->addAction(words, this, [this, chosen = choice] { setTheme(chosen); });
         action->setCheckable(true);
@@ -214,46 +228,57 @@ std::vector<FindEntry> MainWindow::findEntries() {
     std::vector<FindEntry> entries;
     for (const StationRow& row : kStations) {
         const QString id = QString::fromLatin1(row.id);
-        entries.push_back({QCoreApplication::translate("Station", row.title), tr("station"), [this, id] { showStation(id); }});
+        entries.push_back({QCoreApplication::translate("Station", row.title), tr("station"),
+                           [this, id] { showStation(id); }});
     }
     entries.push_back({tr("Write down a build"), tr("action"), [this] { m_bench.writeDownBuild(); }});
     entries.push_back({tr("New line from here"), tr("action"), [this] { m_bench.branchDesign(); }});
     entries.push_back({tr("Import a run"), tr("action"), [this] {
-        showStation(QStringLiteral("bench"));
-        m_benchView->askImport();
-    }});
+                           showStation(QStringLiteral("bench"));
+                           m_benchView->askImport();
+                       }});
     for (const record::Revision& revision : m_bench.revisions()) {
-        entries.push_back({q(revision.name), revision.setAside ? tr("set aside: brings it back") : tr("revision"), [this, id = revision.id, aside = revision.setAside] {
-            if (aside) {
-                m_bench.setRevisionAside(id, false);
-            }
-            m_bench.selectRevision(id);
-        }});
+        entries.push_back({q(revision.name),
+                           revision.setAside ? tr("set aside: brings it back") : tr("revision"),
+                           [this, id = revision.id, aside = revision.setAside] {
+                               if (aside) {
+                                   m_bench.setRevisionAside(id, false);
+                               }
+                               m_bench.selectRevision(id);
+                           }});
     }
     for (const BuildSummary& summary : m_bench.builds()) {
-        const auto owner = std::find_if(m_bench.revisions().begin(), m_bench.revisions().end(), [&](const record::Revision& r) { return r.id == summary.build.revision; });
+        const auto owner =
+            std::find_if(m_bench.revisions().begin(), m_bench.revisions().end(),
+                         [&](const record::Revision& r) { return r.id == summary.build.revision; });
         const QString of = owner != m_bench.revisions().end() ? q(owner->name) : QString();
-        entries.push_back({q(summary.build.name) + QStringLiteral(", ") + of, summary.build.setAside ? tr("set aside: brings it back") : tr("build"), [this, id = summary.build.id, aside = summary.build.setAside] {
-            if (aside) {
-                m_bench.setBuildAside(id, false);
-            }
-            m_bench.selectBuild(id);
-            showStation(QStringLiteral("bench"));
-        }});
+        entries.push_back({q(summary.build.name) + QStringLiteral(", ") + of,
+                           summary.build.setAside ? tr("set aside: brings it back") : tr("build"),
+                           [this, id = summary.build.id, aside = summary.build.setAside] {
+                               if (aside) {
+                                   m_bench.setBuildAside(id, false);
+                               }
+                               m_bench.selectBuild(id);
+                               showStation(QStringLiteral("bench"));
+                           }});
     }
     for (const record::Reading& reading : m_bench.readings()) {
-        entries.push_back({q(wording::readingSentence(reading)), tr("reading"), [this] { showStation(QStringLiteral("bench")); }});
+        entries.push_back({q(wording::readingSentence(reading)), tr("reading"),
+                           [this] { showStation(QStringLiteral("bench")); }});
     }
     for (const record::Event& event : m_bench.events()) {
         entries.push_back({q(event.text), tr("note"), [this] { showStation(QStringLiteral("bench")); }});
     }
     for (const chemistry::Substance& substance : m_bench.catalogue().substances) {
-        entries.push_back({q(substance.name) + QStringLiteral("  ") + q(substance.formulaText), tr("substance"), [this] { showStation(QStringLiteral("couple")); }});
+        entries.push_back({q(substance.name) + QStringLiteral("  ") + q(substance.formulaText),
+                           tr("substance"), [this] { showStation(QStringLiteral("couple")); }});
     }
     return entries;
 }
 
-void MainWindow::showFind() { m_find->open(findEntries()); }
+void MainWindow::showFind() {
+    m_find->open(findEntries());
+}
 
 void MainWindow::openFile() {
     const QString path = m_bench.services().chooseOpen(tr("Open a notebook"), tr("Notebooks (*.anodex)"));
@@ -271,7 +296,8 @@ void MainWindow::newFile() {
 }
 
 bool MainWindow::openDemo() {
-    const QString folder = QDir::tempPath() + QStringLiteral("/anodex-demo-%1").arg(QCoreApplication::applicationPid());
+    const QString folder =
+        QDir::tempPath() + QStringLiteral("/anodex-demo-%1").arg(QCoreApplication::applicationPid());
     QDir().mkpath(folder);
     const QString path = folder + QStringLiteral("/demo.anodex");
     if (!(m_bench.hasNotebook() && m_bench.notebookPath() == path)) {
@@ -292,16 +318,24 @@ bool MainWindow::openDemo() {
 }
 
 void MainWindow::keepDemo() {
-    const QString path = m_bench.services().chooseSave(tr("Keep the demo as my notebook"), QStringLiteral("cells.anodex"));
+    const QString path =
+        m_bench.services().chooseSave(tr("Keep the demo as my notebook"), QStringLiteral("cells.anodex"));
     if (path.isEmpty()) {
         return;
     }
     const QString from = m_bench.notebookPath();
     if (QFile::exists(path) || !QFile::copy(from, path)) {
-        m_strip->refuse(tr("%1 could not be written; choose a new name in a folder that can be written").arg(path));
+        m_strip->refuse(
+            tr("%1 could not be written; choose a new name in a folder that can be written").arg(path));
         return;
     }
     m_bench.openNotebook(path, false);
+}
+
+void MainWindow::resizeEvent(QResizeEvent* event) {
+    QMainWindow::resizeEvent(event);
+    // With a large font the stage needs the room more than the rail does.
+    m_rail->setFixedWidth(std::min(static_cast<int>(Theme::em(15.5)), width() * 27 / 100));
 }
 
 bool MainWindow::eventFilter(QObject* watched, QEvent* event) {
@@ -313,7 +347,8 @@ bool MainWindow::eventFilter(QObject* watched, QEvent* event) {
         const bool shift = keys->modifiers().testFlag(Qt::ShiftModifier);
         const bool undo = control && !shift && keys->key() == Qt::Key_Z;
         const bool redo = control && ((shift && keys->key() == Qt::Key_Z) || keys->key() == Qt::Key_Y);
-        if (field != nullptr && ((undo && !field->isUndoAvailable()) || (redo && !field->isRedoAvailable()))) {
+        if (field != nullptr &&
+            ((undo && !field->isUndoAvailable()) || (redo && !field->isRedoAvailable()))) {
             event->ignore();
             return true;
         }
@@ -326,4 +361,4 @@ void MainWindow::closeEvent(QCloseEvent* event) {
     QMainWindow::closeEvent(event);
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -1,4 +1,5 @@
-// src/app/frame/MainWindow.h - the frame: wire, crumbs, stage, rail, message strip. It wires; it computes nothing.
+// src/app/frame/MainWindow.h - the frame: wire, crumbs, stage, rail, message strip. It wires; it computes
+// nothing.
 #pragma once
 #include "app/frame/FindPanel.h"
 #include "app/session/Workbench.h"
@@ -36,6 +37,7 @@ public:
 
 protected:
     void closeEvent(QCloseEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
@@ -70,4 +72,4 @@ private:
     QString m_station;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

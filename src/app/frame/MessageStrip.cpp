@@ -50,7 +50,9 @@ void MessageStrip::refuse(const QString& text) {
     put(text, true);
 }
 
-QString MessageStrip::text() const { return isHidden() ? QString() : m_label->text(); }
+QString MessageStrip::text() const {
+    return isHidden() ? QString() : m_label->text();
+}
 
 void MessageStrip::paintEvent(QPaintEvent* /*event*/) {
     QPainter painter(this);
@@ -59,7 +61,8 @@ void MessageStrip::paintEvent(QPaintEvent* /*event*/) {
     painter.setPen(QPen(m_fault ? c.danger : c.rule, 1.0));
     painter.setBrush(c.sheet);
     painter.drawRoundedRect(QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5), 4, 4);
-    drawSeverity(painter, {Theme::em(1.1), height() / 2.0}, Theme::em(0.5), m_fault ? cell::Severity::Warning : cell::Severity::Note, c);
+    drawSeverity(painter, {Theme::em(1.1), height() / 2.0}, Theme::em(0.5),
+                 m_fault ? cell::Severity::Warning : cell::Severity::Note, c);
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -1,4 +1,5 @@
-// src/app/frame/MessageStrip.h - one line that answers: what was done, or what is wrong and what would be right.
+// src/app/frame/MessageStrip.h - one line that answers: what was done, or what is wrong and what would be
+// right.
 #pragma once
 #include "app/theme/Theme.h"
 #include <QWidget>
@@ -31,4 +32,4 @@ private:
     bool m_fault = false;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -11,13 +11,15 @@
 namespace anodex::app {
 namespace {
 
-QString q(const std::string& text) { return QString::fromStdString(text); }
+QString q(const std::string& text) {
+    return QString::fromStdString(text);
+}
 
 double textHeight(const QString& text, double width, const QFont& font) {
     return QFontMetricsF(font).boundingRect(QRectF(0, 0, width, 10000), Qt::TextWordWrap, text).height();
 }
 
-}  // namespace
+} // namespace
 
 Rail::Rail(Workbench& bench, const Theme& theme, QWidget* parent)
     : Picture(tr("Verdict"), parent), m_bench(bench), m_theme(theme) {
@@ -52,25 +54,40 @@ std::vector<Rail::Row> Rail::rows() const {
         return now.doubt ? std::optional(*now.doubt.*member) : std::nullopt;
     };
     std::vector<Row> rows;
-    const auto add = [&](const char* id, cell::Quantity quantity, double value, std::optional<base::Interval> span,
-                         std::optional<double> measured, std::optional<double> before, cell::Unit unit) {
-        Row row{QString::fromLatin1(id), q(wording::quantityName(quantity)), {quantity, {}, 0}, value, span, measured, before, {}, {}, {}};
+    const auto add = [&](const char* id, cell::Quantity quantity, double value,
+                         std::optional<base::Interval> span, std::optional<double> measured,
+                         std::optional<double> before, cell::Unit unit) {
+        Row row{QString::fromLatin1(id),
+                q(wording::quantityName(quantity)),
+                {quantity, {}, 0},
+                value,
+                span,
+                measured,
+                before,
+                {},
+                {},
+                {}};
         const bool charge = unit == cell::Unit::Coulomb;
-        row.valueText = q(charge ? wording::chargeText(value, span) : wording::quantityText(value, unit, span));
+        row.valueText =
+            q(charge ? wording::chargeText(value, span) : wording::quantityText(value, unit, span));
         if (span) {
             row.rangeText = q(charge ? wording::chargeRangeText(*span) : wording::rangeText(*span, unit));
         }
         if (measured) {
-            row.measuredText = q(charge ? wording::chargeText(*measured)
+            row.measuredText = q(charge                     ? wording::chargeText(*measured)
                                  : unit == cell::Unit::Volt ? wording::numberText(*measured, 4) + "\u00A0V"
                                                             : wording::quantityText(*measured, unit));
         }
         rows.push_back(row);
     };
-    const auto before = [&](auto get) { return hasGhost ? std::optional<double>(get(*ghost->evaluation)) : std::nullopt; };
-    const auto reading = [](const std::optional<record::Reading>& r) { return r ? std::optional(r->value) : std::nullopt; };
-    add("openCircuit", cell::Quantity::OpenCircuitVoltage, e.openCircuitVolts, range(&cell::Doubt::openCircuitVolts),
-        build != nullptr ? reading(build->openCircuit) : std::nullopt,
+    const auto before = [&](auto get) {
+        return hasGhost ? std::optional<double>(get(*ghost->evaluation)) : std::nullopt;
+    };
+    const auto reading = [](const std::optional<record::Reading>& r) {
+        return r ? std::optional(r->value) : std::nullopt;
+    };
+    add("openCircuit", cell::Quantity::OpenCircuitVoltage, e.openCircuitVolts,
+        range(&cell::Doubt::openCircuitVolts), build != nullptr ? reading(build->openCircuit) : std::nullopt,
         before([](const cell::Evaluation& o) { return o.openCircuitVolts; }), cell::Unit::Volt);
     add("shortCircuit", cell::Quantity::ShortCircuitCurrent, e.first.shortCircuitAmps,
         range(&cell::Doubt::shortCircuitAmps), build != nullptr ? reading(build->shortCircuit) : std::nullopt,
@@ -81,10 +98,11 @@ std::vector<Rail::Row> Rail::rows() const {
             bestPower = std::max(bestPower.value_or(0.0), analysis.maximumWatts);
         }
     }
-    add("maximumPower", cell::Quantity::MaximumPower, e.first.maximumPower.watts, range(&cell::Doubt::maximumWatts),
-        bestPower, before([](const cell::Evaluation& o) { return o.first.maximumPower.watts; }), cell::Unit::Watt);
-    add("capacity", cell::Quantity::Capacity, e.capacity.expectedCoulombs, range(&cell::Doubt::expectedCoulombs),
-        build != nullptr ? build->deliveredCoulombs() : std::nullopt,
+    add("maximumPower", cell::Quantity::MaximumPower, e.first.maximumPower.watts,
+        range(&cell::Doubt::maximumWatts), bestPower,
+        before([](const cell::Evaluation& o) { return o.first.maximumPower.watts; }), cell::Unit::Watt);
+    add("capacity", cell::Quantity::Capacity, e.capacity.expectedCoulombs,
+        range(&cell::Doubt::expectedCoulombs), build != nullptr ? build->deliveredCoulombs() : std::nullopt,
         before([](const cell::Evaluation& o) { return o.capacity.expectedCoulombs; }), cell::Unit::Coulomb);
     add("resistance", cell::Quantity::Resistance, e.resistance.totalOhm, std::nullopt, std::nullopt,
         before([](const cell::Evaluation& o) { return o.resistance.totalOhm; }), cell::Unit::Ohm);
@@ -99,10 +117,12 @@ void Rail::paintRow(QPainter& painter, const Row& row, const QRectF& box) const 
     drawElided(painter, QRectF(box.left(), box.top(), box.width(), line), row.name);
     painter.setPen(c.ink);
     painter.setFont(Theme::font(1.45, true));
-    drawElided(painter, QRectF(box.left(), box.top() + line * 0.9, box.width() * 0.55, line * 1.5), row.valueText);
+    drawElided(painter, QRectF(box.left(), box.top() + line * 0.9, box.width() * 0.55, line * 1.5),
+               row.valueText);
     painter.setFont(Theme::font(0.9));
     painter.setPen(c.faint);
-    drawElided(painter, QRectF(box.left() + box.width() * 0.5, box.top() + line * 1.05, box.width() * 0.5, line * 1.3),
+    drawElided(painter,
+               QRectF(box.left() + box.width() * 0.5, box.top() + line * 1.05, box.width() * 0.5, line * 1.3),
                row.rangeText, Qt::AlignRight | Qt::AlignVCenter);
     // The range bar: from zero (or below) to a quarter above everything shown.
     const double y = box.top() + line * 2.75;
@@ -117,7 +137,8 @@ void Rail::paintRow(QPainter& painter, const Row& row, const QRectF& box) const 
     painter.drawLine(QPointF(box.left(), y), QPointF(box.right(), y));
     if (row.range) {
         painter.setPen(QPen(c.expected, 7.0, Qt::SolidLine, Qt::FlatCap));
-        painter.drawLine(QPointF(at(row.range->low), y), QPointF(std::max(at(row.range->high), at(row.range->low) + 2), y));
+        painter.drawLine(QPointF(at(row.range->low), y),
+                         QPointF(std::max(at(row.range->high), at(row.range->low) + 2), y));
     }
     if (row.ghost && std::abs(*row.ghost - row.value) > 1e-9 * std::abs(row.value)) {
         painter.setPen(QPen(c.faint, 1.5, Qt::DotLine));
@@ -129,7 +150,8 @@ void Rail::paintRow(QPainter& painter, const Row& row, const QRectF& box) const 
         drawDiamond(painter, {at(*row.measured), y}, 6.0, c.focus);
         painter.setPen(c.focus);
         painter.setFont(Theme::font(0.95, true));
-        drawElided(painter, QRectF(box.left(), y + 7, box.width(), line), tr("measured %1").arg(row.measuredText));
+        drawElided(painter, QRectF(box.left(), y + 7, box.width(), line),
+                   tr("measured %1").arg(row.measuredText));
     }
 }
 
@@ -141,7 +163,8 @@ double Rail::addRow(std::vector<PictureItem>& items, const Row& row, double y) c
     item.area = box;
     item.role = QAccessible::Button;
     item.name = row.name;
-    item.value = row.valueText + (row.rangeText.isEmpty() ? QString() : tr(", between %1").arg(row.rangeText)) +
+    item.value = row.valueText +
+                 (row.rangeText.isEmpty() ? QString() : tr(", between %1").arg(row.rangeText)) +
                  (row.measured ? tr(", measured %1").arg(row.measuredText) : QString());
     item.tooltip = tr("%1: %2. Click to see how it was found.").arg(item.name, item.value);
     item.opens = row.key;
@@ -175,18 +198,21 @@ double Rail::addFinding(std::vector<PictureItem>& items, double y) const {
         painter.setPen(QPen(severityColour(worst.severity, c), 1.5));
         painter.setBrush(c.paper);
         painter.drawRoundedRect(box, 5, 5);
-        drawSeverity(painter, {box.left() + Theme::em(1.0), box.top() + Theme::em(0.95)}, Theme::em(0.55), worst.severity, c);
+        drawSeverity(painter, {box.left() + Theme::em(1.0), box.top() + Theme::em(0.95)}, Theme::em(0.55),
+                     worst.severity, c);
         painter.setPen(c.ink);
         painter.setFont(Theme::font(1.0, true));
-        drawElided(painter, QRectF(box.left() + Theme::em(1.9), box.top() + Theme::em(0.3), box.width() - Theme::em(2.4), Theme::em(1.3)),
+        drawElided(painter,
+                   QRectF(box.left() + Theme::em(1.9), box.top() + Theme::em(0.3),
+                          box.width() - Theme::em(2.4), Theme::em(1.3)),
                    q(words.title));
         painter.setFont(small);
-        painter.drawText(QRectF(box.left() + Theme::em(0.7), box.top() + Theme::em(1.7), inner, textTall + 2), Qt::TextWordWrap,
-                         q(words.text));
+        painter.drawText(QRectF(box.left() + Theme::em(0.7), box.top() + Theme::em(1.7), inner, textTall + 2),
+                         Qt::TextWordWrap, q(words.text));
     };
     items.push_back(std::move(card));
-    const QRectF button(box.left() + Theme::em(0.4), box.top() + Theme::em(2.0) + textTall, box.width() - Theme::em(0.8),
-                        remedyTall + Theme::em(0.8));
+    const QRectF button(box.left() + Theme::em(0.4), box.top() + Theme::em(2.0) + textTall,
+                        box.width() - Theme::em(0.8), remedyTall + Theme::em(0.8));
     PictureItem remedy;
     remedy.id = QStringLiteral("remedy");
     remedy.area = button;
@@ -200,7 +226,8 @@ double Rail::addFinding(std::vector<PictureItem>& items, double y) const {
         painter.drawRoundedRect(button, 4, 4);
         painter.setPen(c.ink);
         painter.setFont(small);
-        painter.drawText(button.adjusted(Theme::em(0.3), 0, -Theme::em(0.3), 0), Qt::TextWordWrap | Qt::AlignVCenter, q(words.remedy));
+        painter.drawText(button.adjusted(Theme::em(0.3), 0, -Theme::em(0.3), 0),
+                         Qt::TextWordWrap | Qt::AlignVCenter, q(words.remedy));
     };
     items.push_back(std::move(remedy));
     if (more > 0) {
@@ -248,4 +275,4 @@ void Rail::rebuild() {
     setItems(std::move(items));
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

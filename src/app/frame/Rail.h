@@ -1,4 +1,5 @@
-// src/app/frame/Rail.h - the verdict rail: expected beside measured, each with its range, and the worst finding.
+// src/app/frame/Rail.h - the verdict rail: expected beside measured, each with its range, and the worst
+// finding.
 #pragma once
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
@@ -39,4 +40,4 @@ private:
     const Theme& m_theme;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -25,7 +25,9 @@ Wire::Wire(const Theme& theme, QWidget* parent) : Picture(tr("Stations"), parent
     });
 }
 
-QSize Wire::sizeHint() const { return {600, static_cast<int>(Theme::em(3.1))}; }
+QSize Wire::sizeHint() const {
+    return {600, static_cast<int>(Theme::em(3.1))};
+}
 
 void Wire::setStations(std::vector<Station> stations, const QString& current) {
     m_stations = std::move(stations);
@@ -39,10 +41,12 @@ void Wire::rebuild() {
     std::vector<PictureItem> items;
     const double y = Theme::em(1.1);
     const double r = Theme::em(0.55);
-    const auto terminal = [&](const QString& id, double x, bool positive, const QString& word, const QString& tip) {
+    const auto terminal = [&](const QString& id, double x, bool positive, const QString& word,
+                              const QString& tip) {
         PictureItem item;
         item.id = id;
-        item.area = QRectF(x - Theme::em(2.0), 1, Theme::em(4.0), height() - 4);
+        const double reach = std::min(Theme::em(2.0), std::min(x, width() - x) - 5.0);
+        item.area = QRectF(x - reach, 4, 2 * reach, height() - 8);
         item.role = QAccessible::Button;
         item.name = word;
         item.tooltip = tip;
@@ -50,13 +54,15 @@ void Wire::rebuild() {
             drawTerminal(painter, {x, y}, r, positive, m_theme.colours());
             painter.setPen(m_theme.colours().ink);
             painter.setFont(Theme::font(0.9));
-            painter.drawText(QRectF(x - Theme::em(2.0), y + r + 2, Theme::em(4.0), Theme::em(1.1)), Qt::AlignCenter, word);
+            painter.drawText(QRectF(x - Theme::em(2.0), y + r + 2, Theme::em(4.0), Theme::em(1.1)),
+                             Qt::AlignCenter, word);
         };
         items.push_back(std::move(item));
     };
     const double left = Theme::em(2.2);
     const double right = width() - Theme::em(2.2);
-    terminal(QStringLiteral("drawer"), left, false, tr("Drawer"), tr("Open, recent, import, settings, help (Alt+D)"));
+    terminal(QStringLiteral("drawer"), left, false, tr("Drawer"),
+             tr("Open, recent, import, settings, help (Alt+D)"));
     const double span = right - left;
     const auto count = static_cast<double>(m_stations.size());
     for (std::size_t i = 0; i < m_stations.size(); ++i) {
@@ -66,7 +72,7 @@ void Wire::rebuild() {
         const double half = std::min(Theme::em(3.2), span / (count + 1.0) / 2.0);
         PictureItem item;
         item.id = station.id;
-        item.area = QRectF(x - half, 1, 2 * half, height() - 4);
+        item.area = QRectF(x - half, 4, 2 * half, height() - 8);
         item.role = QAccessible::PageTab;
         item.name = station.title;
         item.value = current ? tr("here") : QString();
@@ -81,12 +87,14 @@ void Wire::rebuild() {
             }
             painter.setPen(c.ink);
             painter.setFont(Theme::font(1.0, current));
-            drawElided(painter, QRectF(x - half, y + r + 2, 2 * half, Theme::em(1.2)), station.title, Qt::AlignCenter);
+            drawElided(painter, QRectF(x - half, y + r + 2, 2 * half, Theme::em(1.2)), station.title,
+                       Qt::AlignCenter);
         };
         items.push_back(std::move(item));
     }
-    terminal(QStringLiteral("find"), right, true, tr("Find"), tr("Designs, builds, readings, substances, actions (Ctrl+F)"));
+    terminal(QStringLiteral("find"), right, true, tr("Find"),
+             tr("Designs, builds, readings, substances, actions (Ctrl+F)"));
     setItems(std::move(items));
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

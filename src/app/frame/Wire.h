@@ -1,4 +1,5 @@
-// src/app/frame/Wire.h - the thin line along the top: minus terminal, the stations in work order, plus terminal.
+// src/app/frame/Wire.h - the thin line along the top: minus terminal, the stations in work order, plus
+// terminal.
 #pragma once
 #include "app/theme/Theme.h"
 #include "app/widgets/picture/Picture.h"
@@ -8,8 +9,8 @@ namespace anodex::app {
 struct Station {
     QString id;
     QString title;
-    int number = 0;  ///< Alt+number jumps there; fixed even while others are absent.
-    int flags = 0;   ///< Dangers that belong there.
+    int number = 0; ///< Alt+number jumps there; fixed even while others are absent.
+    int flags = 0;  ///< Dangers that belong there.
 };
 
 class Wire : public Picture {
@@ -33,4 +34,4 @@ private:
     QString m_current;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -15,8 +15,10 @@ BuildSummary summaryOf(const notebook::Notebook& notebook, const record::Build& 
     summary.build = build;
     const auto readings = notebook.readings(build.id).value_or(std::vector<record::Reading>());
     const auto events = notebook.events(build.id).value_or(std::vector<record::Event>());
-    summary.openCircuit = record::measuredValue(readings, events, record::ReadingQuantity::OpenCircuitVoltage);
-    summary.shortCircuit = record::measuredValue(readings, events, record::ReadingQuantity::ShortCircuitCurrent);
+    summary.openCircuit =
+        record::measuredValue(readings, events, record::ReadingQuantity::OpenCircuitVoltage);
+    summary.shortCircuit =
+        record::measuredValue(readings, events, record::ReadingQuantity::ShortCircuitCurrent);
     for (const record::RunHeader& run : notebook.runs(build.id).value_or(std::vector<record::RunHeader>())) {
         if (run.setAside) {
             continue;
@@ -36,7 +38,7 @@ BuildSummary summaryOf(const notebook::Notebook& notebook, const record::Build& 
     return summary;
 }
 
-}  // namespace
+} // namespace
 
 std::optional<double> BuildSummary::deliveredCoulombs() const {
     double most = 0.0;
@@ -67,12 +69,14 @@ std::optional<notebook::NotebookError> Contents::load(const notebook::Notebook& 
 }
 
 const record::Revision* Contents::revision(const record::Id& id) const {
-    const auto found = std::find_if(revisions.begin(), revisions.end(), [&](const record::Revision& r) { return r.id == id; });
+    const auto found = std::find_if(revisions.begin(), revisions.end(),
+                                    [&](const record::Revision& r) { return r.id == id; });
     return found == revisions.end() ? nullptr : &*found;
 }
 
 const BuildSummary* Contents::build(const record::Id& id) const {
-    const auto found = std::find_if(builds.begin(), builds.end(), [&](const BuildSummary& b) { return b.build.id == id; });
+    const auto found =
+        std::find_if(builds.begin(), builds.end(), [&](const BuildSummary& b) { return b.build.id == id; });
     return found == builds.end() ? nullptr : &*found;
 }
 
@@ -92,11 +96,12 @@ std::string Contents::freshName(std::string stem) const {
     }
     for (int number = 2;; ++number) {
         const std::string name = stem + " " + std::to_string(number);
-        const bool taken = std::any_of(revisions.begin(), revisions.end(), [&](const record::Revision& r) { return r.name == name; });
+        const bool taken = std::any_of(revisions.begin(), revisions.end(),
+                                       [&](const record::Revision& r) { return r.name == name; });
         if (!taken) {
             return name;
         }
     }
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -1,4 +1,5 @@
-// src/app/session/Contents.h - what a notebook holds, loaded for the window, with what was measured on each build.
+// src/app/session/Contents.h - what a notebook holds, loaded for the window, with what was measured on each
+// build.
 #pragma once
 #include "core/bench/RunAnalysis.h"
 #include "core/record/Record.h"
@@ -15,8 +16,8 @@ struct BuildSummary {
     record::Build build;
     std::optional<record::Reading> openCircuit;
     std::optional<record::Reading> shortCircuit;
-    std::vector<record::RunHeader> runs;                ///< Not set aside.
-    std::map<record::Id, bench::RunAnalysis> analyses;  ///< By run.
+    std::vector<record::RunHeader> runs;               ///< Not set aside.
+    std::map<record::Id, bench::RunAnalysis> analyses; ///< By run.
     [[nodiscard]] std::optional<double> deliveredCoulombs() const;
 };
 
@@ -24,7 +25,7 @@ struct Contents {
     std::vector<record::Project> projects;
     std::vector<record::Revision> revisions;
     std::vector<BuildSummary> builds;
-    std::map<record::Id, bench::RunAnalysis> analysisCache;  ///< Runs never change, so each is analysed once.
+    std::map<record::Id, bench::RunAnalysis> analysisCache; ///< Runs never change, so each is analysed once.
 
     /// Reads everything anew; the first problem, if any. What could be read is there all the same.
     std::optional<notebook::NotebookError> load(const notebook::Notebook& notebook);
@@ -36,4 +37,4 @@ struct Contents {
     [[nodiscard]] std::string freshName(std::string stem) const;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -24,4 +24,4 @@ private:
     std::jthread m_thread;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -17,4 +17,4 @@ Outcome outcomeOf(const chemistry::Catalogue& catalogue, const cell::CellDesign&
     return outcome;
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

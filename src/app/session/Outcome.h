@@ -9,10 +9,10 @@ namespace anodex::app {
 
 struct Outcome {
     cell::CellDesign design;
-    std::optional<cell::Cell> cell;               ///< Absent when the design cannot be used.
+    std::optional<cell::Cell> cell; ///< Absent when the design cannot be used.
     std::optional<cell::Evaluation> evaluation;
     std::vector<cell::Finding> findings;
-    std::optional<cell::Doubt> doubt;             ///< Arrives a moment later.
+    std::optional<cell::Doubt> doubt; ///< Arrives a moment later.
     std::optional<cell::DesignError> error;
 
     [[nodiscard]] bool usable() const { return evaluation.has_value(); }
@@ -20,4 +20,4 @@ struct Outcome {
 
 [[nodiscard]] Outcome outcomeOf(const chemistry::Catalogue& catalogue, const cell::CellDesign& design);
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -7,24 +7,27 @@
 namespace anodex::app {
 namespace {
 
-QString askFile(const QString& title, const QString& filter, QFileDialog::AcceptMode mode, const QString& suggested) {
+QString askFile(const QString& title, const QString& filter, QFileDialog::AcceptMode mode,
+                const QString& suggested) {
     QFileDialog dialog(nullptr, title, QString(), filter);
     dialog.setAcceptMode(mode);
     dialog.setFileMode(mode == QFileDialog::AcceptOpen ? QFileDialog::ExistingFile : QFileDialog::AnyFile);
     if (!suggested.isEmpty()) {
         dialog.selectFile(suggested);
     }
-    return dialog.exec() == QDialog::Accepted && !dialog.selectedFiles().isEmpty() ? dialog.selectedFiles().front()
-                                                                                    : QString();
+    return dialog.exec() == QDialog::Accepted && !dialog.selectedFiles().isEmpty()
+               ? dialog.selectedFiles().front()
+               : QString();
 }
 
-}  // namespace
+} // namespace
 
 Services desktopServices() {
     Services services;
     services.now = [] {
         const auto since = std::chrono::system_clock::now().time_since_epoch();
-        return static_cast<record::Millis>(std::chrono::duration_cast<std::chrono::milliseconds>(since).count());
+        return static_cast<record::Millis>(
+            std::chrono::duration_cast<std::chrono::milliseconds>(since).count());
     };
     services.chooseOpen = [](const QString& title, const QString& filter) {
         return askFile(title, filter, QFileDialog::AcceptOpen, {});
@@ -33,8 +36,9 @@ Services desktopServices() {
         return askFile(title, {}, QFileDialog::AcceptSave, suggested);
     };
     services.documentsFolder = QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation);
-    services.settingsFile = QStandardPaths::writableLocation(QStandardPaths::ConfigLocation) + "/anodex/anodex.ini";
+    services.settingsFile =
+        QStandardPaths::writableLocation(QStandardPaths::ConfigLocation) + "/anodex/anodex.ini";
     return services;
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

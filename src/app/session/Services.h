@@ -7,15 +7,15 @@
 namespace anodex::app {
 
 struct Services {
-    std::function<record::Millis()> now;                              ///< Wall clock, ms since 1970 UTC.
+    std::function<record::Millis()> now; ///< Wall clock, ms since 1970 UTC.
     std::function<QString(const QString& title, const QString& filter)> chooseOpen;
     std::function<QString(const QString& title, const QString& suggested)> chooseSave;
-    QString documentsFolder;  ///< Where a first notebook is made.
-    QString settingsFile;     ///< INI file; empty: nothing is remembered outside notebooks.
+    QString documentsFolder; ///< Where a first notebook is made.
+    QString settingsFile;    ///< INI file; empty: nothing is remembered outside notebooks.
     bool motion = true;
 };
 
 /// The real clock, file dialogs and folders.
 [[nodiscard]] Services desktopServices();
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -1,5 +1,5 @@
-// Length: every command a user can give stands here once, each a few lines; splitting them would scatter the rules
-// for drafts and children over two files.
+// Length: every command a user can give stands here once, each a few lines; splitting them would scatter the
+// rules for drafts and children over two files.
 #include "app/session/Workbench.h"
 
 #include "formats/CellFile.h"
@@ -18,7 +18,9 @@ namespace {
 constexpr int kQuietMilliseconds = 800;
 constexpr const char* kModelVersion = "1";
 
-QString text(const std::string& utf8) { return QString::fromStdString(utf8); }
+QString text(const std::string& utf8) {
+    return QString::fromStdString(utf8);
+}
 
 std::string owner() {
     std::array<char, 128> host{};
@@ -26,9 +28,11 @@ std::string owner() {
     return "process " + std::to_string(getpid()) + " on " + host.data();
 }
 
-template <typename T> T orEmpty(notebook::Answer<T> answer) { return answer ? std::move(*answer) : T{}; }
+template <typename T> T orEmpty(notebook::Answer<T> answer) {
+    return answer ? std::move(*answer) : T{};
+}
 
-}  // namespace
+} // namespace
 
 Workbench::Workbench(const chemistry::Catalogue& catalogue, Services services, QObject* parent)
     : QObject(parent), m_catalogue(catalogue), m_services(std::move(services)), m_doubt(catalogue) {
@@ -77,7 +81,9 @@ bool Workbench::openNotebook(const QString& path, bool create) {
     return true;
 }
 
-QString Workbench::notebookPath() const { return m_notebook ? text(m_notebook->path()) : QString(); }
+QString Workbench::notebookPath() const {
+    return m_notebook ? text(m_notebook->path()) : QString();
+}
 
 void Workbench::reload() {
     if (const auto problem = m_contents.load(*m_notebook)) {
@@ -104,16 +110,19 @@ void Workbench::loadSelection() {
         }
     }
     m_draft.reset();
-    if (const record::Revision* at = revision(); at != nullptr && !(at->design == m_outcome.design && m_outcome.usable())) {
+    if (const record::Revision* at = revision();
+        at != nullptr && !(at->design == m_outcome.design && m_outcome.usable())) {
         reevaluate(at->design);
     }
 }
 
 std::vector<record::Reading> Workbench::readings() const {
-    return m_notebook && !m_build.empty() ? orEmpty(m_notebook->readings(m_build)) : std::vector<record::Reading>();
+    return m_notebook && !m_build.empty() ? orEmpty(m_notebook->readings(m_build))
+                                          : std::vector<record::Reading>();
 }
 std::vector<record::Event> Workbench::events() const {
-    return m_notebook && !m_build.empty() ? orEmpty(m_notebook->events(m_build)) : std::vector<record::Event>();
+    return m_notebook && !m_build.empty() ? orEmpty(m_notebook->events(m_build))
+                                          : std::vector<record::Event>();
 }
 std::vector<record::RunHeader> Workbench::allRuns(const record::Id& build) const {
     return m_notebook ? orEmpty(m_notebook->runs(build)) : std::vector<record::RunHeader>();
@@ -260,7 +269,9 @@ bool Workbench::commit(const QString& sentence, const std::vector<notebook::Chan
     return done.has_value();
 }
 
-void Workbench::report(const notebook::NotebookError& error) { emit refused(text(wording::errorText(error))); }
+void Workbench::report(const notebook::NotebookError& error) {
+    emit refused(text(wording::errorText(error)));
+}
 
 void Workbench::startDesign(const cell::CellDesign& design) {
     if (!ensureNotebook()) {
@@ -323,8 +334,9 @@ record::Expectation Workbench::expectationNow() const {
     expectation.catalogueVersion = m_catalogue.version;
     const cell::Evaluation& evaluation = *m_outcome.evaluation;
     // Written down for good, so the ranges are awaited here rather than guessed.
-    const cell::Doubt doubt = m_outcome.doubt ? *m_outcome.doubt
-                                              : cell::estimateDoubt(m_catalogue, *m_outcome.cell, evaluation).value();
+    const cell::Doubt doubt = m_outcome.doubt
+                                  ? *m_outcome.doubt
+                                  : cell::estimateDoubt(m_catalogue, *m_outcome.cell, evaluation).value();
     expectation.openCircuitVolts = {evaluation.openCircuitVolts, doubt.openCircuitVolts};
     expectation.shortCircuitAmps = {evaluation.first.shortCircuitAmps, doubt.shortCircuitAmps};
     expectation.maximumWatts = {evaluation.first.maximumPower.watts, doubt.maximumWatts};
@@ -356,14 +368,15 @@ void Workbench::writeDownBuild() {
 
 void Workbench::setRevisionAside(const record::Id& id, bool aside) {
     settle();
-    const auto found =
-        std::find_if(m_contents.revisions.begin(), m_contents.revisions.end(), [&](const record::Revision& r) { return r.id == id; });
+    const auto found = std::find_if(m_contents.revisions.begin(), m_contents.revisions.end(),
+                                    [&](const record::Revision& r) { return r.id == id; });
     if (found == m_contents.revisions.end()) {
         return;
     }
     record::Revision next = *found;
     next.setAside = aside;
-    const QString sentence = aside ? tr("Set aside %1").arg(text(next.name)) : tr("Brought back %1").arg(text(next.name));
+    const QString sentence =
+        aside ? tr("Set aside %1").arg(text(next.name)) : tr("Brought back %1").arg(text(next.name));
     if (aside && m_revision == id) {
         m_revision.clear();
         m_build.clear();
@@ -375,13 +388,15 @@ void Workbench::setRevisionAside(const record::Id& id, bool aside) {
 
 void Workbench::setBuildAside(const record::Id& id, bool aside) {
     settle();
-    const auto found = std::find_if(m_contents.builds.begin(), m_contents.builds.end(), [&](const BuildSummary& b) { return b.build.id == id; });
+    const auto found = std::find_if(m_contents.builds.begin(), m_contents.builds.end(),
+                                    [&](const BuildSummary& b) { return b.build.id == id; });
     if (found == m_contents.builds.end()) {
         return;
     }
     record::Build next = found->build;
     next.setAside = aside;
-    const QString sentence = aside ? tr("Set aside %1").arg(text(next.name)) : tr("Brought back %1").arg(text(next.name));
+    const QString sentence =
+        aside ? tr("Set aside %1").arg(text(next.name)) : tr("Brought back %1").arg(text(next.name));
     if (aside && m_build == id) {
         m_build.clear();
     }
@@ -431,7 +446,8 @@ bool Workbench::importRun(const QString& name, record::Millis started, const rec
     run.name = name.toStdString();
     run.started = started;
     const QString sentence = tr("Added the run %1").arg(name);
-    const auto done = m_notebook->importRun(sentence.toStdString(), m_services.now(), run, samples, progress, stop);
+    const auto done =
+        m_notebook->importRun(sentence.toStdString(), m_services.now(), run, samples, progress, stop);
     if (!done) {
         report(done.error());
         return false;
@@ -492,4 +508,4 @@ std::string Workbench::rememberedMapping(const std::string& signature) const {
     return m_notebook ? orEmpty(m_notebook->rememberedMapping(signature)) : std::string();
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -1,7 +1,8 @@
 // src/app/session/Workbench.h - what is open, what is at hand, and every command on it.
 //
 // Selection  a revision is always at hand when the notebook has one; a build may be.
-// Drafts     while a value is dragged or typed, draft() shows its result; settle() writes one command. A draft is
+// Drafts     while a value is dragged or typed, draft() shows its result; settle() writes one command. A
+// draft is
 //            settled by itself after 800 ms of quiet.
 // Children   the first edit after a build begins a child revision by itself.
 #pragma once
@@ -35,12 +36,15 @@ public:
     [[nodiscard]] const std::vector<record::Project>& projects() const { return m_contents.projects; }
     [[nodiscard]] const std::vector<record::Revision>& revisions() const { return m_contents.revisions; }
     [[nodiscard]] const std::vector<BuildSummary>& builds() const { return m_contents.builds; }
-    [[nodiscard]] std::vector<const BuildSummary*> buildsOf(const record::Id& revision) const { return m_contents.buildsOf(revision); }
+    [[nodiscard]] std::vector<const BuildSummary*> buildsOf(const record::Id& revision) const {
+        return m_contents.buildsOf(revision);
+    }
     [[nodiscard]] std::vector<record::Reading> readings() const;
     [[nodiscard]] std::vector<record::Event> events() const;
     [[nodiscard]] std::vector<record::RunHeader> allRuns(const record::Id& build) const;
     [[nodiscard]] record::RunSamples samples(const record::Id& run) const;
-    [[nodiscard]] std::vector<bench::CurveSample> outline(const record::Id& run, notebook::RunColumn column) const;
+    [[nodiscard]] std::vector<bench::CurveSample> outline(const record::Id& run,
+                                                          notebook::RunColumn column) const;
 
     // --- what is at hand ---
     [[nodiscard]] const record::Revision* revision() const { return m_contents.revision(m_revision); }
@@ -84,11 +88,11 @@ public:
     [[nodiscard]] std::string rememberedMapping(const std::string& signature) const;
 
 signals:
-    void designChanged();     ///< The design at hand or its evaluation.
-    void doubtChanged();      ///< Ranges arrived.
-    void contentChanged();    ///< Anything in the notebook or the selection.
-    void said(const QString& text);     ///< One line that answers a command.
-    void refused(const QString& text);  ///< One line: what, where, what would be right.
+    void designChanged();              ///< The design at hand or its evaluation.
+    void doubtChanged();               ///< Ranges arrived.
+    void contentChanged();             ///< Anything in the notebook or the selection.
+    void said(const QString& text);    ///< One line that answers a command.
+    void refused(const QString& text); ///< One line: what, where, what would be right.
 
 private:
     void reload();
@@ -115,4 +119,4 @@ private:
     QTimer m_quiet;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

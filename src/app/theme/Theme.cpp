@@ -31,7 +31,8 @@ void loadTypeface() {
         return;
     }
     loaded = true;
-    for (const char* file : {":/fonts/Lato-Regular.ttf", ":/fonts/Lato-Bold.ttf", ":/fonts/Lato-Italic.ttf"}) {
+    for (const char* file :
+         {":/fonts/Lato-Regular.ttf", ":/fonts/Lato-Bold.ttf", ":/fonts/Lato-Italic.ttf"}) {
         QFontDatabase::addApplicationFont(QString::fromLatin1(file));
     }
 }
@@ -80,7 +81,7 @@ QString styleSheet(const Colours& c) {
              c.faint.name());
 }
 
-}  // namespace
+} // namespace
 
 Theme::Theme(QObject* parent) : QObject(parent), m_colours(kLight) {}
 
@@ -119,6 +120,8 @@ QFont Theme::font(double scale, bool bold) {
     return font;
 }
 
-double Theme::em(double lines) { return QFontMetricsF(QApplication::font()).height() * lines; }
+double Theme::em(double lines) {
+    return QFontMetricsF(QApplication::font()).height() * lines;
+}
 
-}  // namespace anodex::app
+} // namespace anodex::app

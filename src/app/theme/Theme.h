@@ -1,7 +1,9 @@
 // src/app/theme/Theme.h - colours, type and sizes of the whole window, light and dark.
 //
-// Identity   the negative side is blue and round, the positive side orange and square: told apart by shape and place
-//            first. Danger, warning and note differ by shape first. Hues: Okabe & Ito's colour-blind-safe set (2008).
+// Identity   the negative side is blue and round, the positive side orange and square: told apart by shape
+// and place
+//            first. Danger, warning and note differ by shape first. Hues: Okabe & Ito's colour-blind-safe set
+//            (2008).
 // Sizes      in font units, so that a 200 % font enlarges everything alike.
 #pragma once
 #include <QColor>
@@ -15,15 +17,15 @@ namespace anodex::app {
 enum class ThemeChoice { FollowDesktop, Light, Dark };
 
 struct Colours {
-    QColor paper;      ///< Behind everything.
-    QColor sheet;      ///< Cards and fields.
+    QColor paper; ///< Behind everything.
+    QColor sheet; ///< Cards and fields.
     QColor ink;
-    QColor faint;      ///< Secondary text.
-    QColor rule;       ///< Hairlines.
+    QColor faint; ///< Secondary text.
+    QColor rule;  ///< Hairlines.
     QColor negative;
     QColor positive;
     QColor liquid;
-    QColor expected;   ///< Ranges and bands.
+    QColor expected; ///< Ranges and bands.
     QColor measured;
     QColor danger;
     QColor warning;
@@ -55,4 +57,4 @@ private:
     bool m_dark = false;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

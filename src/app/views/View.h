@@ -17,4 +17,4 @@ signals:
     void stationAsked(const QString& id);
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -71,7 +71,10 @@ void CurvePlot::show(const std::vector<PlotCurve>& curves, const std::vector<Plo
         graph->setPen(QPen(curve.colour, 2.0, curve.dashed ? Qt::DashLine : Qt::SolidLine));
         graph->setName(curve.name);
         if (!ys.isEmpty()) {
-            summary << tr("%1: from %2 to %3").arg(curve.name).arg(ys.front(), 0, 'g', 3).arg(ys.back(), 0, 'g', 3);
+            summary << tr("%1: from %2 to %3")
+                           .arg(curve.name)
+                           .arg(ys.front(), 0, 'g', 3)
+                           .arg(ys.back(), 0, 'g', 3);
         }
     }
     m_plot->rescaleAxes();
@@ -138,4 +141,4 @@ void CurvePlot::keyPressEvent(QKeyEvent* event) {
     replot();
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

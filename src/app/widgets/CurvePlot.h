@@ -49,4 +49,4 @@ private:
     QCustomPlot* m_plot;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

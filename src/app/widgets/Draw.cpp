@@ -5,11 +5,13 @@
 namespace anodex::app {
 
 void drawElided(QPainter& painter, const QRectF& box, const QString& text, int flags) {
-    const QString shown = painter.fontMetrics().elidedText(text, Qt::ElideRight, static_cast<int>(box.width()));
+    const QString shown =
+        painter.fontMetrics().elidedText(text, Qt::ElideRight, static_cast<int>(box.width()));
     painter.drawText(box, flags | Qt::TextSingleLine, shown);
 }
 
-void drawTerminal(QPainter& painter, const QPointF& centre, double radius, bool positive, const Colours& colours) {
+void drawTerminal(QPainter& painter, const QPointF& centre, double radius, bool positive,
+                  const Colours& colours) {
     const QRectF box(centre.x() - radius, centre.y() - radius, 2 * radius, 2 * radius);
     painter.setPen(Qt::NoPen);
     painter.setBrush(positive ? colours.positive : colours.negative);
@@ -56,7 +58,8 @@ void drawSeverity(QPainter& painter, const QPointF& centre, double radius, cell:
     }
     painter.setPen(colours.sheet);
     painter.setFont(Theme::font(std::max(0.5, radius / Theme::em(0.62)), true));
-    painter.drawText(QRectF(centre.x() - radius, centre.y() - radius, 2 * radius, 2 * radius), Qt::AlignCenter,
+    painter.drawText(QRectF(centre.x() - radius, centre.y() - radius, 2 * radius, 2 * radius),
+                     Qt::AlignCenter,
                      severity == cell::Severity::Note ? QStringLiteral("i") : QStringLiteral("!"));
 }
 
@@ -67,4 +70,4 @@ void drawDiamond(QPainter& painter, const QPointF& centre, double radius, const 
                                    centre + QPointF(0, radius), centre + QPointF(-radius, 0)}));
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -7,10 +7,12 @@
 namespace anodex::app {
 
 /// Text in a box, ended by an ellipsis when it does not fit.
-void drawElided(QPainter& painter, const QRectF& box, const QString& text, int flags = Qt::AlignLeft | Qt::AlignVCenter);
+void drawElided(QPainter& painter, const QRectF& box, const QString& text,
+                int flags = Qt::AlignLeft | Qt::AlignVCenter);
 
 /// Round with a minus, or square with a plus: the sign of a side by shape as well as colour.
-void drawTerminal(QPainter& painter, const QPointF& centre, double radius, bool positive, const Colours& colours);
+void drawTerminal(QPainter& painter, const QPointF& centre, double radius, bool positive,
+                  const Colours& colours);
 
 /// Eight corners for danger, three for a warning, a circle for a note.
 void drawSeverity(QPainter& painter, const QPointF& centre, double radius, cell::Severity severity,
@@ -20,4 +22,4 @@ void drawSeverity(QPainter& painter, const QPointF& centre, double radius, cell:
 /// What the meter said.
 void drawDiamond(QPainter& painter, const QPointF& centre, double radius, const QColor& colour);
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -32,14 +32,15 @@ QString valueText(const cell::Explanation& explanation) {
 QString prettySymbol(const std::string& symbol) {
     const std::size_t open = symbol.find('(');
     const std::size_t close = symbol.rfind(')');
-    if (open == std::string::npos || close == std::string::npos || close < open || symbol[0] == 'z' || symbol[0] == 'u') {
+    if (open == std::string::npos || close == std::string::npos || close < open || symbol[0] == 'z' ||
+        symbol[0] == 'u') {
         return QString::fromStdString(symbol);
     }
     return QString::fromStdString(symbol.substr(0, open + 1) +
                                   wording::prettyEquation(symbol.substr(open + 1, close - open - 1)) + ")");
 }
 
-}  // namespace
+} // namespace
 
 ExplainPanel::ExplainPanel(QWidget* parent)
     : QFrame(parent), m_title(new QLabel(this)), m_formula(new QLabel(this)), m_tree(new QTreeWidget(this)) {
@@ -108,7 +109,8 @@ void ExplainPanel::open(const QString& title, const cell::Explanation& explanati
     resize(wanted);
     m_tree->setColumnWidth(0, wanted.width() * 36 / 100);
     m_tree->setColumnWidth(1, wanted.width() * 16 / 100);
-    const int x = std::clamp(near.x() - wanted.width() / 2, 10, parentWidget()->width() - wanted.width() - 10);
+    const int x =
+        std::clamp(near.x() - wanted.width() / 2, 10, parentWidget()->width() - wanted.width() - 10);
     const int y = std::clamp(near.y() + 12, 10, parentWidget()->height() - wanted.height() - 10);
     move(x, y);
     show();
@@ -130,4 +132,4 @@ void ExplainPanel::keyPressEvent(QKeyEvent* event) {
     QFrame::keyPressEvent(event);
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

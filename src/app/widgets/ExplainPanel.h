@@ -29,4 +29,4 @@ private:
     QWidget* m_back = nullptr;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

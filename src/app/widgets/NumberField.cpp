@@ -16,8 +16,8 @@ NumberField::NumberField(QWidget* parent) : QLineEdit(parent) {
     });
 }
 
-void NumberField::ask(const QRectF& over, const QString& name, const QString& shown, wording::Dimension dimension,
-                      double bareToSi, std::function<bool(double)> accepts) {
+void NumberField::ask(const QRectF& over, const QString& name, const QString& shown,
+                      wording::Dimension dimension, double bareToSi, std::function<bool(double)> accepts) {
     m_dimension = dimension;
     m_bareToSi = bareToSi;
     m_accepts = std::move(accepts);
@@ -26,7 +26,8 @@ void NumberField::ask(const QRectF& over, const QString& name, const QString& sh
     setText(shown);
     const int width = std::max(static_cast<int>(over.width()), static_cast<int>(Theme::em(6.0)));
     const int height = static_cast<int>(Theme::em(2.0));
-    QPoint corner(static_cast<int>(over.center().x()) - width / 2, static_cast<int>(over.center().y()) - height / 2);
+    QPoint corner(static_cast<int>(over.center().x()) - width / 2,
+                  static_cast<int>(over.center().y()) - height / 2);
     corner.setX(std::clamp(corner.x(), 0, std::max(0, parentWidget()->width() - width)));
     corner.setY(std::clamp(corner.y(), 0, std::max(0, parentWidget()->height() - height)));
     setGeometry(QRect(corner, QSize(width, height)));
@@ -84,4 +85,4 @@ void NumberField::focusOutEvent(QFocusEvent* event) {
     close(true);
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

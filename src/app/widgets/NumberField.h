@@ -37,4 +37,4 @@ private:
     bool m_open = false;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

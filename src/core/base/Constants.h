@@ -6,12 +6,12 @@
 
 namespace anodex::base {
 
-inline constexpr double kFaraday = 96485.33212;             ///< C/mol
-inline constexpr double kGasConstant = 8.314462618;         ///< J/(mol K)
-inline constexpr double kZeroCelsius = 273.15;              ///< K
-inline constexpr double kStandardTemperature = 298.15;      ///< K; where the catalogue's E0 and log K hold.
-inline constexpr double kStandardPressure = 101325.0;       ///< Pa
-inline constexpr double kOxygenShareOfAir = 0.2095;         ///< mole fraction in dry air
+inline constexpr double kFaraday = 96485.33212;        ///< C/mol
+inline constexpr double kGasConstant = 8.314462618;    ///< J/(mol K)
+inline constexpr double kZeroCelsius = 273.15;         ///< K
+inline constexpr double kStandardTemperature = 298.15; ///< K; where the catalogue's E0 and log K hold.
+inline constexpr double kStandardPressure = 101325.0;  ///< Pa
+inline constexpr double kOxygenShareOfAir = 0.2095;    ///< mole fraction in dry air
 inline constexpr double kLn10 = 2.302585092994046;
 
 /// 2.303 RT/F in volts: the height of one decade of activity for one electron (0.05916 at 25 °C).
@@ -19,4 +19,4 @@ constexpr double nernstDecadeVolts(double temperatureKelvin) {
     return kLn10 * kGasConstant * temperatureKelvin / kFaraday;
 }
 
-}  // namespace anodex::base
+} // namespace anodex::base

@@ -14,11 +14,11 @@ double interpolated(const Table& table, double x) {
     if (x >= table.back().x) {
         return table.back().y;
     }
-    const auto above = std::upper_bound(table.begin(), table.end(), x,
-                                        [](double value, const TablePoint& point) { return value < point.x; });
+    const auto above = std::upper_bound(
+        table.begin(), table.end(), x, [](double value, const TablePoint& point) { return value < point.x; });
     const TablePoint& high = *above;
     const TablePoint& low = *(above - 1);
     return low.y + (high.y - low.y) * (x - low.x) / (high.x - low.x);
 }
 
-}  // namespace anodex::base
+} // namespace anodex::base

@@ -14,4 +14,4 @@ using Table = std::vector<TablePoint>;
 
 [[nodiscard]] double interpolated(const Table& table, double x);
 
-}  // namespace anodex::base
+} // namespace anodex::base

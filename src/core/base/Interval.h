@@ -12,4 +12,4 @@ struct Interval {
     bool operator==(const Interval&) const = default;
 };
 
-}  // namespace anodex::base
+} // namespace anodex::base

@@ -12,7 +12,7 @@ std::uint64_t mixed(std::uint64_t value) {
     return value ^ (value >> 31U);
 }
 
-}  // namespace
+} // namespace
 
 double uniformAt(std::uint64_t seed, std::uint64_t sample, std::uint64_t input) {
     const std::uint64_t bits = mixed(mixed(mixed(seed) ^ sample) ^ input);
@@ -31,4 +31,4 @@ std::uint64_t addressOf(const char* text, std::uint64_t start) {
     return hash;
 }
 
-}  // namespace anodex::base
+} // namespace anodex::base

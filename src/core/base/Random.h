@@ -16,4 +16,4 @@ namespace anodex::base {
 /// A stable 64-bit address for a name (FNV-1a), so that adding an input does not shift the others' numbers.
 [[nodiscard]] std::uint64_t addressOf(const char* text, std::uint64_t start = 14695981039346656037ULL);
 
-}  // namespace anodex::base
+} // namespace anodex::base

@@ -1,7 +1,8 @@
 // src/core/base/RootFinding.h - bracketed roots of monotonic functions.
 //
 // Every solve in the model is one rising function crossing zero, so a bracket always exists and the search
-// cannot diverge. The bracketing itself is Boost.Math's TOMS 748 (Alefeld, Potra & Shi, ACM TOMS 21, 327 (1995)).
+// cannot diverge. The bracketing itself is Boost.Math's TOMS 748 (Alefeld, Potra & Shi, ACM TOMS 21, 327
+// (1995)).
 #pragma once
 #include <boost/math/tools/roots.hpp>
 #include <cmath>
@@ -10,10 +11,10 @@
 namespace anodex::base {
 
 struct RootOptions {
-    double step = 0.05;        ///< First stride when looking for the other side of zero. > 0.
-    double lowest = -1e3;      ///< The search does not leave [lowest, highest].
+    double step = 0.05;   ///< First stride when looking for the other side of zero. > 0.
+    double lowest = -1e3; ///< The search does not leave [lowest, highest].
     double highest = 1e3;
-    double tolerance = 1e-10;  ///< Width of the final bracket, in the argument's unit.
+    double tolerance = 1e-10; ///< Width of the final bracket, in the argument's unit.
 };
 
 /// The zero of a rising `function`, searched outward from `guess`. When the function keeps one sign over the
@@ -58,4 +59,4 @@ template <typename Function>
     return 0.5 * (bracket.first + bracket.second);
 }
 
-}  // namespace anodex::base
+} // namespace anodex::base

@@ -9,10 +9,10 @@ namespace {
 using record::RunSamples;
 
 struct Segment {
-    double positive = 0.0;  // integral of the positive part of the first factor
+    double positive = 0.0; // integral of the positive part of the first factor
     double negative = 0.0;
     double energy = 0.0;
-    double discharging = 0.0;  // seconds
+    double discharging = 0.0; // seconds
 };
 
 /// Current and voltage run straight from sample to sample; the part above zero is what the cell delivered.
@@ -50,7 +50,8 @@ std::optional<RunError> fault(const RunSamples& samples) {
         return RunError{RunError::Code::TooFewSamples, 0};
     }
     for (std::size_t i = 0; i < samples.size(); ++i) {
-        if (!std::isfinite(samples.seconds[i]) || !std::isfinite(samples.volts[i]) || !std::isfinite(samples.amps[i])) {
+        if (!std::isfinite(samples.seconds[i]) || !std::isfinite(samples.volts[i]) ||
+            !std::isfinite(samples.amps[i])) {
             return RunError{RunError::Code::NotFinite, i};
         }
         if (i > 0 && !(samples.seconds[i] > samples.seconds[i - 1])) {
@@ -119,7 +120,7 @@ void noteEvents(const RunSamples& samples, double largestAmps, RunAnalysis& anal
     }
 }
 
-}  // namespace
+} // namespace
 
 tl::expected<RunAnalysis, RunError> analyseRun(const RunSamples& samples) {
     if (const auto problem = fault(samples)) {
@@ -144,8 +145,9 @@ tl::expected<RunAnalysis, RunError> analyseRun(const RunSamples& samples) {
         analysis.maximumWatts = std::max(analysis.maximumWatts, samples.volts[i] * samples.amps[i]);
     }
     analysis.durationSeconds = samples.seconds.back() - samples.seconds.front();
-    analysis.meanVolts = analysis.dischargeCoulombs > 0.0 ? analysis.deliveredJoules / analysis.dischargeCoulombs
-                                                          : voltSeconds / analysis.durationSeconds;
+    analysis.meanVolts = analysis.dischargeCoulombs > 0.0
+                             ? analysis.deliveredJoules / analysis.dischargeCoulombs
+                             : voltSeconds / analysis.durationSeconds;
     analysis.meanDischargeAmps = discharging > 0.0 ? analysis.dischargeCoulombs / discharging : 0.0;
     analysis.firstVolts = samples.volts.front();
     analysis.lastVolts = samples.volts.back();
@@ -160,4 +162,4 @@ tl::expected<RunAnalysis, RunError> analyseRun(const RunSamples& samples) {
     return analysis;
 }
 
-}  // namespace anodex::bench
+} // namespace anodex::bench

@@ -28,4 +28,4 @@ std::vector<CurveSample> thinned(std::span<const double> seconds, std::span<cons
     return curve;
 }
 
-}  // namespace anodex::bench
+} // namespace anodex::bench

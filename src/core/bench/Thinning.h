@@ -12,7 +12,7 @@ struct CurveSample {
 };
 
 /// Lowest and highest of each of `buckets` equal stretches, in order of time; short columns come back whole.
-[[nodiscard]] std::vector<CurveSample> thinned(std::span<const double> seconds, std::span<const double> values,
-                                               std::size_t buckets);
+[[nodiscard]] std::vector<CurveSample> thinned(std::span<const double> seconds,
+                                               std::span<const double> values, std::size_t buckets);
 
-}  // namespace anodex::bench
+} // namespace anodex::bench

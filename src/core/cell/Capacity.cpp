@@ -94,9 +94,8 @@ public:
                 addDissolved(demand);
             }
         }
-        std::sort(m_reagents.begin(), m_reagents.end(), [](const Reagent& a, const Reagent& b) {
-            return a.expectedCoulombs < b.expectedCoulombs;
-        });
+        std::sort(m_reagents.begin(), m_reagents.end(),
+                  [](const Reagent& a, const Reagent& b) { return a.expectedCoulombs < b.expectedCoulombs; });
         Capacity capacity;
         if (!m_reagents.empty()) {
             capacity.expectedCoulombs = m_reagents.front().expectedCoulombs;
@@ -111,7 +110,7 @@ private:
         SpeciesIndex species = 0;
         Side side = Side::Negative;
         bool bothSides = false;
-        bool named = false;  ///< Some couple has it as a reactant; a mere by-product never runs out.
+        bool named = false; ///< Some couple has it as a reactant; a mere by-product never runs out.
         double perCoulomb = 0.0;
     };
 
@@ -135,7 +134,8 @@ private:
 
     void addDissolved(const Demand& demand) {
         const double moles = dissolvedMoles(m_catalogue, m_cell.solution(demand.side), demand.species);
-        const double share = std::min(1.0, m_draw.factor("share of dissolved reagent used", kDissolvedUtilisation));
+        const double share =
+            std::min(1.0, m_draw.factor("share of dissolved reagent used", kDissolvedUtilisation));
         const std::optional<Side> side = demand.bothSides ? std::nullopt : std::optional(demand.side);
         m_reagents.push_back(
             {demand.species, side, moles, moles / demand.perCoulomb, share * moles / demand.perCoulomb});
@@ -148,7 +148,7 @@ private:
     std::vector<Reagent> m_reagents;
 };
 
-}  // namespace
+} // namespace
 
 Capacity capacityOf(const Catalogue& catalogue, const Cell& cell, const WorkingCouple& negative,
                     const WorkingCouple& positive, const Draw& draw) {
@@ -158,4 +158,4 @@ Capacity capacityOf(const Catalogue& catalogue, const Cell& cell, const WorkingC
     return inventory.finished();
 }
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

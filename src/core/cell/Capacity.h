@@ -1,6 +1,7 @@
 // src/core/cell/Capacity.h - which reagent runs out first, and after how many coulombs.
 //
-// Law        Faraday: Q = n F moles / |ν| for every reagent that the working couples consume; the smallest limits.
+// Law        Faraday: Q = n F moles / |ν| for every reagent that the working couples consume; the smallest
+// limits.
 //            A reagent both electrodes consume from one liquid is shared. Utilisation from the catalogue.
 // Units      C, mol.
 #pragma once
@@ -19,19 +20,20 @@ struct WorkingCouple {
 
 struct Reagent {
     chemistry::SpeciesIndex species = 0;
-    std::optional<Side> side;        ///< Absent: shared by both from one liquid.
+    std::optional<Side> side; ///< Absent: shared by both from one liquid.
     double moles = 0.0;
-    double coulombs = 0.0;           ///< By stoichiometry alone.
-    double expectedCoulombs = 0.0;   ///< With the utilisation the field reaches.
+    double coulombs = 0.0;         ///< By stoichiometry alone.
+    double expectedCoulombs = 0.0; ///< With the utilisation the field reaches.
 };
 
 struct Capacity {
-    std::vector<Reagent> reagents;   ///< Smallest expected first; empty when nothing runs out.
+    std::vector<Reagent> reagents; ///< Smallest expected first; empty when nothing runs out.
     double theoreticalCoulombs = 0.0;
     double expectedCoulombs = 0.0;
 };
 
 [[nodiscard]] Capacity capacityOf(const chemistry::Catalogue& catalogue, const Cell& cell,
-                                  const WorkingCouple& negative, const WorkingCouple& positive, const Draw& draw);
+                                  const WorkingCouple& negative, const WorkingCouple& positive,
+                                  const Draw& draw);
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

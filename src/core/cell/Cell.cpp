@@ -14,11 +14,14 @@ using chemistry::Catalogue;
 using Code = DesignError::Code;
 using Problem = std::optional<DesignError>;
 
-bool usable(double value) { return std::isfinite(value) && value > 0.0; }
+bool usable(double value) {
+    return std::isfinite(value) && value > 0.0;
+}
 
 class Resolver {
 public:
-    Resolver(const Catalogue& catalogue, const CellDesign& design) : m_catalogue(catalogue), m_design(design) {}
+    Resolver(const Catalogue& catalogue, const CellDesign& design)
+        : m_catalogue(catalogue), m_design(design) {}
 
     tl::expected<Cell, DesignError> run() {
         for (const auto step : {&Resolver::takeGeneral, &Resolver::takeElectrodes, &Resolver::takeLiquids,
@@ -42,7 +45,8 @@ private:
         }
         m_cell.temperatureKelvin = temperature;
         const auto& families = m_catalogue.families;
-        if (!m_design.family.empty() && std::find(families.begin(), families.end(), m_design.family) == families.end()) {
+        if (!m_design.family.empty() &&
+            std::find(families.begin(), families.end(), m_design.family) == families.end()) {
             return DesignError{Code::UnknownFamily, "family", m_design.family,
                                chemistry::nearestName(m_design.family, families)};
         }
@@ -61,8 +65,9 @@ private:
         if (!m_design.caseMaterial.empty()) {
             m_cell.caseMaterial = chemistry::findCase(m_catalogue, m_design.caseMaterial);
             if (!m_cell.caseMaterial) {
-                return DesignError{Code::UnknownCase, "case.material", m_design.caseMaterial,
-                                   chemistry::nearestName(m_design.caseMaterial, chemistry::caseNames(m_catalogue))};
+                return DesignError{
+                    Code::UnknownCase, "case.material", m_design.caseMaterial,
+                    chemistry::nearestName(m_design.caseMaterial, chemistry::caseNames(m_catalogue))};
             }
         }
         return std::nullopt;
@@ -117,7 +122,8 @@ private:
         for (std::size_t i = 0; i < design.additives.size(); ++i) {
             const std::string path = field + ".additives[" + std::to_string(i) + "]";
             ElectrodeAdditive additive{0, design.additives[i].massKg};
-            if (Problem problem = findMaterial(design.additives[i].material, path + ".material", additive.material)) {
+            if (Problem problem =
+                    findMaterial(design.additives[i].material, path + ".material", additive.material)) {
                 return problem;
             }
             if (!usable(additive.massKg)) {
@@ -128,8 +134,8 @@ private:
         return takeCollector(design, field, electrode);
     }
 
-    void takeMass(const ElectrodeDesign& design, const std::string& field, const chemistry::Material& material,
-                  Electrode& electrode) {
+    void takeMass(const ElectrodeDesign& design, const std::string& field,
+                  const chemistry::Material& material, Electrode& electrode) {
         electrode.thicknessMetres = design.thicknessMetres.value_or(material.defaultThicknessMetres);
         if (design.measuredMassKg) {
             electrode.massKg = *design.measuredMassKg;
@@ -151,7 +157,8 @@ private:
             return std::nullopt;
         }
         std::size_t index = 0;
-        if (Problem problem = findMaterial(design.collector->material, field + ".collector.material", index)) {
+        if (Problem problem =
+                findMaterial(design.collector->material, field + ".collector.material", index)) {
             return problem;
         }
         electrode.collector = index;
@@ -176,12 +183,14 @@ private:
             if (m_cell.twoLiquids) {
                 field += side == Side::Negative ? ".negative" : ".positive";
             }
-            auto liquid = resolveLiquid(m_catalogue, m_design.liquidAt(side), m_cell.temperatureKelvin, field);
+            auto liquid =
+                resolveLiquid(m_catalogue, m_design.liquidAt(side), m_cell.temperatureKelvin, field);
             if (!liquid) {
                 return liquid.error();
             }
             const Air air = m_cell.electrodes[index].air;
-            const bool airless = air == Air::None && (m_cell.twoLiquids || m_cell.electrodes[1].air == Air::None);
+            const bool airless =
+                air == Air::None && (m_cell.twoLiquids || m_cell.electrodes[1].air == Air::None);
             liquid->mixture.oxygenPressureBar = airless ? 0.0 : base::kOxygenShareOfAir;
             m_cell.solutions[index] = chemistry::solveSolution(m_catalogue, liquid->mixture);
             m_cell.liquidDoubtFactor[index] = liquid->doubtFactor;
@@ -202,8 +211,8 @@ private:
             if (count < 1) {
                 return DesignError{Code::NotPositive, "separator.layers", {}, {}};
             }
-            const double one =
-                m_design.separator->thicknessMetres.value_or(m_catalogue.separators[*index].defaultThicknessMetres);
+            const double one = m_design.separator->thicknessMetres.value_or(
+                m_catalogue.separators[*index].defaultThicknessMetres);
             if (m_design.separator->thicknessMetres && !usable(one)) {
                 return DesignError{Code::NotPositive, "separator.thickness_mm", {}, {}};
             }
@@ -233,10 +242,10 @@ private:
     Cell m_cell;
 };
 
-}  // namespace
+} // namespace
 
 tl::expected<Cell, DesignError> resolve(const Catalogue& catalogue, const CellDesign& design) {
     return Resolver(catalogue, design).run();
 }
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

@@ -30,16 +30,16 @@ struct DesignError {
         NoRoomForSolvent
     };
     Code code;
-    std::string field;       ///< Dotted path in the cell file.
-    std::string written;     ///< What stood there.
-    std::string suggestion;  ///< Nearest known name, or empty.
+    std::string field;      ///< Dotted path in the cell file.
+    std::string written;    ///< What stood there.
+    std::string suggestion; ///< Nearest known name, or empty.
 };
 
 /// A default that was used because the design did not say.
 struct Assumption {
     std::string field;
-    double value = 0.0;  ///< SI; the field's name tells the quantity.
-    std::string text;    ///< For defaults that are no number.
+    double value = 0.0; ///< SI; the field's name tells the quantity.
+    std::string text;   ///< For defaults that are no number.
     bool operator==(const Assumption&) const = default;
 };
 
@@ -62,14 +62,14 @@ struct Electrode {
 
 struct Barrier {
     std::size_t separator = 0;
-    double thicknessMetres = 0.0;  ///< All layers together, as built (pressed into the gap at most).
-    bool pressed = false;          ///< The gap is narrower than the layers.
+    double thicknessMetres = 0.0; ///< All layers together, as built (pressed into the gap at most).
+    bool pressed = false;         ///< The gap is narrower than the layers.
 };
 
 struct Cell {
     double temperatureKelvin = kDefaultTemperatureKelvin;
-    std::array<Electrode, 2> electrodes;              ///< By Side.
-    std::array<chemistry::Solution, 2> solutions;     ///< By Side; equal when one liquid.
+    std::array<Electrode, 2> electrodes;          ///< By Side.
+    std::array<chemistry::Solution, 2> solutions; ///< By Side; equal when one liquid.
     bool twoLiquids = false;
     std::optional<Barrier> barrier;
     double gapMetres = kDefaultOpenGapMetres;
@@ -77,15 +77,18 @@ struct Cell {
     std::optional<std::size_t> caseMaterial;
     std::optional<double> measuredResistanceOhm;
     std::optional<double> measuredOpenCircuitVolts;
-    std::array<double, 2> liquidDoubtFactor{1.0, 1.0};  ///< Of a ready-made liquid's strength, by Side.
+    std::array<double, 2> liquidDoubtFactor{1.0, 1.0}; ///< Of a ready-made liquid's strength, by Side.
     std::vector<Assumption> assumed;
 
-    [[nodiscard]] const Electrode& electrode(Side side) const { return electrodes[static_cast<std::size_t>(side)]; }
+    [[nodiscard]] const Electrode& electrode(Side side) const {
+        return electrodes[static_cast<std::size_t>(side)];
+    }
     [[nodiscard]] const chemistry::Solution& solution(Side side) const {
         return solutions[static_cast<std::size_t>(side)];
     }
 };
 
-[[nodiscard]] tl::expected<Cell, DesignError> resolve(const chemistry::Catalogue& catalogue, const CellDesign& design);
+[[nodiscard]] tl::expected<Cell, DesignError> resolve(const chemistry::Catalogue& catalogue,
+                                                      const CellDesign& design);
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

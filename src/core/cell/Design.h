@@ -1,8 +1,8 @@
 // src/core/cell/Design.h - one cell as its builder describes it: the contract's cell file as plain values.
 //
-// Names stay as they were written and are looked up by resolve() (Cell.h), so a design survives a catalogue that
-// does not know one of its materials. An absent optional means "not stated": the default is chosen by resolve().
-// Units      SI, temperature in K; amounts keep the unit they were given in.
+// Names stay as they were written and are looked up by resolve() (Cell.h), so a design survives a catalogue
+// that does not know one of its materials. An absent optional means "not stated": the default is chosen by
+// resolve(). Units      SI, temperature in K; amounts keep the unit they were given in.
 #pragma once
 #include <optional>
 #include <string>
@@ -17,9 +17,9 @@ enum class AmountUnit {
     MassKg,
     VolumeM3,
     Moles,
-    MolPerM3,          ///< Of the finished liquid.
-    MolPerKg,          ///< Of solvent.
-    MassFraction       ///< Of the finished liquid, of the substance as named.
+    MolPerM3,    ///< Of the finished liquid.
+    MolPerKg,    ///< Of solvent.
+    MassFraction ///< Of the finished liquid, of the substance as named.
 };
 
 struct Amount {
@@ -43,14 +43,14 @@ struct Gel {
 };
 
 struct LiquidDesign {
-    std::string ready;  ///< A ready-made liquid; empty when made from solvent and solutes.
+    std::string ready; ///< A ready-made liquid; empty when made from solvent and solutes.
     LiquidBasis basis = LiquidBasis::SolventVolume;
-    double basisValue = 1e-4;  ///< m³ or kg, as the basis says. > 0.
+    double basisValue = 1e-4; ///< m³ or kg, as the basis says. > 0.
     std::vector<SoluteDesign> solutes;
     std::optional<Gel> gel;
     std::optional<double> measuredPh;
-    std::optional<double> measuredDensity;       ///< kg/m³
-    std::optional<double> measuredConductivity;  ///< S/m
+    std::optional<double> measuredDensity;      ///< kg/m³
+    std::optional<double> measuredConductivity; ///< S/m
     bool operator==(const LiquidDesign&) const = default;
 };
 
@@ -68,7 +68,7 @@ struct AdditiveDesign {
 
 struct ElectrodeDesign {
     std::string material;
-    double wettedAreaM2 = 1e-3;  ///< Geometric. > 0.
+    double wettedAreaM2 = 1e-3; ///< Geometric. > 0.
     std::optional<double> massKg;
     std::optional<double> measuredMassKg;
     std::optional<double> thicknessMetres;
@@ -82,7 +82,7 @@ struct ElectrodeDesign {
 struct SeparatorDesign {
     std::string material;
     std::optional<int> layers;
-    std::optional<double> thicknessMetres;  ///< Of one layer.
+    std::optional<double> thicknessMetres; ///< Of one layer.
     bool operator==(const SeparatorDesign&) const = default;
 };
 
@@ -92,8 +92,8 @@ struct CellDesign {
     std::optional<double> temperatureKelvin;
     ElectrodeDesign negative;
     ElectrodeDesign positive;
-    LiquidDesign liquid;                         ///< The only liquid, or the negative side's.
-    std::optional<LiquidDesign> positiveLiquid;  ///< Present: two liquids.
+    LiquidDesign liquid;                        ///< The only liquid, or the negative side's.
+    std::optional<LiquidDesign> positiveLiquid; ///< Present: two liquids.
     std::optional<SeparatorDesign> separator;
     std::optional<double> gapMetres;
     std::optional<double> contactOhm;
@@ -105,7 +105,9 @@ struct CellDesign {
     [[nodiscard]] const ElectrodeDesign& electrode(Side side) const {
         return side == Side::Negative ? negative : positive;
     }
-    [[nodiscard]] ElectrodeDesign& electrode(Side side) { return side == Side::Negative ? negative : positive; }
+    [[nodiscard]] ElectrodeDesign& electrode(Side side) {
+        return side == Side::Negative ? negative : positive;
+    }
     [[nodiscard]] const LiquidDesign& liquidAt(Side side) const {
         return side == Side::Positive && positiveLiquid ? *positiveLiquid : liquid;
     }
@@ -114,4 +116,4 @@ struct CellDesign {
     }
 };
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

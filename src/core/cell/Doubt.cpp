@@ -22,8 +22,8 @@ struct World {
     std::vector<DrawnInput> inputs;
 };
 
-World evaluateWorld(const Catalogue& catalogue, const Cell& cell, const Evaluation& nominal, std::uint64_t seed,
-                    std::uint64_t sample) {
+World evaluateWorld(const Catalogue& catalogue, const Cell& cell, const Evaluation& nominal,
+                    std::uint64_t seed, std::uint64_t sample) {
     World world;
     const Draw draw = Draw::sampled(seed, sample, &world.inputs);
     const Polarisation curve(catalogue, cell, Moment::First, draw);
@@ -36,7 +36,8 @@ World evaluateWorld(const Catalogue& catalogue, const Cell& cell, const Evaluati
     world.shortCircuit = curve.shortCircuitAmps();
     world.watts = curve.maximumPower(world.shortCircuit).watts;
     const auto equilibrium = [&](Side side) {
-        return nernstVolts(catalogue, cell, side, catalogue.reactions[nominal.side(side).couple.reaction], draw);
+        return nernstVolts(catalogue, cell, side, catalogue.reactions[nominal.side(side).couple.reaction],
+                           draw);
     };
     world.thermodynamic = equilibrium(Side::Positive) - equilibrium(Side::Negative);
     world.coulombs =
@@ -44,7 +45,8 @@ World evaluateWorld(const Catalogue& catalogue, const Cell& cell, const Evaluati
     return world;
 }
 
-template <typename Get> base::Interval spanOf(const std::vector<World>& worlds, const Get& get, double nominal) {
+template <typename Get>
+base::Interval spanOf(const std::vector<World>& worlds, const Get& get, double nominal) {
     std::vector<double> values;
     values.reserve(worlds.size());
     for (const World& world : worlds) {
@@ -98,7 +100,7 @@ std::vector<InfluentialInput> influence(const std::vector<World>& worlds) {
     return inputs;
 }
 
-}  // namespace
+} // namespace
 
 std::optional<Doubt> estimateDoubt(const Catalogue& catalogue, const Cell& cell, const Evaluation& nominal,
                                    const DoubtOptions& options, std::stop_token stop) {
@@ -123,16 +125,18 @@ std::optional<Doubt> estimateDoubt(const Catalogue& catalogue, const Cell& cell,
         return std::nullopt;
     }
     Doubt doubt;
-    doubt.thermodynamicVolts =
-        spanOf(worlds, [](const World& w) { return w.thermodynamic; }, nominal.thermodynamicVolts);
-    doubt.openCircuitVolts = spanOf(worlds, [](const World& w) { return w.openCircuit; }, nominal.openCircuitVolts);
-    doubt.shortCircuitAmps =
-        spanOf(worlds, [](const World& w) { return w.shortCircuit; }, nominal.first.shortCircuitAmps);
-    doubt.maximumWatts = spanOf(worlds, [](const World& w) { return w.watts; }, nominal.first.maximumPower.watts);
-    doubt.expectedCoulombs =
-        spanOf(worlds, [](const World& w) { return w.coulombs; }, nominal.capacity.expectedCoulombs);
+    doubt.thermodynamicVolts = spanOf(
+        worlds, [](const World& w) { return w.thermodynamic; }, nominal.thermodynamicVolts);
+    doubt.openCircuitVolts = spanOf(
+        worlds, [](const World& w) { return w.openCircuit; }, nominal.openCircuitVolts);
+    doubt.shortCircuitAmps = spanOf(
+        worlds, [](const World& w) { return w.shortCircuit; }, nominal.first.shortCircuitAmps);
+    doubt.maximumWatts = spanOf(
+        worlds, [](const World& w) { return w.watts; }, nominal.first.maximumPower.watts);
+    doubt.expectedCoulombs = spanOf(
+        worlds, [](const World& w) { return w.coulombs; }, nominal.capacity.expectedCoulombs);
     doubt.matterMost = influence(worlds);
     return doubt;
 }
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

@@ -1,7 +1,9 @@
 // src/core/cell/Doubt.h - 5-95 % ranges by evaluating many possible worlds.
 //
-// Method     Monte Carlo over every uncertain input with addressed random numbers (Draw.h): the same answer for
-//            any number of threads. What matters most: the squared correlation of each input with the voltage.
+// Method     Monte Carlo over every uncertain input with addressed random numbers (Draw.h): the same answer
+// for
+//            any number of threads. What matters most: the squared correlation of each input with the
+//            voltage.
 #pragma once
 #include "core/base/Interval.h"
 #include "core/cell/Evaluation.h"
@@ -21,7 +23,7 @@ struct DoubtOptions {
 
 struct InfluentialInput {
     std::string name;
-    double share = 0.0;  ///< Squared correlation with the open-circuit voltage, 0..1.
+    double share = 0.0; ///< Squared correlation with the open-circuit voltage, 0..1.
 };
 
 struct Doubt {
@@ -30,7 +32,7 @@ struct Doubt {
     base::Interval shortCircuitAmps;
     base::Interval maximumWatts;
     base::Interval expectedCoulombs;
-    std::vector<InfluentialInput> matterMost;  ///< At most three, largest first.
+    std::vector<InfluentialInput> matterMost; ///< At most three, largest first.
 };
 
 /// Empty when `stop` was requested before the end.
@@ -38,4 +40,4 @@ struct Doubt {
                                                  const Evaluation& nominal, const DoubtOptions& options = {},
                                                  std::stop_token stop = {});
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

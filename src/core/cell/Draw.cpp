@@ -27,7 +27,8 @@ double Draw::factor(const std::string& input, const chemistry::FactorSpread& spr
     if (m_nominal || spread.factor <= 1.0) {
         return spread.value;
     }
-    return spread.value * std::exp(std::log(spread.factor) / chemistry::kNinetyFifthPercentile * deviation(input));
+    return spread.value *
+           std::exp(std::log(spread.factor) / chemistry::kNinetyFifthPercentile * deviation(input));
 }
 
 double Draw::offset(const std::string& input, const chemistry::OffsetSpread& spread) const {
@@ -45,4 +46,4 @@ double Draw::logUniform(const std::string& input, double value, double low, doub
     return low * std::pow(high / low, share);
 }
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

@@ -1,7 +1,7 @@
 // src/core/cell/Draw.h - one possible world: a value for every uncertain input.
 //
-// The nominal draw returns each value itself. Any other is addressed by (seed, sample, input name), so a world is
-// the same on every thread. The same input name always gives the same deviation within one world.
+// The nominal draw returns each value itself. Any other is addressed by (seed, sample, input name), so a
+// world is the same on every thread. The same input name always gives the same deviation within one world.
 #pragma once
 #include "core/chemistry/Spread.h"
 #include <cstdint>
@@ -36,4 +36,4 @@ private:
     std::vector<DrawnInput>* m_log = nullptr;
 };
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

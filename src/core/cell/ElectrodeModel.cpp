@@ -23,7 +23,7 @@ struct Face {
     SpeciesIndex phase = 0;
     double trueArea = 0.0;
     double geometricArea = 0.0;
-    double porousCrossover = 0.0;  // A
+    double porousCrossover = 0.0; // A
 };
 
 std::vector<Face> facesOf(const Catalogue& catalogue, const Electrode& electrode, const Draw& draw) {
@@ -47,7 +47,8 @@ class RouteBuilder {
 public:
     RouteBuilder(const TransportContext& context, std::size_t reactionIndex)
         : m_context(context), m_index(reactionIndex), m_reaction(context.catalogue.reactions[reactionIndex]),
-          m_equilibrium(nernstVolts(context.catalogue, context.cell, context.side, m_reaction, context.draw)) {}
+          m_equilibrium(
+              nernstVolts(context.catalogue, context.cell, context.side, m_reaction, context.draw)) {}
 
     [[nodiscard]] Route build(const Face& face, const SurfaceKinetics& kinetics, std::size_t which) const {
         Route route;
@@ -83,7 +84,8 @@ private:
                                     double storedPerVolt, bool storedAnodic) const {
         const auto& solution = m_context.cell.solution(m_context.side);
         const double temperature = m_context.cell.temperatureKelvin;
-        double lnRate = std::log(m_context.draw.factor(input(which, "rate"), kinetics.currentDensity) * face.trueArea);
+        double lnRate =
+            std::log(m_context.draw.factor(input(which, "rate"), kinetics.currentDensity) * face.trueArea);
         lnRate -= kinetics.activationJoulesPerMole / base::kGasConstant *
                   (1.0 / temperature - 1.0 / base::kStandardTemperature);
         for (const SpeciesTerm& order : kinetics.orders) {
@@ -91,7 +93,8 @@ private:
         }
         double reference = m_equilibrium;
         if (kinetics.reference == ReferenceKind::Standard) {
-            reference = m_context.draw.offset("standard potential of " + m_reaction.equation, m_reaction.standardVolts) +
+            reference = m_context.draw.offset("standard potential of " + m_reaction.equation,
+                                              m_reaction.standardVolts) +
                         m_reaction.standardVoltsPerKelvin * (temperature - base::kStandardTemperature);
         } else if (kinetics.reference == ReferenceKind::Absolute) {
             reference = m_context.draw.offset(input(which, "onset"), kinetics.referenceVolts);
@@ -104,8 +107,8 @@ private:
         return lnRate + (storedAnodic ? 1.0 : -1.0) * storedPerVolt * over;
     }
 
-    [[nodiscard]] double limit(const Face& face, const std::optional<chemistry::FactorSpread>& own, Branch branch,
-                               std::size_t which) const {
+    [[nodiscard]] double limit(const Face& face, const std::optional<chemistry::FactorSpread>& own,
+                               Branch branch, std::size_t which) const {
         double amps = supplyLimit(m_context, m_reaction, branch) * face.geometricArea;
         if (own) {
             amps = std::min(amps, m_context.draw.factor(input(which, "limit"), *own) * face.trueArea);
@@ -143,7 +146,7 @@ bool runsOn(const SurfaceKinetics& kinetics, SpeciesIndex phase) {
     return std::find(kinetics.surfaces.begin(), kinetics.surfaces.end(), phase) != kinetics.surfaces.end();
 }
 
-}  // namespace
+} // namespace
 
 ElectrodeModel::ElectrodeModel(const Catalogue& catalogue, const Cell& cell, Side side, Moment moment,
                                const Draw& draw) {
@@ -184,7 +187,8 @@ double ElectrodeModel::potentialAt(double amps) const {
     options.lowest = -30.0;
     options.highest = 30.0;
     options.tolerance = 1e-11;
-    m_lastVolts = base::rootOfRising([&](double volts) { return currentAt(volts) - amps; }, m_lastVolts, options);
+    m_lastVolts =
+        base::rootOfRising([&](double volts) { return currentAt(volts) - amps; }, m_lastVolts, options);
     return m_lastVolts;
 }
 
@@ -195,4 +199,4 @@ void ElectrodeModel::restAt(double volts) {
     m_lastVolts = volts;
 }
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

@@ -1,8 +1,8 @@
 // src/core/cell/ElectrodeModel.h - one electrode as the sum of all routes on all its phases.
 //
 // Law        net current = Σ phases Σ reactions of the rate law, rising in E; at rest it is zero (the mixed
-//            potential: Wagner & Traud, Z. Elektrochem. 44, 391 (1938)). For the moment `first` the double layer of
-//            porous carbon adds C (E - E_rest) / 5 s, and layers start from rest.
+//            potential: Wagner & Traud, Z. Elektrochem. 44, 391 (1938)). For the moment `first` the double
+//            layer of porous carbon adds C (E - E_rest) / 5 s, and layers start from rest.
 // Units      A (anodic positive), V against SHE.
 #pragma once
 #include "core/cell/RateLaw.h"
@@ -20,7 +20,7 @@ struct Route {
     chemistry::SpeciesIndex phase = 0;
     RateLaw law;
     Blocked blocked = Blocked::No;
-    chemistry::SpeciesIndex missing = 0;  ///< When blocked by NoReactant.
+    chemistry::SpeciesIndex missing = 0; ///< When blocked by NoReactant.
 };
 
 class ElectrodeModel {
@@ -37,10 +37,10 @@ public:
 
 private:
     std::vector<Route> m_routes;
-    double m_capacitancePerSecond = 0.0;  ///< A/V
+    double m_capacitancePerSecond = 0.0; ///< A/V
     double m_restVolts = 0.0;
-    double m_residual = 0.0;  ///< Net current of the routes at rest, taken as already balanced.
+    double m_residual = 0.0; ///< Net current of the routes at rest, taken as already balanced.
     mutable double m_lastVolts = 0.0;
 };
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

@@ -15,11 +15,12 @@ using chemistry::Catalogue;
 
 constexpr double kGasTemperature = 293.15;
 
-/// The couple that takes up the current asked for: whose own current changes most between rest and load. At rest
-/// a mixed electrode already passes currents that cancel; they are no answer to the load. A couple far on the wrong
-/// side of its own potential (hydrogen on a metal being eaten) only slows down; it carries nothing.
+/// The couple that takes up the current asked for: whose own current changes most between rest and load. At
+/// rest a mixed electrode already passes currents that cancel; they are no answer to the load. A couple far
+/// on the wrong side of its own potential (hydrogen on a metal being eaten) only slows down; it carries
+/// nothing.
 WorkingCouple workingCouple(const ElectrodeModel& model, double restVolts, double loadVolts, Branch branch) {
-    constexpr double kNearEquilibrium = 0.010;  // V; a fast couple follows the load on either side of its rest
+    constexpr double kNearEquilibrium = 0.010; // V; a fast couple follows the load on either side of its rest
     const double sign = branch == Branch::Anodic ? 1.0 : -1.0;
     std::map<std::size_t, double> growth;
     for (const Route& route : model.routes()) {
@@ -53,8 +54,9 @@ bool makesHydrogen(const Catalogue& catalogue, const chemistry::Reaction& reacti
 
 void listCompeting(const ElectrodeModel& model, double volts, SideResult& side) {
     for (const Route& route : model.routes()) {
-        auto found = std::find_if(side.competing.begin(), side.competing.end(),
-                                  [&](const CompetingReaction& entry) { return entry.reaction == route.reaction; });
+        auto found =
+            std::find_if(side.competing.begin(), side.competing.end(),
+                         [&](const CompetingReaction& entry) { return entry.reaction == route.reaction; });
         if (found == side.competing.end()) {
             side.competing.push_back({route.reaction, route.law.equilibriumVolts, 0.0, route.blocked, {}});
             found = side.competing.end() - 1;
@@ -66,9 +68,10 @@ void listCompeting(const ElectrodeModel& model, double volts, SideResult& side) 
             found->missing = route.missing;
         }
     }
-    std::sort(side.competing.begin(), side.competing.end(), [](const CompetingReaction& a, const CompetingReaction& b) {
-        return std::abs(a.amps) > std::abs(b.amps);
-    });
+    std::sort(side.competing.begin(), side.competing.end(),
+              [](const CompetingReaction& a, const CompetingReaction& b) {
+                  return std::abs(a.amps) > std::abs(b.amps);
+              });
 }
 
 /// A couple that needs a dissolved reagent nobody put in can only run the other way; the ladder says so.
@@ -92,7 +95,8 @@ SideResult sideResult(const Catalogue& catalogue, const Cell& cell, Side which, 
     constexpr double kNudgeVolts = 1e-3;
     const double shift = atPower - side.restVolts;
     const bool anodic = std::abs(shift) > 1e-9 ? shift > 0.0 : which == Side::Negative;
-    const double load = std::abs(shift) > 1e-9 ? atPower : side.restVolts + (anodic ? kNudgeVolts : -kNudgeVolts);
+    const double load =
+        std::abs(shift) > 1e-9 ? atPower : side.restVolts + (anodic ? kNudgeVolts : -kNudgeVolts);
     side.couple = workingCouple(model, side.restVolts, load, anodic ? Branch::Anodic : Branch::Cathodic);
     side.equilibriumVolts =
         nernstVolts(catalogue, cell, which, catalogue.reactions[side.couple.reaction], Draw::nominal());
@@ -111,7 +115,7 @@ SideResult sideResult(const Catalogue& catalogue, const Cell& cell, Side which, 
     return side;
 }
 
-}  // namespace
+} // namespace
 
 Evaluation evaluate(const Catalogue& catalogue, const Cell& cell, const EvaluationOptions& options) {
     const Draw nominal = Draw::nominal();
@@ -130,20 +134,23 @@ Evaluation evaluate(const Catalogue& catalogue, const Cell& cell, const Evaluati
         evaluation.sides[static_cast<std::size_t>(side)] =
             sideResult(catalogue, cell, side, settled.electrode(side), atPower);
     }
-    evaluation.thermodynamicVolts = evaluation.sides[1].equilibriumVolts - evaluation.sides[0].equilibriumVolts;
+    evaluation.thermodynamicVolts =
+        evaluation.sides[1].equilibriumVolts - evaluation.sides[0].equilibriumVolts;
     evaluation.capacity =
         capacityOf(catalogue, cell, evaluation.sides[0].couple, evaluation.sides[1].couple, nominal);
-    evaluation.selfDischargeAmps = std::max(evaluation.sides[0].corrosionAmps, evaluation.sides[1].corrosionAmps);
+    evaluation.selfDischargeAmps =
+        std::max(evaluation.sides[0].corrosionAmps, evaluation.sides[1].corrosionAmps);
     const double hydrogenAmps = evaluation.sides[0].hydrogenAmps + evaluation.sides[1].hydrogenAmps;
-    evaluation.hydrogenM3PerSecond = hydrogenAmps / (2.0 * base::kFaraday) * base::kGasConstant * kGasTemperature /
-                                     base::kStandardPressure;
+    evaluation.hydrogenM3PerSecond = hydrogenAmps / (2.0 * base::kFaraday) * base::kGasConstant *
+                                     kGasTemperature / base::kStandardPressure;
     if (options.curvePoints >= 2) {
         evaluation.curve = first.curve(evaluation.first.shortCircuitAmps, options.curvePoints);
     }
     return evaluation;
 }
 
-std::vector<Loss> lossesAt(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation, double amps) {
+std::vector<Loss> lossesAt(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation,
+                           double amps) {
     const Polarisation first(catalogue, cell, Moment::First, Draw::nominal());
     const double negativeShift = first.potentialAt(Side::Negative, amps) - first.restVolts(Side::Negative);
     const double positiveShift = first.restVolts(Side::Positive) - first.potentialAt(Side::Positive, amps);
@@ -184,4 +191,4 @@ std::vector<Loss> lossesAt(const Catalogue& catalogue, const Cell& cell, const E
     return losses;
 }
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

@@ -20,18 +20,18 @@ namespace anodex::cell {
 struct CompetingReaction {
     std::size_t reaction = 0;
     double equilibriumVolts = 0.0;
-    double amps = 0.0;              ///< Anodic positive; 0 when blocked.
-    Blocked blocked = Blocked::No;  ///< No when at least one route is open.
+    double amps = 0.0;             ///< Anodic positive; 0 when blocked.
+    Blocked blocked = Blocked::No; ///< No when at least one route is open.
     std::optional<chemistry::SpeciesIndex> missing;
 };
 
 struct SideResult {
     double restVolts = 0.0;
-    double equilibriumVolts = 0.0;  ///< Of the working couple.
+    double equilibriumVolts = 0.0; ///< Of the working couple.
     WorkingCouple couple;
-    std::vector<CompetingReaction> competing;  ///< Most current first.
-    double corrosionAmps = 0.0;                ///< Anodic partial current of its own solid at rest.
-    double hydrogenAmps = 0.0;                 ///< Hydrogen's share at rest.
+    std::vector<CompetingReaction> competing; ///< Most current first.
+    double corrosionAmps = 0.0;               ///< Anodic partial current of its own solid at rest.
+    double hydrogenAmps = 0.0;                ///< Hydrogen's share at rest.
 };
 
 struct MomentResult {
@@ -39,7 +39,15 @@ struct MomentResult {
     PowerPoint maximumPower;
 };
 
-enum class LossPart { Mixed, NegativePolarisation, PositivePolarisation, Liquid, Separator, Collectors, Contacts };
+enum class LossPart {
+    Mixed,
+    NegativePolarisation,
+    PositivePolarisation,
+    Liquid,
+    Separator,
+    Collectors,
+    Contacts
+};
 
 struct Loss {
     LossPart part = LossPart::Contacts;
@@ -56,8 +64,8 @@ struct Evaluation {
     std::array<SideResult, 2> sides;
     Capacity capacity;
     double selfDischargeAmps = 0.0;
-    double hydrogenM3PerSecond = 0.0;  ///< At 20 °C and 101.325 kPa, both electrodes, at rest.
-    std::vector<CurvePoint> curve;     ///< Moment `first`.
+    double hydrogenM3PerSecond = 0.0; ///< At 20 °C and 101.325 kPa, both electrodes, at rest.
+    std::vector<CurvePoint> curve;    ///< Moment `first`.
 
     [[nodiscard]] const SideResult& side(Side which) const { return sides[static_cast<std::size_t>(which)]; }
 };
@@ -73,4 +81,4 @@ struct EvaluationOptions {
 [[nodiscard]] std::vector<Loss> lossesAt(const chemistry::Catalogue& catalogue, const Cell& cell,
                                          const Evaluation& evaluation, double amps);
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

@@ -65,7 +65,8 @@ public:
 private:
     [[nodiscard]] std::size_t competingAt(const QuantityKey& key) const {
         const auto& competing = m_evaluation.side(key.side).competing;
-        return key.index < competing.size() ? competing[key.index].reaction : m_evaluation.side(key.side).couple.reaction;
+        return key.index < competing.size() ? competing[key.index].reaction
+                                            : m_evaluation.side(key.side).couple.reaction;
     }
 
     static const char* sign(Side side) { return side == Side::Negative ? "−" : "+"; }
@@ -73,10 +74,15 @@ private:
     [[nodiscard]] Explanation equilibrium(Side side, std::size_t reactionIndex) const {
         const chemistry::Reaction& reaction = m_catalogue.reactions[reactionIndex];
         const Draw nominal = Draw::nominal();
-        Explanation result{"E(" + reaction.equation + ")", "E = E° + (dE°/dT)(T − 298.15) − RT/(nF) · ln Q",
-                           nernstVolts(m_catalogue, m_cell, side, reaction, nominal), Unit::Volt, {kNernstSource}, {}};
+        Explanation result{"E(" + reaction.equation + ")",
+                           "E = E° + (dE°/dT)(T − 298.15) − RT/(nF) · ln Q",
+                           nernstVolts(m_catalogue, m_cell, side, reaction, nominal),
+                           Unit::Volt,
+                           {kNernstSource},
+                           {}};
         result.inputs.push_back(input("E°", reaction.standardVolts.value, Unit::Volt, reaction.sources));
-        result.inputs.push_back(input("dE°/dT per K", reaction.standardVoltsPerKelvin, Unit::Volt, reaction.sources));
+        result.inputs.push_back(
+            input("dE°/dT per K", reaction.standardVoltsPerKelvin, Unit::Volt, reaction.sources));
         result.inputs.push_back(input("T", m_cell.temperatureKelvin, Unit::Kelvin));
         result.inputs.push_back(input("n", reaction.electrons, Unit::None));
         for (const chemistry::SpeciesTerm& term : reaction.terms) {
@@ -84,8 +90,9 @@ private:
                 activityOrTrace(m_cell, side, m_catalogue, reaction, term.species, nominal);
             const chemistry::Species& species = m_catalogue.species[term.species];
             const bool inLiquid = species.isDissolved();
-            result.inputs.push_back(input("a(" + species.name + ")", activity, Unit::None,
-                                          inLiquid ? std::vector<std::string>{kPitzerSource} : species.sources));
+            result.inputs.push_back(
+                input("a(" + species.name + ")", activity, Unit::None,
+                      inLiquid ? std::vector<std::string>{kPitzerSource} : species.sources));
         }
         return result;
     }
@@ -100,13 +107,21 @@ private:
 
     [[nodiscard]] Explanation restPotential(Side side) const {
         const SideResult& which = m_evaluation.side(side);
-        Explanation result{std::string("E_rest(") + sign(side) + ")", "Σ i(E_rest) = 0 over all reactions and phases",
-                           which.restVolts, Unit::Volt, {kMixedSource}, {}};
+        Explanation result{std::string("E_rest(") + sign(side) + ")",
+                           "Σ i(E_rest) = 0 over all reactions and phases",
+                           which.restVolts,
+                           Unit::Volt,
+                           {kMixedSource},
+                           {}};
         for (const CompetingReaction& entry : which.competing) {
             if (entry.blocked == Blocked::No || entry.amps != 0.0) {
                 const chemistry::Reaction& reaction = m_catalogue.reactions[entry.reaction];
-                Explanation current{"I(" + reaction.equation + ")", "i = (i_a − i_c) / (1 + i_a/i_La + i_c/i_Lc)",
-                                    entry.amps, Unit::Ampere, kineticsSources(reaction), {}};
+                Explanation current{"I(" + reaction.equation + ")",
+                                    "i = (i_a − i_c) / (1 + i_a/i_La + i_c/i_Lc)",
+                                    entry.amps,
+                                    Unit::Ampere,
+                                    kineticsSources(reaction),
+                                    {}};
                 current.inputs.push_back(equilibrium(side, entry.reaction));
                 result.inputs.push_back(std::move(current));
             }
@@ -130,17 +145,26 @@ private:
         if (m_cell.measuredOpenCircuitVolts) {
             return input("V_oc (measured)", *m_cell.measuredOpenCircuitVolts, Unit::Volt);
         }
-        Explanation result{"V_oc", "V_oc = E_rest(+) − E_rest(−) + E_j", m_evaluation.openCircuitVolts, Unit::Volt, {}, {}};
+        Explanation result{
+            "V_oc", "V_oc = E_rest(+) − E_rest(−) + E_j", m_evaluation.openCircuitVolts, Unit::Volt, {}, {}};
         result.inputs.push_back(restPotential(Side::Positive));
         result.inputs.push_back(restPotential(Side::Negative));
-        result.inputs.push_back(
-            {"E_j", "Henderson's junction of the two liquids", m_evaluation.junctionVolts, Unit::Volt, {kHendersonSource}, {}});
+        result.inputs.push_back({"E_j",
+                                 "Henderson's junction of the two liquids",
+                                 m_evaluation.junctionVolts,
+                                 Unit::Volt,
+                                 {kHendersonSource},
+                                 {}});
         return result;
     }
 
     [[nodiscard]] Explanation shortCircuit() const {
-        Explanation result{"I_sc", "V(I_sc) = I_sc · R_meter, V(I) = E(+) − E(−) + E_j − I·R, 5 s after closing",
-                           m_evaluation.first.shortCircuitAmps, Unit::Ampere, {}, {}};
+        Explanation result{"I_sc",
+                           "V(I_sc) = I_sc · R_meter, V(I) = E(+) − E(−) + E_j − I·R, 5 s after closing",
+                           m_evaluation.first.shortCircuitAmps,
+                           Unit::Ampere,
+                           {},
+                           {}};
         result.inputs.push_back(openCircuit());
         result.inputs.push_back(resistance());
         result.inputs.push_back(input("R_meter", kMeterOhm, Unit::Ohm));
@@ -149,7 +173,8 @@ private:
 
     [[nodiscard]] Explanation maximumPower() const {
         const PowerPoint& peak = m_evaluation.first.maximumPower;
-        Explanation result{"P_max", "largest V(I)·I for 0 < I < I_sc, 5 s after closing", peak.watts, Unit::Watt, {}, {}};
+        Explanation result{
+            "P_max", "largest V(I)·I for 0 < I < I_sc, 5 s after closing", peak.watts, Unit::Watt, {}, {}};
         result.inputs.push_back(input("I at P_max", peak.amps, Unit::Ampere));
         result.inputs.push_back(
             input("V at P_max", peak.amps != 0.0 ? peak.watts / peak.amps : 0.0, Unit::Volt));
@@ -179,15 +204,16 @@ private:
             result.formula = "R = L / (κ·A)";
             result.symbol = "R_liquid";
             result.sources = {"Ohm's law"};
-            result.inputs = {input("L", (m_cell.gapMetres - layer) * (m_cell.twoLiquids ? 0.5 : 1.0), Unit::Metre),
-                             conductivity(side), input("A", currentArea(m_cell), Unit::SquareMetre)};
+            result.inputs = {
+                input("L", (m_cell.gapMetres - layer) * (m_cell.twoLiquids ? 0.5 : 1.0), Unit::Metre),
+                conductivity(side), input("A", currentArea(m_cell), Unit::SquareMetre)};
             break;
         case ResistancePart::Separator:
             result.formula = "R = N_M · L / (κ·A)";
             result.symbol = "R_separator";
             result.sources = {kMacMullinSource};
-            result.inputs = {input("N_M", m_catalogue.separators[m_cell.barrier->separator].macMullin.value, Unit::None,
-                                   m_catalogue.separators[m_cell.barrier->separator].sources),
+            result.inputs = {input("N_M", m_catalogue.separators[m_cell.barrier->separator].macMullin.value,
+                                   Unit::None, m_catalogue.separators[m_cell.barrier->separator].sources),
                              input("L", layer, Unit::Metre), conductivity(Side::Negative),
                              input("A", currentArea(m_cell), Unit::SquareMetre)};
             break;
@@ -198,13 +224,14 @@ private:
             break;
         case ResistancePart::NegativeBody:
         case ResistancePart::PositiveBody: {
-            const Electrode& electrode =
-                m_cell.electrode(share.part == ResistancePart::NegativeBody ? Side::Negative : Side::Positive);
+            const Electrode& electrode = m_cell.electrode(
+                share.part == ResistancePart::NegativeBody ? Side::Negative : Side::Positive);
             result.symbol = "R_electrode";
             result.formula = "R = ρ / (3·d)";
             result.sources = m_catalogue.materials[electrode.material].sources;
-            result.inputs = {input("ρ per m", m_catalogue.materials[electrode.material].resistivityOhmMetres, Unit::Ohm),
-                             input("d", electrode.thicknessMetres, Unit::Metre)};
+            result.inputs = {
+                input("ρ per m", m_catalogue.materials[electrode.material].resistivityOhmMetres, Unit::Ohm),
+                input("d", electrode.thicknessMetres, Unit::Metre)};
             break;
         }
         case ResistancePart::NegativeCollector:
@@ -214,7 +241,8 @@ private:
             break;
         case ResistancePart::Contacts:
             result.symbol = "R_contacts";
-            result.sources = {"as given in the design, or 30 mΩ for both contacts and leads (common practice, no source)"};
+            result.sources = {
+                "as given in the design, or 30 mΩ for both contacts and leads (common practice, no source)"};
             break;
         case ResistancePart::Measured:
             result.symbol = "R (measured)";
@@ -225,8 +253,12 @@ private:
     }
 
     [[nodiscard]] Explanation capacity() const {
-        Explanation result{"Q", "Q = smallest of the reagents", m_evaluation.capacity.expectedCoulombs, Unit::Coulomb,
-                           {kFaradaySource}, {}};
+        Explanation result{"Q",
+                           "Q = smallest of the reagents",
+                           m_evaluation.capacity.expectedCoulombs,
+                           Unit::Coulomb,
+                           {kFaradaySource},
+                           {}};
         for (std::size_t i = 0; i < m_evaluation.capacity.reagents.size(); ++i) {
             result.inputs.push_back(reagent(i));
         }
@@ -253,21 +285,31 @@ private:
     }
 
     [[nodiscard]] Explanation selfDischarge() const {
-        Explanation result{"I_self", "I_self = the larger corrosion current of the two electrodes at rest",
-                           m_evaluation.selfDischargeAmps, Unit::Ampere, {kMixedSource}, {}};
+        Explanation result{"I_self",
+                           "I_self = the larger corrosion current of the two electrodes at rest",
+                           m_evaluation.selfDischargeAmps,
+                           Unit::Ampere,
+                           {kMixedSource},
+                           {}};
         result.inputs = {restPotential(Side::Negative), restPotential(Side::Positive)};
         return result;
     }
 
     [[nodiscard]] Explanation hydrogen() const {
         const double amps = m_evaluation.sides[0].hydrogenAmps + m_evaluation.sides[1].hydrogenAmps;
-        return {"V(H₂)/t", "V/t = I(H₂) · R·T / (2·F·p)", m_evaluation.hydrogenM3PerSecond, Unit::M3PerSecond,
-                {kFaradaySource}, {input("I(H₂)", amps, Unit::Ampere), input("T", 293.15, Unit::Kelvin)}};
+        return {"V(H₂)/t",
+                "V/t = I(H₂) · R·T / (2·F·p)",
+                m_evaluation.hydrogenM3PerSecond,
+                Unit::M3PerSecond,
+                {kFaradaySource},
+                {input("I(H₂)", amps, Unit::Ampere), input("T", 293.15, Unit::Kelvin)}};
     }
 
     [[nodiscard]] Explanation conductivity(Side side) const {
         const chemistry::Solution& solution = m_cell.solution(side);
-        Explanation result{"κ", "κ = Σ x(cation)·x(anion)·Λ(pair)·c(equivalents)", solution.conductivity,
+        Explanation result{"κ",
+                           "κ = Σ x(cation)·x(anion)·Λ(pair)·c(equivalents)",
+                           solution.conductivity,
                            Unit::SiemensPerMetre,
                            {"equivalent-fraction mixing, compare Miller, J. Phys. Chem. 100, 1220 (1996)"},
                            {}};
@@ -277,19 +319,24 @@ private:
         }
         for (const chemistry::Portion& portion : solution.mixture.portions) {
             const chemistry::Substance& substance = m_catalogue.substances[portion.substance];
-            result.inputs.push_back(input("N(" + substance.formulaText + ")", portion.moles, Unit::Mole, substance.sources));
+            result.inputs.push_back(
+                input("N(" + substance.formulaText + ")", portion.moles, Unit::Mole, substance.sources));
         }
         return result;
     }
 
     [[nodiscard]] Explanation acidity(Side side) const {
         const chemistry::Solution& solution = m_cell.solution(side);
-        Explanation result{"pH", "pH = −log₁₀ a(H⁺), from mass action and charge balance", solution.pH, Unit::None,
-                           {kPitzerSource}, {}};
+        Explanation result{"pH",
+                           "pH = −log₁₀ a(H⁺), from mass action and charge balance",
+                           solution.pH,
+                           Unit::None,
+                           {kPitzerSource},
+                           {}};
         for (chemistry::SpeciesIndex s = 0; s < solution.molality.size(); ++s) {
             if (solution.molality[s] > 1e-9) {
-                result.inputs.push_back(input("m(" + m_catalogue.species[s].name + ")", solution.molality[s], Unit::None,
-                                              m_catalogue.species[s].sources));
+                result.inputs.push_back(input("m(" + m_catalogue.species[s].name + ")", solution.molality[s],
+                                              Unit::None, m_catalogue.species[s].sources));
             }
         }
         return result;
@@ -300,11 +347,11 @@ private:
     const Evaluation& m_evaluation;
 };
 
-}  // namespace
+} // namespace
 
 Explanation explain(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation,
                     const QuantityKey& key) {
     return Explainer(catalogue, cell, evaluation).of(key);
 }
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

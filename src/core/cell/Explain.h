@@ -1,7 +1,7 @@
 // src/core/cell/Explain.h - how a number was found: formula, inputs, sources, down to the constants.
 //
-// The tree is built from the functions and values of the evaluation itself. Symbols and formulas are mathematics;
-// titles and units in words belong to src/wording.
+// The tree is built from the functions and values of the evaluation itself. Symbols and formulas are
+// mathematics; titles and units in words belong to src/wording.
 #pragma once
 #include "core/cell/Evaluation.h"
 #include <string>
@@ -9,14 +9,27 @@
 
 namespace anodex::cell {
 
-enum class Unit { None, Volt, Ampere, Watt, Ohm, Coulomb, Mole, SquareMetre, Metre, SiemensPerMetre, M3PerSecond, Kelvin };
+enum class Unit {
+    None,
+    Volt,
+    Ampere,
+    Watt,
+    Ohm,
+    Coulomb,
+    Mole,
+    SquareMetre,
+    Metre,
+    SiemensPerMetre,
+    M3PerSecond,
+    Kelvin
+};
 
 struct Explanation {
-    std::string symbol;                 ///< "V_oc", "E(Zn²⁺)" …
-    std::string formula;                ///< Empty for an input.
+    std::string symbol;  ///< "V_oc", "E(Zn²⁺)" …
+    std::string formula; ///< Empty for an input.
     double value = 0.0;
     Unit unit = Unit::None;
-    std::vector<std::string> sources;   ///< Of the law or of the catalogue value.
+    std::vector<std::string> sources; ///< Of the law or of the catalogue value.
     std::vector<Explanation> inputs;
 };
 
@@ -26,15 +39,15 @@ enum class Quantity {
     ShortCircuitCurrent,
     MaximumPower,
     Resistance,
-    ResistancePart,        ///< index: share of the budget
+    ResistancePart, ///< index: share of the budget
     Capacity,
-    Reagent,               ///< index: reagent of the capacity
+    Reagent, ///< index: reagent of the capacity
     SelfDischarge,
     Hydrogen,
-    RestPotential,         ///< side
-    EquilibriumPotential,  ///< side, index: competing reaction of the side
-    Conductivity,          ///< side
-    Acidity                ///< side
+    RestPotential,        ///< side
+    EquilibriumPotential, ///< side, index: competing reaction of the side
+    Conductivity,         ///< side
+    Acidity               ///< side
 };
 
 struct QuantityKey {
@@ -47,4 +60,4 @@ struct QuantityKey {
 [[nodiscard]] Explanation explain(const chemistry::Catalogue& catalogue, const Cell& cell,
                                   const Evaluation& evaluation, const QuantityKey& key);
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

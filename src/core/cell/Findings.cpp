@@ -8,10 +8,10 @@ namespace {
 
 using chemistry::Catalogue;
 
-constexpr double kHydrogenWorthSaying = 1e-6 / 3600.0;  // m³/s: 1 mL per hour
+constexpr double kHydrogenWorthSaying = 1e-6 / 3600.0; // m³/s: 1 mL per hour
 constexpr double kRingsOffAmps = 10.0;
-constexpr double kFewCarriers = 2e-3;        // S/m: below this a meter's own current drags the voltage down
-constexpr double kCorrosiveShare = 0.005;    // mass fraction from which the label applies to the liquid
+constexpr double kFewCarriers = 2e-3;     // S/m: below this a meter's own current drags the voltage down
+constexpr double kCorrosiveShare = 0.005; // mass fraction from which the label applies to the liquid
 
 class Finder {
 public:
@@ -84,7 +84,8 @@ private:
         const Electrode& negative = m_cell.electrodes[0];
         const Electrode& positive = m_cell.electrodes[1];
         if (m_evaluation.openCircuitVolts < -0.001) {
-            add(FindingCode::PolarityReversed, Severity::Warning, FindingPart::Whole, {nameOf(Side::Negative)});
+            add(FindingCode::PolarityReversed, Severity::Warning, FindingPart::Whole,
+                {nameOf(Side::Negative)});
         }
         if (negative.material == positive.material && !m_cell.twoLiquids && negative.air == positive.air) {
             add(FindingCode::SameMaterial, Severity::Note, FindingPart::Whole, {nameOf(Side::Negative)});
@@ -99,7 +100,8 @@ private:
         }
         const double needed = currentArea(m_cell) * m_cell.gapMetres;
         if (volume < needed) {
-            add(FindingCode::TooLittleLiquid, Severity::Warning, FindingPart::Electrolyte, {}, needed - volume);
+            add(FindingCode::TooLittleLiquid, Severity::Warning, FindingPart::Electrolyte, {},
+                needed - volume);
         }
         if (m_cell.barrier && m_cell.barrier->pressed) {
             add(FindingCode::PressedSeparator, Severity::Note, FindingPart::Separator,
@@ -131,7 +133,8 @@ private:
     }
 
     void addOnce(FindingCode code) {
-        if (std::none_of(m_findings.begin(), m_findings.end(), [&](const Finding& f) { return f.code == code; })) {
+        if (std::none_of(m_findings.begin(), m_findings.end(),
+                         [&](const Finding& f) { return f.code == code; })) {
             add(code, Severity::Note, FindingPart::Electrolyte);
         }
     }
@@ -139,8 +142,8 @@ private:
     void labelHazards(const chemistry::Solution& solution) {
         for (const chemistry::Portion& portion : solution.mixture.portions) {
             const chemistry::Substance& substance = m_catalogue.substances[portion.substance];
-            const double share = portion.moles * substance.molarMassKg /
-                                 (solution.volumeM3 * solution.densityKgPerM3);
+            const double share =
+                portion.moles * substance.molarMassKg / (solution.volumeM3 * solution.densityKgPerM3);
             for (const chemistry::Hazard& hazard : substance.hazards) {
                 if (hazard.code == "H314" && share > kCorrosiveShare) {
                     addName(FindingCode::CorrosiveLiquid, Severity::Danger, substance.name);
@@ -157,10 +160,10 @@ private:
     std::vector<Finding> m_findings;
 };
 
-}  // namespace
+} // namespace
 
 std::vector<Finding> findingsFor(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation) {
     return Finder(catalogue, cell, evaluation).run();
 }
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

@@ -33,12 +33,12 @@ struct Finding {
     FindingCode code = FindingCode::BeyondData;
     Severity severity = Severity::Note;
     FindingPart part = FindingPart::Whole;
-    std::vector<std::string> names;  ///< Catalogue names of what it concerns.
-    double value = 0.0;              ///< SI; meaning by code (m³/s of gas, A, kg, m³).
+    std::vector<std::string> names; ///< Catalogue names of what it concerns.
+    double value = 0.0;             ///< SI; meaning by code (m³/s of gas, A, kg, m³).
 };
 
 /// Worst first.
 [[nodiscard]] std::vector<Finding> findingsFor(const chemistry::Catalogue& catalogue, const Cell& cell,
                                                const Evaluation& evaluation);
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

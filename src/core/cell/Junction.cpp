@@ -8,7 +8,7 @@ namespace anodex::cell {
 namespace {
 
 using chemistry::Catalogue;
-using Concentrations = std::vector<double>;  // mol/m³ by species
+using Concentrations = std::vector<double>; // mol/m³ by species
 
 Concentrations concentrationsOf(const Catalogue& catalogue, const chemistry::Solution& solution) {
     Concentrations values(catalogue.species.size(), 0.0);
@@ -50,7 +50,7 @@ double henderson(const Catalogue& catalogue, const Concentrations& left, const C
     return -thermal * numerator / difference * std::log(sumRight / sumLeft);
 }
 
-}  // namespace
+} // namespace
 
 double junctionVolts(const Catalogue& catalogue, const Cell& cell) {
     if (!cell.twoLiquids) {
@@ -69,4 +69,4 @@ double junctionVolts(const Catalogue& catalogue, const Cell& cell) {
     return henderson(catalogue, left, right, cell.temperatureKelvin);
 }
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

@@ -1,6 +1,7 @@
 // src/core/cell/Junction.h - the potential where two liquids meet.
 //
-// Law        Henderson, Z. phys. Chem. 59, 118 (1907): ions move through a linear mixing zone. A bridge is two
+// Law        Henderson, Z. phys. Chem. 59, 118 (1907): ions move through a linear mixing zone. A bridge is
+// two
 //            such junctions with its own electrolyte between.
 // Sign       potential of the positive liquid minus that of the negative one, volts.
 #pragma once
@@ -10,4 +11,4 @@ namespace anodex::cell {
 
 [[nodiscard]] double junctionVolts(const chemistry::Catalogue& catalogue, const Cell& cell);
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

@@ -19,7 +19,7 @@ struct NamedSolute {
     chemistry::SubstanceName name;
     Amount amount;
     double molarMassAsNamed = 0.0;
-    double solventPerMole = 0.0;  ///< kg of crystal solvent brought along per mole.
+    double solventPerMole = 0.0; ///< kg of crystal solvent brought along per mole.
 };
 
 class Composer {
@@ -35,8 +35,9 @@ public:
             const std::string path = field + ".solutes[" + std::to_string(i) + "]";
             const auto name = chemistry::findSubstance(m_catalogue, solute.substance);
             if (!name) {
-                return DesignError{Code::UnknownSubstance, path + ".substance", solute.substance,
-                                   chemistry::nearestName(solute.substance, chemistry::substanceNames(m_catalogue))};
+                return DesignError{
+                    Code::UnknownSubstance, path + ".substance", solute.substance,
+                    chemistry::nearestName(solute.substance, chemistry::substanceNames(m_catalogue))};
             }
             if (!(solute.amount.value > 0.0) || !std::isfinite(solute.amount.value)) {
                 return DesignError{Code::NotPositive, path, solute.substance, {}};
@@ -63,7 +64,8 @@ public:
         return m_mixture;
     }
 
-    /// Solvent to add so that the finished liquid fills `volumeM3`; negative when the solutes alone overfill it.
+    /// Solvent to add so that the finished liquid fills `volumeM3`; negative when the solutes alone overfill
+    /// it.
     double solventForVolume(double volumeM3) {
         const auto excess = [&](double solventKg) { return volumeOf(composed(solventKg)) - volumeM3; };
         base::RootOptions options;
@@ -97,13 +99,15 @@ private:
         return kilograms / chemistry::mixtureDensity(m_catalogue, mixture);
     }
 
-    [[nodiscard]] double molesOf(const NamedSolute& solute, double solventKg, double volumeM3, double totalKg) const {
+    [[nodiscard]] double molesOf(const NamedSolute& solute, double solventKg, double volumeM3,
+                                 double totalKg) const {
         const double value = solute.amount.value;
         switch (solute.amount.unit) {
         case AmountUnit::MassKg:
             return value / solute.molarMassAsNamed;
         case AmountUnit::VolumeM3:
-            return value * m_catalogue.substances[solute.name.substance].densityKgPerM3 / solute.molarMassAsNamed;
+            return value * m_catalogue.substances[solute.name.substance].densityKgPerM3 /
+                   solute.molarMassAsNamed;
         case AmountUnit::Moles:
             return value;
         case AmountUnit::MolPerM3:
@@ -175,10 +179,11 @@ std::optional<DesignError> checkMeasured(const LiquidDesign& liquid, const std::
     return std::nullopt;
 }
 
-}  // namespace
+} // namespace
 
-tl::expected<ResolvedLiquid, DesignError> resolveLiquid(const Catalogue& catalogue, const LiquidDesign& liquid,
-                                                        double temperatureKelvin, const std::string& field) {
+tl::expected<ResolvedLiquid, DesignError> resolveLiquid(const Catalogue& catalogue,
+                                                        const LiquidDesign& liquid, double temperatureKelvin,
+                                                        const std::string& field) {
     if (const auto problem = checkMeasured(liquid, field)) {
         return tl::unexpected(*problem);
     }
@@ -223,4 +228,4 @@ tl::expected<ResolvedLiquid, DesignError> resolveLiquid(const Catalogue& catalog
     return resolved;
 }
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

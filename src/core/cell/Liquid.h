@@ -6,7 +6,7 @@ namespace anodex::cell {
 
 struct ResolvedLiquid {
     chemistry::Mixture mixture;
-    double doubtFactor = 1.0;  ///< Spread of a ready-made liquid's strength.
+    double doubtFactor = 1.0; ///< Spread of a ready-made liquid's strength.
 };
 
 /// `field` prefixes error paths, e.g. "electrolyte.negative".
@@ -15,4 +15,4 @@ struct ResolvedLiquid {
                                                                       double temperatureKelvin,
                                                                       const std::string& field);
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

@@ -18,14 +18,15 @@ constexpr double kTraceActivity = 3e-6;
 constexpr double kTraceLow = 1e-7;
 constexpr double kTraceHigh = 1e-4;
 
-}  // namespace
+} // namespace
 
 double activityOrTrace(const Cell& cell, Side side, const Catalogue& catalogue, const Reaction& reaction,
                        SpeciesIndex species, const Draw& draw) {
     const auto& solution = cell.solution(side);
     for (const chemistry::Trace& trace : reaction.traces) {
         if (trace.species == species && solution.activity[species] < trace.low) {
-            return draw.logUniform("trace of " + catalogue.species[species].name, trace.activity, trace.low, trace.high);
+            return draw.logUniform("trace of " + catalogue.species[species].name, trace.activity, trace.low,
+                                   trace.high);
         }
     }
     if (!catalogue.species[species].isDissolved()) {
@@ -35,7 +36,8 @@ double activityOrTrace(const Cell& cell, Side side, const Catalogue& catalogue, 
         return solution.activity[species];
     }
     if (solution.activity[species] < kTraceLow) {
-        return draw.logUniform("trace of " + catalogue.species[species].name, kTraceActivity, kTraceLow, kTraceHigh);
+        return draw.logUniform("trace of " + catalogue.species[species].name, kTraceActivity, kTraceLow,
+                               kTraceHigh);
     }
     return solution.activity[species];
 }
@@ -44,12 +46,14 @@ double nernstVolts(const Catalogue& catalogue, const Cell& cell, Side side, cons
                    const Draw& draw) {
     double lnQuotient = 0.0;
     for (const SpeciesTerm& term : reaction.terms) {
-        lnQuotient += term.count * std::log(activityOrTrace(cell, side, catalogue, reaction, term.species, draw));
+        lnQuotient +=
+            term.count * std::log(activityOrTrace(cell, side, catalogue, reaction, term.species, draw));
     }
-    const double standard = draw.offset("standard potential of " + reaction.equation, reaction.standardVolts) +
-                            reaction.standardVoltsPerKelvin * (cell.temperatureKelvin - base::kStandardTemperature);
+    const double standard =
+        draw.offset("standard potential of " + reaction.equation, reaction.standardVolts) +
+        reaction.standardVoltsPerKelvin * (cell.temperatureKelvin - base::kStandardTemperature);
     return standard -
            base::kGasConstant * cell.temperatureKelvin / (reaction.electrons * base::kFaraday) * lnQuotient;
 }
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

@@ -17,4 +17,4 @@ namespace anodex::cell {
                                      const chemistry::Reaction& reaction, chemistry::SpeciesIndex species,
                                      const Draw& draw);
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

@@ -11,11 +11,13 @@
 
 namespace anodex::cell {
 
-Polarisation::Polarisation(const chemistry::Catalogue& catalogue, const Cell& cell, Moment moment, const Draw& draw)
+Polarisation::Polarisation(const chemistry::Catalogue& catalogue, const Cell& cell, Moment moment,
+                           const Draw& draw)
     : m_negative(catalogue, cell, Side::Negative, Moment::Settled, draw),
       m_positive(catalogue, cell, Side::Positive, Moment::Settled, draw),
       m_restNegative(m_negative.potentialAt(0.0)), m_restPositive(m_positive.potentialAt(0.0)),
-      m_junction(cell::junctionVolts(catalogue, cell)), m_ohm(resistanceBudget(catalogue, cell, draw).totalOhm) {
+      m_junction(cell::junctionVolts(catalogue, cell)),
+      m_ohm(resistanceBudget(catalogue, cell, draw).totalOhm) {
     if (moment == Moment::First) {
         m_negative = ElectrodeModel(catalogue, cell, Side::Negative, moment, draw);
         m_positive = ElectrodeModel(catalogue, cell, Side::Positive, moment, draw);
@@ -62,9 +64,10 @@ PowerPoint Polarisation::maximumPower(double shortCircuitAmps) const {
     const double from = shortCircuitAmps * std::max(best - 1, 0) / kCoarse;
     const double to = shortCircuitAmps * std::min(best + 1, kCoarse) / kCoarse;
     std::uintmax_t iterations = 40;
-    const auto peak = boost::math::tools::brent_find_minima([&](double amps) { return -watts(amps); },
-                                                            std::min(from, to), std::max(from, to), 20, iterations);
-    return {std::max(-peak.second, bestWatts), -peak.second >= bestWatts ? peak.first : shortCircuitAmps * best / kCoarse};
+    const auto peak = boost::math::tools::brent_find_minima(
+        [&](double amps) { return -watts(amps); }, std::min(from, to), std::max(from, to), 20, iterations);
+    return {std::max(-peak.second, bestWatts),
+            -peak.second >= bestWatts ? peak.first : shortCircuitAmps * best / kCoarse};
 }
 
 std::vector<CurvePoint> Polarisation::curve(double shortCircuitAmps, int points) const {
@@ -84,4 +87,4 @@ std::vector<CurvePoint> Polarisation::curve(double shortCircuitAmps, int points)
     return curve;
 }
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

@@ -8,7 +8,7 @@
 
 namespace anodex::cell {
 
-inline constexpr double kMeterOhm = 0.05;  ///< Meter and leads at short circuit, unless given.
+inline constexpr double kMeterOhm = 0.05; ///< Meter and leads at short circuit, unless given.
 
 struct CurvePoint {
     double amps = 0.0;
@@ -37,7 +37,9 @@ public:
     [[nodiscard]] double potentialAt(Side side, double cellAmps) const {
         return electrode(side).potentialAt(side == Side::Negative ? cellAmps : -cellAmps);
     }
-    [[nodiscard]] double restVolts(Side side) const { return side == Side::Negative ? m_restNegative : m_restPositive; }
+    [[nodiscard]] double restVolts(Side side) const {
+        return side == Side::Negative ? m_restNegative : m_restPositive;
+    }
     [[nodiscard]] double junctionVolts() const { return m_junction; }
     [[nodiscard]] double ohm() const { return m_ohm; }
 
@@ -51,4 +53,4 @@ private:
     double m_openCircuit = 0.0;
 };
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

@@ -32,4 +32,4 @@ double RateLaw::current(double volts) const {
     return net;
 }
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

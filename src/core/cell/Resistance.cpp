@@ -7,7 +7,7 @@ namespace anodex::cell {
 namespace {
 
 // Pure solvent still carries a little; nothing in the field is emptier than this.
-constexpr double kLowestConductivity = 5e-6;  // S/m
+constexpr double kLowestConductivity = 5e-6; // S/m
 
 double conductivity(const Cell& cell, Side side, const Draw& draw) {
     const char* input = side == Side::Negative || !cell.twoLiquids ? "conductivity of the liquid"
@@ -22,9 +22,11 @@ double bodyOhm(const chemistry::Material& material, const Electrode& electrode) 
     return material.resistivityOhmMetres / thickness / 3.0;
 }
 
-}  // namespace
+} // namespace
 
-double currentArea(const Cell& cell) { return std::sqrt(cell.electrodes[0].areaM2 * cell.electrodes[1].areaM2); }
+double currentArea(const Cell& cell) {
+    return std::sqrt(cell.electrodes[0].areaM2 * cell.electrodes[1].areaM2);
+}
 
 ResistanceBudget resistanceBudget(const chemistry::Catalogue& catalogue, const Cell& cell, const Draw& draw) {
     ResistanceBudget budget;
@@ -52,17 +54,20 @@ ResistanceBudget resistanceBudget(const chemistry::Catalogue& catalogue, const C
     }
     if (cell.barrier) {
         const chemistry::SeparatorMaterial& separator = catalogue.separators[cell.barrier->separator];
-        const double number = std::max(1.0, draw.factor("paths through " + separator.name, separator.macMullin));
+        const double number =
+            std::max(1.0, draw.factor("paths through " + separator.name, separator.macMullin));
         add(ResistancePart::Separator, 0.5 * layer * number * (1.0 / negative + 1.0 / positive) / area);
         if (separator.bridge) {
-            add(ResistancePart::Bridge, draw.factor("resistance of " + separator.name,
-                                                    {separator.bridge->ohms, separator.bridge->spreadFactor}));
+            add(ResistancePart::Bridge,
+                draw.factor("resistance of " + separator.name,
+                            {separator.bridge->ohms, separator.bridge->spreadFactor}));
         }
     }
     for (const Side side : {Side::Negative, Side::Positive}) {
         const Electrode& electrode = cell.electrode(side);
         const bool isNegative = side == Side::Negative;
-        const double body = electrode.collector ? 0.0 : bodyOhm(catalogue.materials[electrode.material], electrode);
+        const double body =
+            electrode.collector ? 0.0 : bodyOhm(catalogue.materials[electrode.material], electrode);
         add(isNegative ? ResistancePart::NegativeBody : ResistancePart::PositiveBody,
             electrode.measuredOhm.value_or(body));
         add(isNegative ? ResistancePart::NegativeCollector : ResistancePart::PositiveCollector,
@@ -72,4 +77,4 @@ ResistanceBudget resistanceBudget(const chemistry::Catalogue& catalogue, const C
     return budget;
 }
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

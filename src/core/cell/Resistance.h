@@ -30,7 +30,7 @@ struct ResistanceShare {
 };
 
 struct ResistanceBudget {
-    std::vector<ResistanceShare> shares;  ///< Only parts that exist.
+    std::vector<ResistanceShare> shares; ///< Only parts that exist.
     double totalOhm = 0.0;
 };
 
@@ -40,4 +40,4 @@ struct ResistanceBudget {
 /// Cross-section the current crosses between the electrodes, m².
 [[nodiscard]] double currentArea(const Cell& cell);
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

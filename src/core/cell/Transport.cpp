@@ -14,8 +14,8 @@ using chemistry::Branch;
 using chemistry::SpeciesIndex;
 using chemistry::SpeciesTerm;
 
-constexpr double kDiffusionActivation = 18000.0;  // J/mol
-constexpr double kAbsentConcentration = 1e-9;     // mol/m³
+constexpr double kDiffusionActivation = 18000.0; // J/mol
+constexpr double kAbsentConcentration = 1e-9;    // mol/m³
 
 double layer(const TransportContext& context, double diffusivity) {
     double thickness = std::min(kStillLayerMetres, context.cell.gapMetres);
@@ -74,9 +74,10 @@ double oxygenLimit(const TransportContext& context, double electrons) {
     return std::max(still, context.draw.factor("air supply of " + material.name, open));
 }
 
-/// mol/m³. The rate law divides a branch by its limit, and both fall with the concentration alike; so an absent
-/// product takes the same trace here as in the Nernst potential.
-double presentOrTrace(const TransportContext& context, const chemistry::Reaction& reaction, SpeciesIndex species) {
+/// mol/m³. The rate law divides a branch by its limit, and both fall with the concentration alike; so an
+/// absent product takes the same trace here as in the Nernst potential.
+double presentOrTrace(const TransportContext& context, const chemistry::Reaction& reaction,
+                      SpeciesIndex species) {
     const auto& solution = context.cell.solution(context.side);
     const double trace =
         activityOrTrace(context.cell, context.side, context.catalogue, reaction, species, context.draw);
@@ -87,7 +88,7 @@ bool isReactant(const SpeciesTerm& term, Branch branch) {
     return branch == Branch::Cathodic ? term.count < 0.0 : term.count > 0.0;
 }
 
-}  // namespace
+} // namespace
 
 bool needsAcid(const chemistry::Catalogue& catalogue, const chemistry::Reaction& reaction) {
     const auto isProtonOrGas = [&](const SpeciesTerm& term) {
@@ -112,15 +113,15 @@ double supplyLimit(const TransportContext& context, const chemistry::Reaction& r
         } else if (context.catalogue.species[term.species].isDissolved()) {
             limit = perUnit * flux(context, term.species, presentOrTrace(context, reaction, term.species));
         } else if (context.catalogue.species[term.species].formula.phase == chemistry::Phase::Gas) {
-            limit = 0.0;  // nothing stores a gas at an electrode unless air brings it
+            limit = 0.0; // nothing stores a gas at an electrode unless air brings it
         }
         inverse += limit > 0.0 ? 1.0 / limit : std::numeric_limits<double>::infinity();
     }
     return inverse > 0.0 ? 1.0 / inverse : std::numeric_limits<double>::infinity();
 }
 
-std::optional<SpeciesIndex> absentReactant(const TransportContext& context, const chemistry::Reaction& reaction,
-                                           Branch branch) {
+std::optional<SpeciesIndex> absentReactant(const TransportContext& context,
+                                           const chemistry::Reaction& reaction, Branch branch) {
     const auto& key = context.catalogue.key;
     for (const SpeciesTerm& term : reaction.terms) {
         if (!isReactant(term, branch) || term.species == key.solvent) {
@@ -143,4 +144,4 @@ std::optional<SpeciesIndex> absentReactant(const TransportContext& context, cons
     return std::nullopt;
 }
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

@@ -1,8 +1,8 @@
 // src/core/cell/Transport.h - how fast reactants reach an electrode.
 //
 // Law        i_L = n F D c / δ for each dissolved reactant, combined as resistances in series. The layer is
-//            0.5 mm in still liquid, never wider than the gap, and for the moment `first` as deep as diffusion
-//            reaches in 5 s, √(πDt). Oxygen from an open face has the material's own limit.
+//            0.5 mm in still liquid, never wider than the gap, and for the moment `first` as deep as
+//            diffusion reaches in 5 s, √(πDt). Oxygen from an open face has the material's own limit.
 // Units      A/m² of geometric area.
 // Source     Nernst layer: Bard & Faulkner, Electrochemical Methods, 2nd ed., ch. 1 and 5.
 #pragma once
@@ -38,4 +38,4 @@ struct TransportContext {
 /// protons as well, and their supply neither limits nor runs out.
 [[nodiscard]] bool needsAcid(const chemistry::Catalogue& catalogue, const chemistry::Reaction& reaction);
 
-}  // namespace anodex::cell
+} // namespace anodex::cell

@@ -19,4 +19,4 @@ const Substance* Catalogue::solvent() const {
     return found == substances.end() ? nullptr : &*found;
 }
 
-}  // namespace anodex::chemistry
+} // namespace anodex::chemistry

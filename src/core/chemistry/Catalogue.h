@@ -1,4 +1,5 @@
-// src/core/chemistry/Catalogue.h - all sourced facts, as one plain value that every law receives by reference.
+// src/core/chemistry/Catalogue.h - all sourced facts, as one plain value that every law receives by
+// reference.
 //
 // Threads    immutable after loading; share freely.
 #pragma once
@@ -21,13 +22,13 @@ struct PitzerPair {
     double beta1 = 0.0;
     double beta2 = 0.0;
     double cPhi = 0.0;
-    double highestMolality = 0.0;  ///< Of the salt in the published fit.
+    double highestMolality = 0.0; ///< Of the salt in the published fit.
     std::vector<std::string> sources;
 };
 
 /// theta of two ions of like sign, and psi of such a pair with one of opposite sign.
 struct PitzerMixing {
-    std::map<std::pair<SpeciesIndex, SpeciesIndex>, double> theta;                                ///< Low index first.
+    std::map<std::pair<SpeciesIndex, SpeciesIndex>, double> theta; ///< Low index first.
     std::map<std::pair<std::pair<SpeciesIndex, SpeciesIndex>, SpeciesIndex>, double> psi;
 };
 
@@ -46,7 +47,7 @@ struct Catalogue {
     std::map<std::string, double> elementGramsPerMole;
     std::vector<Species> species;
     KeySpecies key;
-    std::map<std::pair<SpeciesIndex, SpeciesIndex>, PitzerPair> pitzerPairs;  ///< (cation, anion)
+    std::map<std::pair<SpeciesIndex, SpeciesIndex>, PitzerPair> pitzerPairs; ///< (cation, anion)
     PitzerMixing pitzerMixing;
     std::vector<Substance> substances;
     std::vector<ReadyLiquid> liquids;
@@ -60,4 +61,4 @@ struct Catalogue {
     [[nodiscard]] const Substance* solvent() const;
 };
 
-}  // namespace anodex::chemistry
+} // namespace anodex::chemistry

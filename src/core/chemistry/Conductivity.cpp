@@ -9,7 +9,7 @@ namespace {
 
 struct Carrier {
     SpeciesIndex species = 0;
-    double equivalents = 0.0;  // per m³
+    double equivalents = 0.0; // per m³
 };
 
 double charge(const Catalogue& catalogue, SpeciesIndex species) {
@@ -77,7 +77,7 @@ const Substance* tableFor(const Catalogue& catalogue, SpeciesIndex cation, Speci
     return nullptr;
 }
 
-}  // namespace
+} // namespace
 
 ConductivityResult mixtureConductivity(const Catalogue& catalogue, const Solution& solution) {
     std::vector<Carrier> cations;
@@ -118,9 +118,9 @@ ConductivityResult mixtureConductivity(const Catalogue& catalogue, const Solutio
             }
             const Substance* table = tableFor(catalogue, cation.species, anion.species);
             const double temperature = solution.mixture.temperatureKelvin;
-            const double pair =
-                table != nullptr ? tabulatedPair(catalogue, *table, total, temperature)
-                                 : estimatedPair(catalogue, cation.species, anion.species, total, temperature);
+            const double pair = table != nullptr ? tabulatedPair(catalogue, *table, total, temperature)
+                                                 : estimatedPair(catalogue, cation.species, anion.species,
+                                                                 total, temperature);
             result.siemensPerMetre += weight * pair * total;
             if (table == nullptr) {
                 estimatedPart += weight * pair * total;
@@ -131,4 +131,4 @@ ConductivityResult mixtureConductivity(const Catalogue& catalogue, const Solutio
     return result;
 }
 
-}  // namespace anodex::chemistry
+} // namespace anodex::chemistry

@@ -10,14 +10,17 @@ namespace {
 
 double solventDensity(double temperatureKelvin) {
     const double t = temperatureKelvin - base::kZeroCelsius;
-    return (999.83952 + t * (16.945176 + t * (-7.9870401e-3 + t * (-46.170461e-6 + t * (105.56302e-9 - t * 280.54253e-12))))) /
+    return (999.83952 +
+            t * (16.945176 +
+                 t * (-7.9870401e-3 + t * (-46.170461e-6 + t * (105.56302e-9 - t * 280.54253e-12))))) /
            (1.0 + 16.879850e-3 * t);
 }
 
 constexpr double kTableTemperature = 293.15;
 
 double apparentVolumePerKg(const Substance& substance, double massFraction) {
-    const double smallest = substance.densityByMassFraction.size() > 1 ? substance.densityByMassFraction[1].x : 1.0;
+    const double smallest =
+        substance.densityByMassFraction.size() > 1 ? substance.densityByMassFraction[1].x : 1.0;
     const double w = std::max(massFraction, smallest);
     if (substance.densityByMassFraction.size() < 2) {
         return 1.0 / substance.densityKgPerM3;
@@ -27,7 +30,7 @@ double apparentVolumePerKg(const Substance& substance, double massFraction) {
     return (1.0 / density - (1.0 - capped) / solventDensity(kTableTemperature)) / capped;
 }
 
-}  // namespace
+} // namespace
 
 double mixtureDensity(const Catalogue& catalogue, const Mixture& mixture) {
     double soluteKg = 0.0;
@@ -46,4 +49,4 @@ double mixtureDensity(const Catalogue& catalogue, const Mixture& mixture) {
     return totalKg / volume;
 }
 
-}  // namespace anodex::chemistry
+} // namespace anodex::chemistry

@@ -10,9 +10,15 @@ namespace {
 using Counts = std::map<std::string, double>;
 using Code = FormulaError::Code;
 
-bool isUpper(char c) { return c >= 'A' && c <= 'Z'; }
-bool isLower(char c) { return c >= 'a' && c <= 'z'; }
-bool isDigit(char c) { return c >= '0' && c <= '9'; }
+bool isUpper(char c) {
+    return c >= 'A' && c <= 'Z';
+}
+bool isLower(char c) {
+    return c >= 'a' && c <= 'z';
+}
+bool isDigit(char c) {
+    return c >= '0' && c <= '9';
+}
 
 class Reader {
 public:
@@ -74,7 +80,8 @@ private:
         const std::size_t caret = m_text.find('^');
         if (caret != std::string_view::npos) {
             const std::string_view digits = m_text.substr(caret + 1);
-            const auto [end, problem] = std::from_chars(digits.data(), digits.data() + digits.size(), magnitude);
+            const auto [end, problem] =
+                std::from_chars(digits.data(), digits.data() + digits.size(), magnitude);
             if (!digits.empty() && (problem != std::errc{} || end != digits.data() + digits.size())) {
                 return FormulaError{Code::BadCharge, caret + 1};
             }
@@ -100,7 +107,8 @@ private:
         if (index < m_text.size() && isLower(m_text[index])) {
             ++index;
         }
-        return index < m_text.size() && m_text.find_first_not_of("0123456789", index) == std::string_view::npos;
+        return index < m_text.size() &&
+               m_text.find_first_not_of("0123456789", index) == std::string_view::npos;
     }
 
     bool takeHydrateDot() {
@@ -163,9 +171,11 @@ private:
     std::size_t m_position = 0;
 };
 
-}  // namespace
+} // namespace
 
-tl::expected<Formula, FormulaError> parseFormula(std::string_view text) { return Reader(text).read(); }
+tl::expected<Formula, FormulaError> parseFormula(std::string_view text) {
+    return Reader(text).read();
+}
 
 double molarMassKg(const Formula& formula, const std::map<std::string, double>& gramsPerMole) {
     double grams = 0.0;
@@ -179,4 +189,4 @@ double molarMassKg(const Formula& formula, const std::map<std::string, double>& 
     return grams / 1000.0;
 }
 
-}  // namespace anodex::chemistry
+} // namespace anodex::chemistry

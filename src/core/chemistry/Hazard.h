@@ -5,8 +5,8 @@
 namespace anodex::chemistry {
 
 struct Hazard {
-    std::string code;       ///< GHS hazard statement code, e.g. "H314".
-    std::string statement;  ///< Its official wording in the catalogue's language.
+    std::string code;      ///< GHS hazard statement code, e.g. "H314".
+    std::string statement; ///< Its official wording in the catalogue's language.
 };
 
-}  // namespace anodex::chemistry
+} // namespace anodex::chemistry

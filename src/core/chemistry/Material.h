@@ -16,27 +16,27 @@ struct CompositionPart {
 
 struct SurfacePart {
     SpeciesIndex phase = 0;
-    double share = 1.0;  ///< Of the material's wetted area.
+    double share = 1.0; ///< Of the material's wetted area.
 };
 
 struct Material {
     std::string id;
     std::string name;
     std::vector<std::string> aliases;
-    std::string formulaText;                ///< Accepted as a name too; may be empty.
-    std::string form;                       ///< "sheet", "plate", "wire" …
+    std::string formulaText; ///< Accepted as a name too; may be empty.
+    std::string form;        ///< "sheet", "plate", "wire" …
     std::vector<CompositionPart> composition;
     std::vector<SurfacePart> surfaces;
-    FactorSpread roughness;                 ///< True over geometric area.
-    FactorSpread utilisation{0.8, 1.1};     ///< Usable share of its reagent.
+    FactorSpread roughness;             ///< True over geometric area.
+    FactorSpread utilisation{0.8, 1.1}; ///< Usable share of its reagent.
     double densityKgPerM3 = 1000.0;
     double defaultThicknessMetres = 0.0005;
     double resistivityOhmMetres = 0.0;
-    double specificAreaM2PerKg = 0.0;       ///< For additives given by mass.
-    double capacitanceFaradPerKg = 0.0;     ///< Double layer of porous carbon.
-    std::optional<FactorSpread> breathingLimit;  ///< A/m² geometric for gas reaching it from an open face.
+    double specificAreaM2PerKg = 0.0;           ///< For additives given by mass.
+    double capacitanceFaradPerKg = 0.0;         ///< Double layer of porous carbon.
+    std::optional<FactorSpread> breathingLimit; ///< A/m² geometric for gas reaching it from an open face.
     std::vector<Hazard> hazards;
-    double porousCrossover = 0.0;           ///< A/m² geometric above which a porous layer's slope doubles; 0: flat.
+    double porousCrossover = 0.0; ///< A/m² geometric above which a porous layer's slope doubles; 0: flat.
     std::vector<std::string> sources;
 };
 
@@ -44,14 +44,14 @@ struct SeparatorMaterial {
     std::string id;
     std::string name;
     std::vector<std::string> aliases;
-    FactorSpread macMullin{1.0, 1.0};       ///< Resistance over that of the same thickness of free liquid.
+    FactorSpread macMullin{1.0, 1.0}; ///< Resistance over that of the same thickness of free liquid.
     double defaultThicknessMetres = 0.0;
-    bool divides = false;                   ///< Keeps two liquids apart for hours.
+    bool divides = false; ///< Keeps two liquids apart for hours.
     /// A bridge filled with its own electrolyte; its ohms do not follow the cell's liquid.
     struct Bridge {
         double ohms = 0.0;
         double spreadFactor = 1.5;
-        std::vector<SpeciesTerm> ions;      ///< Count = mol/m³.
+        std::vector<SpeciesTerm> ions; ///< Count = mol/m³.
     };
     std::optional<Bridge> bridge;
     std::vector<std::string> sources;
@@ -66,4 +66,4 @@ struct CaseMaterial {
     std::vector<std::string> sources;
 };
 
-}  // namespace anodex::chemistry
+} // namespace anodex::chemistry

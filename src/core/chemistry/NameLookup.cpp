@@ -33,9 +33,11 @@ template <typename Entry> std::vector<std::string> namesOf(const std::vector<Ent
     return names;
 }
 
-bool sameComposition(const Formula& a, const Formula& b) { return a.elements == b.elements && a.charge == b.charge; }
+bool sameComposition(const Formula& a, const Formula& b) {
+    return a.elements == b.elements && a.charge == b.charge;
+}
 
-}  // namespace
+} // namespace
 
 std::string foldedName(std::string_view name) {
     std::string folded;
@@ -97,7 +99,8 @@ std::optional<std::size_t> findMaterial(const Catalogue& catalogue, std::string_
         return index;
     }
     for (std::size_t index = 0; index < catalogue.materials.size(); ++index) {
-        if (!catalogue.materials[index].formulaText.empty() && catalogue.materials[index].formulaText == name) {
+        if (!catalogue.materials[index].formulaText.empty() &&
+            catalogue.materials[index].formulaText == name) {
             return index;
         }
     }
@@ -124,10 +127,18 @@ std::vector<std::string> substanceNames(const Catalogue& catalogue) {
     return names;
 }
 
-std::vector<std::string> materialNames(const Catalogue& catalogue) { return namesOf(catalogue.materials); }
-std::vector<std::string> liquidNames(const Catalogue& catalogue) { return namesOf(catalogue.liquids); }
-std::vector<std::string> separatorNames(const Catalogue& catalogue) { return namesOf(catalogue.separators); }
-std::vector<std::string> caseNames(const Catalogue& catalogue) { return namesOf(catalogue.cases); }
+std::vector<std::string> materialNames(const Catalogue& catalogue) {
+    return namesOf(catalogue.materials);
+}
+std::vector<std::string> liquidNames(const Catalogue& catalogue) {
+    return namesOf(catalogue.liquids);
+}
+std::vector<std::string> separatorNames(const Catalogue& catalogue) {
+    return namesOf(catalogue.separators);
+}
+std::vector<std::string> caseNames(const Catalogue& catalogue) {
+    return namesOf(catalogue.cases);
+}
 
 std::string nearestName(std::string_view wanted, const std::vector<std::string>& names) {
     const std::string target = foldedName(wanted);
@@ -154,4 +165,4 @@ std::string nearestName(std::string_view wanted, const std::vector<std::string>&
     return best;
 }
 
-}  // namespace anodex::chemistry
+} // namespace anodex::chemistry

@@ -37,4 +37,4 @@ struct SubstanceName {
 /// Lower case, blanks for hyphens and underscores, no doubled blanks: how names are compared.
 [[nodiscard]] std::string foldedName(std::string_view name);
 
-}  // namespace anodex::chemistry
+} // namespace anodex::chemistry

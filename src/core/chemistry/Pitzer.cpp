@@ -12,12 +12,14 @@ constexpr double kB = 1.2;
 constexpr double kSolventKgPerMole = 0.01801528;
 
 double debyeHueckelSlope(double temperatureKelvin) {
-    static const base::Table kSlope = {{273.15, 0.3767}, {283.15, 0.3821}, {298.15, 0.3915},
-                                       {313.15, 0.4020}, {333.15, 0.4179}};
+    static const base::Table kSlope = {
+        {273.15, 0.3767}, {283.15, 0.3821}, {298.15, 0.3915}, {313.15, 0.4020}, {333.15, 0.4179}};
     return base::interpolated(kSlope, temperatureKelvin);
 }
 
-double g(double x) { return x < 1e-6 ? 1.0 : 2.0 * (1.0 - (1.0 + x) * std::exp(-x)) / (x * x); }
+double g(double x) {
+    return x < 1e-6 ? 1.0 : 2.0 * (1.0 - (1.0 + x) * std::exp(-x)) / (x * x);
+}
 
 double gPrime(double x) {
     return x < 1e-6 ? 0.0 : -2.0 * (1.0 - (1.0 + x + 0.5 * x * x) * std::exp(-x)) / (x * x);
@@ -67,7 +69,8 @@ struct Ion {
     double molality = 0.0;
 };
 
-double lookUp(const std::map<std::pair<SpeciesIndex, SpeciesIndex>, double>& table, SpeciesIndex a, SpeciesIndex b) {
+double lookUp(const std::map<std::pair<SpeciesIndex, SpeciesIndex>, double>& table, SpeciesIndex a,
+              SpeciesIndex b) {
     const auto found = table.find({std::min(a, b), std::max(a, b)});
     return found == table.end() ? 0.0 : found->second;
 }
@@ -145,8 +148,8 @@ private:
         if (!published && weight > 0.01 * m_z) {
             m_result.usedTypicalPair = true;
         }
-        const double saltMolality = std::min(cation.molality / std::abs(anion.charge),
-                                             anion.molality / std::abs(cation.charge));
+        const double saltMolality =
+            std::min(cation.molality / std::abs(anion.charge), anion.molality / std::abs(cation.charge));
         if (published && saltMolality > 1.05 * pair.highestMolality) {
             m_result.beyondRange = true;
         }
@@ -162,8 +165,9 @@ private:
                 m_result.lnGamma[b.position] += 2.0 * a.molality * theta;
                 m_osmoticSum += a.molality * b.molality * theta;
                 for (const Ion& other : opposite) {
-                    const auto key = std::pair{std::pair{std::min(a.species, b.species), std::max(a.species, b.species)},
-                                               other.species};
+                    const auto key =
+                        std::pair{std::pair{std::min(a.species, b.species), std::max(a.species, b.species)},
+                                  other.species};
                     const auto found = m_catalogue.pitzerMixing.psi.find(key);
                     if (found == m_catalogue.pitzerMixing.psi.end()) {
                         continue;
@@ -212,11 +216,11 @@ private:
     ActivityResult m_result;
 };
 
-}  // namespace
+} // namespace
 
 ActivityResult pitzerActivities(const Catalogue& catalogue, std::span<const Amount> amounts,
                                 double temperatureKelvin) {
     return Evaluation(catalogue, amounts, temperatureKelvin).run();
 }
 
-}  // namespace anodex::chemistry
+} // namespace anodex::chemistry

@@ -4,7 +4,8 @@
 //            (1984), without the higher-order electrostatic terms. Debye-Hückel slope: Bradley & Pitzer,
 //            J. Phys. Chem. 83, 1599 (1979).
 // Units      molal; ln of the molal activity coefficient.
-// Range      binary parameters hold at 25 °C up to each fit's molality. Pairs nobody fitted take the middle of
+// Range      binary parameters hold at 25 °C up to each fit's molality. Pairs nobody fitted take the middle
+// of
 //            their charge type; coefficients are frozen above kHighestIonicStrength. The result says so.
 #pragma once
 #include "core/chemistry/Catalogue.h"
@@ -13,14 +14,14 @@
 
 namespace anodex::chemistry {
 
-inline constexpr double kHighestIonicStrength = 15.0;  ///< mol/kg
+inline constexpr double kHighestIonicStrength = 15.0; ///< mol/kg
 
 struct ActivityResult {
-    std::vector<double> lnGamma;      ///< Parallel to the input.
+    std::vector<double> lnGamma; ///< Parallel to the input.
     double lnSolventActivity = 0.0;
-    double ionicStrength = 0.0;       ///< mol/kg, of the real composition.
-    bool usedTypicalPair = false;     ///< A pair without published parameters carries over 1 % of the ions.
-    bool beyondRange = false;         ///< A pair is used above the molality of its fit.
+    double ionicStrength = 0.0;   ///< mol/kg, of the real composition.
+    bool usedTypicalPair = false; ///< A pair without published parameters carries over 1 % of the ions.
+    bool beyondRange = false;     ///< A pair is used above the molality of its fit.
 };
 
 struct Amount {
@@ -31,4 +32,4 @@ struct Amount {
 [[nodiscard]] ActivityResult pitzerActivities(const Catalogue& catalogue, std::span<const Amount> amounts,
                                               double temperatureKelvin);
 
-}  // namespace anodex::chemistry
+} // namespace anodex::chemistry

@@ -1,8 +1,8 @@
 // src/core/chemistry/Reaction.h - a half-reaction, written as a reduction, with its rate on each surface.
 //
 // Rate law   i = (ia - ic) / (1 + ia/iLa + ic/iLc), A/m² of true area, anodic positive. One branch is stored;
-//            the other follows by detailed balance from the couple's Nernst potential, so every two-way couple
-//            rests there whatever the limits.
+//            the other follows by detailed balance from the couple's Nernst potential, so every two-way
+//            couple rests there whatever the limits.
 // Units      V against SHE, A/m², V per decade for slopes.
 #pragma once
 #include "core/chemistry/Species.h"
@@ -17,9 +17,9 @@ enum class Branch { Anodic, Cathodic };
 
 /// Where the stored branch has its stored current density.
 enum class ReferenceKind {
-    Standard,     ///< At the standard potential E0 (a product-free rate constant).
-    Equilibrium,  ///< At the Nernst potential (an exchange current density).
-    Absolute      ///< At a stated potential against SHE.
+    Standard,    ///< At the standard potential E0 (a product-free rate constant).
+    Equilibrium, ///< At the Nernst potential (an exchange current density).
+    Absolute     ///< At a stated potential against SHE.
 };
 
 /// Shift of an absolute reference with a species: slope * log10(activity / at).
@@ -36,21 +36,21 @@ struct PhWindow {
 };
 
 struct SurfaceKinetics {
-    std::vector<SpeciesIndex> surfaces;        ///< Solid species it runs on.
+    std::vector<SpeciesIndex> surfaces; ///< Solid species it runs on.
     Branch storedBranch = Branch::Anodic;
-    FactorSpread currentDensity;               ///< A/m² true at unit activities and the reference potential.
-    double slopeVolts = 0.12;                  ///< Of the stored branch, per decade, at 25 °C. > 0.
+    FactorSpread currentDensity; ///< A/m² true at unit activities and the reference potential.
+    double slopeVolts = 0.12;    ///< Of the stored branch, per decade, at 25 °C. > 0.
     ReferenceKind reference = ReferenceKind::Standard;
-    OffsetSpread referenceVolts;               ///< For Absolute.
+    OffsetSpread referenceVolts; ///< For Absolute.
     std::vector<ReferenceShift> referenceShifts;
-    std::vector<SpeciesTerm> orders;           ///< Activity exponents of the stored branch.
-    PhWindow window;                           ///< Outside it a film or its lack stops this route.
-    std::vector<SpeciesIndex> needs;          ///< Species that must be present for the route to exist.
-    std::vector<SpeciesIndex> absentWith;      ///< Species whose presence covers or binds the reactant.
-    bool oneWay = false;                       ///< The other branch does not occur at all.
-    std::optional<FactorSpread> anodicLimit;   ///< A/m² true; passive films.
+    std::vector<SpeciesTerm> orders;         ///< Activity exponents of the stored branch.
+    PhWindow window;                         ///< Outside it a film or its lack stops this route.
+    std::vector<SpeciesIndex> needs;         ///< Species that must be present for the route to exist.
+    std::vector<SpeciesIndex> absentWith;    ///< Species whose presence covers or binds the reactant.
+    bool oneWay = false;                     ///< The other branch does not occur at all.
+    std::optional<FactorSpread> anodicLimit; ///< A/m² true; passive films.
     std::optional<FactorSpread> cathodicLimit;
-    double hydrogenShare = 0.0;                ///< Part of the anodic charge lost to hydrogen at the same spot.
+    double hydrogenShare = 0.0; ///< Part of the anodic charge lost to hydrogen at the same spot.
     double activationJoulesPerMole = 40000.0;
     std::vector<std::string> sources;
 };
@@ -64,18 +64,18 @@ struct Trace {
 
 struct Reaction {
     std::string id;
-    std::string equation;                    ///< As written in the catalogue, a reduction.
-    std::string anodicName;                  ///< Plain words when it runs as an oxidation.
+    std::string equation;   ///< As written in the catalogue, a reduction.
+    std::string anodicName; ///< Plain words when it runs as an oxidation.
     std::string cathodicName;
-    std::vector<SpeciesTerm> terms;          ///< Products positive, reactants negative, electrons left out.
-    double electrons = 1.0;                  ///< n > 0, on the reactant side.
-    OffsetSpread standardVolts;              ///< E0 at 25 °C.
+    std::vector<SpeciesTerm> terms; ///< Products positive, reactants negative, electrons left out.
+    double electrons = 1.0;         ///< n > 0, on the reactant side.
+    OffsetSpread standardVolts;     ///< E0 at 25 °C.
     double standardVoltsPerKelvin = 0.0;
-    double rateDeterminingRepeats = 1.0;     ///< The stoichiometric number of the law 1/ba + 1/bc.
-    double supplyElectrons = 0.0;            ///< Electrons per molecule in the supply limit; 0: same as n.
+    double rateDeterminingRepeats = 1.0; ///< The stoichiometric number of the law 1/ba + 1/bc.
+    double supplyElectrons = 0.0;        ///< Electrons per molecule in the supply limit; 0: same as n.
     std::vector<Trace> traces;
     std::vector<SurfaceKinetics> kinetics;
     std::vector<std::string> sources;
 };
 
-}  // namespace anodex::chemistry
+} // namespace anodex::chemistry

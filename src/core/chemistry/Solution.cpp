@@ -118,7 +118,7 @@ void dissolveOxygen(const Catalogue& catalogue, Solution& solution) {
         solution.activity[key.dissolvedOxygen] / std::pow(10.0, oxygen.setchenow * solution.ionicStrength);
 }
 
-}  // namespace
+} // namespace
 
 double Solution::concentration(SpeciesIndex species) const {
     return volumeM3 > 0.0 ? molality[species] * mixture.solventKg / volumeM3 : 0.0;
@@ -156,17 +156,19 @@ Solution solveSolution(const Catalogue& catalogue, const Mixture& mixture) {
 
     Mixture liquidOnly = mixture;
     liquidOnly.portions = portions;
-    solution.densityKgPerM3 = mixture.measuredDensity ? *mixture.measuredDensity : mixtureDensity(catalogue, liquidOnly);
+    solution.densityKgPerM3 =
+        mixture.measuredDensity ? *mixture.measuredDensity : mixtureDensity(catalogue, liquidOnly);
     double kilograms = mixture.solventKg;
     for (const Portion& portion : portions) {
         kilograms += portion.moles * catalogue.substances[portion.substance].molarMassKg;
     }
     solution.volumeM3 = kilograms / solution.densityKgPerM3;
     const ConductivityResult conductivity = mixtureConductivity(catalogue, solution);
-    solution.conductivity = mixture.measuredConductivity ? *mixture.measuredConductivity
-                                                         : conductivity.siemensPerMetre * mixture.conductivityFactor;
+    solution.conductivity = mixture.measuredConductivity
+                                ? *mixture.measuredConductivity
+                                : conductivity.siemensPerMetre * mixture.conductivityFactor;
     solution.notes.estimatedConductivity = conductivity.estimated && !mixture.measuredConductivity;
     return solution;
 }
 
-}  // namespace anodex::chemistry
+} // namespace anodex::chemistry

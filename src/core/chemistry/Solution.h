@@ -14,7 +14,7 @@ namespace anodex::chemistry {
 
 struct Portion {
     std::size_t substance = 0;
-    double moles = 0.0;  ///< Of the substance without its crystal solvent. >= 0.
+    double moles = 0.0; ///< Of the substance without its crystal solvent. >= 0.
     bool operator==(const Portion&) const = default;
 };
 
@@ -23,18 +23,18 @@ struct Mixture {
     double solventKg = 0.1;
     std::vector<Portion> portions;
     double temperatureKelvin = 293.15;
-    double oxygenPressureBar = 0.2095;  ///< Over the liquid; 0 when no air reaches it.
+    double oxygenPressureBar = 0.2095; ///< Over the liquid; 0 when no air reaches it.
     std::optional<double> measuredPh;
-    std::optional<double> measuredDensity;       ///< kg/m³
-    std::optional<double> measuredConductivity;  ///< S/m
-    double conductivityFactor = 1.0;             ///< Gels hold the liquid still and lengthen its paths.
+    std::optional<double> measuredDensity;      ///< kg/m³
+    std::optional<double> measuredConductivity; ///< S/m
+    double conductivityFactor = 1.0;            ///< Gels hold the liquid still and lengthen its paths.
     double stillOxygenFactor = 1.0;
 };
 
 struct SolutionNotes {
-    bool typicalInteractions = false;  ///< A pair without published parameters matters.
+    bool typicalInteractions = false; ///< A pair without published parameters matters.
     bool beyondActivityRange = false;
-    bool estimatedConductivity = false;  ///< A pair without a published table carries much of the current.
+    bool estimatedConductivity = false; ///< A pair without a published table carries much of the current.
 };
 
 struct Undissolved {
@@ -44,8 +44,8 @@ struct Undissolved {
 
 struct Solution {
     Mixture mixture;
-    std::vector<double> molality;         ///< By catalogue species; 0 where absent or not dissolved.
-    std::vector<double> activity;         ///< Same; gases hold pressure/bar, the solvent its activity.
+    std::vector<double> molality; ///< By catalogue species; 0 where absent or not dissolved.
+    std::vector<double> activity; ///< Same; gases hold pressure/bar, the solvent its activity.
     double pH = 7.0;
     double ionicStrength = 0.0;
     double solventActivity = 1.0;
@@ -66,4 +66,4 @@ struct Solution {
 /// Density of the mixture alone (kg/m³), without solving its equilibria; used to turn volumes into masses.
 [[nodiscard]] double mixtureDensity(const Catalogue& catalogue, const Mixture& mixture);
 
-}  // namespace anodex::chemistry
+} // namespace anodex::chemistry

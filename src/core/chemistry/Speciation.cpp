@@ -13,7 +13,7 @@ namespace {
 struct Row {
     SpeciesIndex species = 0;
     double offset = 0.0;
-    std::vector<double> counts;  // one per unknown
+    std::vector<double> counts; // one per unknown
     double lnGamma = 0.0;
 };
 
@@ -24,7 +24,8 @@ double lnFormationConstant(const Formation& formation, double temperatureKelvin)
 
 class Solver {
 public:
-    Solver(const Catalogue& catalogue, const SpeciationInput& input) : m_catalogue(catalogue), m_input(input) {
+    Solver(const Catalogue& catalogue, const SpeciationInput& input)
+        : m_catalogue(catalogue), m_input(input) {
         for (const SpeciesTerm& total : input.totals.masters) {
             m_target.push_back(total.count);
         }
@@ -48,7 +49,8 @@ private:
     void collectRows() {
         for (SpeciesIndex s = 0; s < m_catalogue.species.size(); ++s) {
             const Species& species = m_catalogue.species[s];
-            if (!species.isDissolved() || s == m_catalogue.key.solvent || s == m_catalogue.key.dissolvedOxygen) {
+            if (!species.isDissolved() || s == m_catalogue.key.solvent ||
+                s == m_catalogue.key.dissolvedOxygen) {
                 continue;
             }
             Row row;
@@ -65,8 +67,9 @@ private:
         row.counts.assign(m_target.size(), 0.0);
         for (const SpeciesTerm& part : moietiesOf(m_catalogue, s)) {
             const auto& masters = m_input.totals.masters;
-            const auto found = std::find_if(masters.begin(), masters.end(),
-                                            [&](const SpeciesTerm& total) { return total.species == part.species; });
+            const auto found = std::find_if(masters.begin(), masters.end(), [&](const SpeciesTerm& total) {
+                return total.species == part.species;
+            });
             if (found == masters.end()) {
                 return false;
             }
@@ -100,7 +103,8 @@ private:
         }
         for (std::size_t j = 0; j < m_input.totals.masters.size(); ++j) {
             const SpeciesTerm& total = m_input.totals.masters[j];
-            const double lnActivity = start != nullptr ? start->lnActivity[total.species] : std::log(total.count);
+            const double lnActivity =
+                start != nullptr ? start->lnActivity[total.species] : std::log(total.count);
             unknown[static_cast<Eigen::Index>(j)] =
                 lnActivity - m_catalogue.species[total.species].formula.charge * lnHydrogen;
         }
@@ -151,9 +155,10 @@ private:
         }
         // Scaling by the diagonal keeps the factorisation sound over thirty decades of concentration.
         const Eigen::VectorXd scale = hessian.diagonal().cwiseMax(1e-300).cwiseSqrt().cwiseInverse();
-        const Eigen::MatrixXd scaled = scale.asDiagonal() * hessian * scale.asDiagonal() +
-                                       1e-13 * Eigen::MatrixXd::Identity(size, size);
-        Eigen::VectorXd direction = -(scale.asDiagonal() * scaled.ldlt().solve(scale.asDiagonal() * gradient)).eval();
+        const Eigen::MatrixXd scaled =
+            scale.asDiagonal() * hessian * scale.asDiagonal() + 1e-13 * Eigen::MatrixXd::Identity(size, size);
+        Eigen::VectorXd direction =
+            -(scale.asDiagonal() * scaled.ldlt().solve(scale.asDiagonal() * gradient)).eval();
         const double longest = direction.cwiseAbs().maxCoeff();
         if (longest > 6.0) {
             direction *= 6.0 / longest;
@@ -191,7 +196,7 @@ private:
     std::vector<Row> m_rows;
 };
 
-}  // namespace
+} // namespace
 
 std::vector<SpeciesTerm> moietiesOf(const Catalogue& catalogue, SpeciesIndex species) {
     const KeySpecies& key = catalogue.key;
@@ -211,8 +216,9 @@ std::vector<SpeciesTerm> moietiesOf(const Catalogue& catalogue, SpeciesIndex spe
     return parts;
 }
 
-SpeciationResult speciate(const Catalogue& catalogue, const SpeciationInput& input, const SpeciationResult* start) {
+SpeciationResult speciate(const Catalogue& catalogue, const SpeciationInput& input,
+                          const SpeciationResult* start) {
     return Solver(catalogue, input).run(start);
 }
 
-}  // namespace anodex::chemistry
+} // namespace anodex::chemistry

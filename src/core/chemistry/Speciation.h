@@ -10,20 +10,20 @@
 namespace anodex::chemistry {
 
 struct Totals {
-    std::vector<SpeciesTerm> masters;  ///< Species index of the master, and mol/kg of its moiety. > 0.
+    std::vector<SpeciesTerm> masters; ///< Species index of the master, and mol/kg of its moiety. > 0.
 };
 
 struct SpeciationInput {
     Totals totals;
-    std::vector<double> lnGamma;     ///< By catalogue species.
+    std::vector<double> lnGamma; ///< By catalogue species.
     double lnSolventActivity = 0.0;
     double temperatureKelvin = 298.15;
-    std::optional<double> fixedLnHydrogenActivity;  ///< A measured pH replaces the charge balance.
+    std::optional<double> fixedLnHydrogenActivity; ///< A measured pH replaces the charge balance.
 };
 
 struct SpeciationResult {
-    std::vector<double> molality;    ///< By catalogue species.
-    std::vector<double> lnActivity;  ///< By catalogue species; meaningful where molality > 0.
+    std::vector<double> molality;   ///< By catalogue species.
+    std::vector<double> lnActivity; ///< By catalogue species; meaningful where molality > 0.
     double lnHydrogenActivity = 0.0;
     bool converged = false;
 };
@@ -35,4 +35,4 @@ struct SpeciationResult {
 /// Moles of each master's moiety in one mole of the species (hydrogen ion and solvent left out).
 [[nodiscard]] std::vector<SpeciesTerm> moietiesOf(const Catalogue& catalogue, SpeciesIndex species);
 
-}  // namespace anodex::chemistry
+} // namespace anodex::chemistry

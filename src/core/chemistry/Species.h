@@ -1,6 +1,7 @@
 // src/core/chemistry/Species.h - a dissolved, solid or gaseous species and how it forms from master species.
 //
-// Units      SI. Activities are molal (dissolved), fractions (solids, solvent) or pressure over 1 bar (gases).
+// Units      SI. Activities are molal (dissolved), fractions (solids, solvent) or pressure over 1 bar
+// (gases).
 #pragma once
 #include "core/chemistry/Formula.h"
 #include <cstddef>
@@ -21,24 +22,26 @@ struct SpeciesTerm {
 
 /// Equilibrium from master species, hydrogen ion and solvent: K = a(species) / product of a(terms)^count.
 struct Formation {
-    std::vector<SpeciesTerm> terms;       ///< Counts positive on the reactant side.
-    double log10K = 0.0;                  ///< At 25 °C.
-    double enthalpyJoulesPerMole = 0.0;   ///< For van 't Hoff's shift with temperature.
+    std::vector<SpeciesTerm> terms;     ///< Counts positive on the reactant side.
+    double log10K = 0.0;                ///< At 25 °C.
+    double enthalpyJoulesPerMole = 0.0; ///< For van 't Hoff's shift with temperature.
 };
 
 struct Species {
-    std::string name;                         ///< As the contract spells it: "Zn2+", "SO4^2-", "O2(g)".
+    std::string name; ///< As the contract spells it: "Zn2+", "SO4^2-", "O2(g)".
     Formula formula;
-    std::optional<Formation> formation;       ///< Absent: a master species.
-    double diffusivity = 1e-9;                ///< m²/s at 25 °C in pure solvent.
-    double limitingConductivity = 0.0;        ///< S m²/mol (of the ion, not per charge) at 25 °C.
-    double setchenow = 0.0;                   ///< log10 γ per mol/kg of ionic strength, for neutral species.
-    double defaultActivity = 1.0;             ///< Solids and gases; overridden where the cell knows better.
-    double acidicProtons = 0.0;               ///< How many it can hand to an electrode that consumes H+.
-    std::vector<SpeciesTerm> conductsAs;      ///< Ions it counts as when salt tables are mixed; empty: itself.
+    std::optional<Formation> formation;  ///< Absent: a master species.
+    double diffusivity = 1e-9;           ///< m²/s at 25 °C in pure solvent.
+    double limitingConductivity = 0.0;   ///< S m²/mol (of the ion, not per charge) at 25 °C.
+    double setchenow = 0.0;              ///< log10 γ per mol/kg of ionic strength, for neutral species.
+    double defaultActivity = 1.0;        ///< Solids and gases; overridden where the cell knows better.
+    double acidicProtons = 0.0;          ///< How many it can hand to an electrode that consumes H+.
+    std::vector<SpeciesTerm> conductsAs; ///< Ions it counts as when salt tables are mixed; empty: itself.
     std::vector<std::string> sources;
 
-    [[nodiscard]] bool isDissolved() const { return formula.phase == Phase::Unstated || formula.phase == Phase::Aqueous; }
+    [[nodiscard]] bool isDissolved() const {
+        return formula.phase == Phase::Unstated || formula.phase == Phase::Aqueous;
+    }
 };
 
-}  // namespace anodex::chemistry
+} // namespace anodex::chemistry

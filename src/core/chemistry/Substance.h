@@ -19,13 +19,14 @@ struct Hydrate {
     std::vector<std::string> names;
 };
 
-/// Conductivity of the pure salt in its own solution, tabulated; mixtures are made from pairs (Conductivity.h).
+/// Conductivity of the pure salt in its own solution, tabulated; mixtures are made from pairs
+/// (Conductivity.h).
 struct ConductivityTable {
     SpeciesIndex cation = 0;
     SpeciesIndex anion = 0;
     base::Table siemensPerMetreByMassFraction;
     double temperatureKelvin = 293.15;
-    double perKelvin = 0.02;  ///< Relative rise per kelvin about that temperature.
+    double perKelvin = 0.02; ///< Relative rise per kelvin about that temperature.
 };
 
 struct Substance {
@@ -34,14 +35,15 @@ struct Substance {
     std::vector<std::string> aliases;
     std::string formulaText;
     Formula formula;
-    double molarMassKg = 0.0;                 ///< Without hydrate solvent.
+    double molarMassKg = 0.0; ///< Without hydrate solvent.
     bool isSolvent = false;
-    std::vector<SpeciesTerm> dissolvesTo;     ///< Per mole; counts positive.
+    std::vector<SpeciesTerm> dissolvesTo; ///< Per mole; counts positive.
     std::vector<Hydrate> hydrates;
-    std::optional<double> solubilityKgPerKg;  ///< Anhydrous mass per mass of solvent at 20 °C; absent: miscible.
-    base::Table densityByMassFraction;        ///< kg/m³ at 20 °C; needs at least the pure solvent and one more.
+    std::optional<double>
+        solubilityKgPerKg;             ///< Anhydrous mass per mass of solvent at 20 °C; absent: miscible.
+    base::Table densityByMassFraction; ///< kg/m³ at 20 °C; needs at least the pure solvent and one more.
     std::optional<ConductivityTable> conductivity;
-    double densityKgPerM3 = 1000.0;           ///< Of the substance itself, for volume_mL.
+    double densityKgPerM3 = 1000.0; ///< Of the substance itself, for volume_mL.
     std::vector<Hazard> hazards;
     std::vector<std::string> sources;
 };
@@ -56,9 +58,9 @@ struct ReadyLiquid {
     std::string name;
     std::vector<std::string> aliases;
     std::vector<Part> parts;
-    double strengthSpreadFactor = 1.0;  ///< Doubt of every part's strength together.
-    double stillOxygenFactor = 1.0;     ///< Share of open liquid's oxygen supply; below 1 in flesh and gels.
+    double strengthSpreadFactor = 1.0; ///< Doubt of every part's strength together.
+    double stillOxygenFactor = 1.0;    ///< Share of open liquid's oxygen supply; below 1 in flesh and gels.
     std::vector<std::string> sources;
 };
 
-}  // namespace anodex::chemistry
+} // namespace anodex::chemistry

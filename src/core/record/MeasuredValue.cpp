@@ -22,4 +22,4 @@ std::optional<Reading> measuredValue(const std::vector<Reading>& readings, const
     return latest;
 }
 
-}  // namespace anodex::record
+} // namespace anodex::record

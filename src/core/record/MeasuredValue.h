@@ -8,6 +8,7 @@ namespace anodex::record {
 
 /// The last reading of its kind that is not struck out and comes after the last event that changed the cell.
 [[nodiscard]] std::optional<Reading> measuredValue(const std::vector<Reading>& readings,
-                                                   const std::vector<Event>& events, ReadingQuantity quantity);
+                                                   const std::vector<Event>& events,
+                                                   ReadingQuantity quantity);
 
-}  // namespace anodex::record
+} // namespace anodex::record

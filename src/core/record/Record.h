@@ -27,7 +27,7 @@ struct Project {
 struct Revision {
     Id id;
     Id project;
-    Id parent;              ///< Empty for the first of a line.
+    Id parent; ///< Empty for the first of a line.
     std::string name;
     cell::CellDesign design;
     Millis created = 0;
@@ -85,8 +85,8 @@ struct Reading {
     Id build;
     ReadingQuantity quantity = ReadingQuantity::OpenCircuitVoltage;
     ReadingSide side = ReadingSide::Whole;
-    double value = 0.0;               ///< SI (temperature in K, density in kg/m³, mass in kg, level in m).
-    std::optional<double> loadOhm;    ///< For a loaded voltage or a current through a known resistor.
+    double value = 0.0;            ///< SI (temperature in K, density in kg/m³, mass in kg, level in m).
+    std::optional<double> loadOhm; ///< For a loaded voltage or a current through a known resistor.
     Millis when = 0;
     std::string note;
     bool struckOut = false;
@@ -118,9 +118,9 @@ struct RunHeader {
 struct RunSamples {
     std::vector<double> seconds;
     std::vector<double> volts;
-    std::vector<double> amps;  ///< Positive on discharge.
+    std::vector<double> amps; ///< Positive on discharge.
     [[nodiscard]] std::size_t size() const { return seconds.size(); }
     bool operator==(const RunSamples&) const = default;
 };
 
-}  // namespace anodex::record
+} // namespace anodex::record

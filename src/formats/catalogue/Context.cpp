@@ -93,6 +93,8 @@ void readElements(Context& context, JsonObject& root) {
     });
 }
 
-void readFamilies(Context& context, JsonObject& root) { context.catalogue.families = root.texts("families"); }
+void readFamilies(Context& context, JsonObject& root) {
+    context.catalogue.families = root.texts("families");
+}
 
-}  // namespace anodex::formats::catalogue
+} // namespace anodex::formats::catalogue

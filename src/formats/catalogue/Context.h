@@ -10,7 +10,7 @@ namespace anodex::formats::catalogue {
 
 struct Context {
     chemistry::Catalogue catalogue;
-    std::map<std::string, std::string> sources;  ///< Key to citation.
+    std::map<std::string, std::string> sources; ///< Key to citation.
 
     /// The entry's citations; an entry without one is a fault.
     std::vector<std::string> sourcesOf(JsonObject& entry) const;
@@ -34,4 +34,4 @@ void readCases(Context& context, JsonObject& root);
 void readFamilies(Context& context, JsonObject& root);
 void readReactions(Context& context, JsonObject& root);
 
-}  // namespace anodex::formats::catalogue
+} // namespace anodex::formats::catalogue

@@ -31,7 +31,8 @@ void readMaterials(Context& context, JsonObject& root) {
         material.specificAreaM2PerKg = 1000.0 * entry.numberOr("specific_area_m2_per_g", 0.0, kNotNegative);
         material.capacitanceFaradPerKg = 1000.0 * entry.numberOr("capacitance_F_per_g", 0.0, kNotNegative);
         if (const auto limit = entry.maybeNumber("breathing_limit_A_per_m2", kPositive)) {
-            material.breathingLimit = FactorSpread{*limit, entry.numberOr("breathing_spread", 2.0, kPositive)};
+            material.breathingLimit =
+                FactorSpread{*limit, entry.numberOr("breathing_spread", 2.0, kPositive)};
         }
         material.hazards = Context::hazardsOf(entry);
         material.porousCrossover = entry.numberOr("porous_crossover_A_per_m2", 0.0, kNotNegative);
@@ -55,7 +56,8 @@ void readSeparators(Context& context, JsonObject& root) {
             bridge.ohms = item.number("ohm", kPositive);
             bridge.spreadFactor = item.numberOr("spread", 1.5, kPositive);
             item.eachNumber("ions_mol_per_L", [&](const std::string& ion, double molPerLitre) {
-                bridge.ions.push_back({context.speciesNamed(item, "ions_mol_per_L", ion), 1000.0 * molPerLitre});
+                bridge.ions.push_back(
+                    {context.speciesNamed(item, "ions_mol_per_L", ion), 1000.0 * molPerLitre});
             });
             separator.bridge = std::move(bridge);
         });
@@ -77,4 +79,4 @@ void readCases(Context& context, JsonObject& root) {
     });
 }
 
-}  // namespace anodex::formats::catalogue
+} // namespace anodex::formats::catalogue

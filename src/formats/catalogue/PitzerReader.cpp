@@ -44,4 +44,4 @@ void readPitzer(Context& context, JsonObject& root) {
     (void)root.text("mixing_source");
 }
 
-}  // namespace anodex::formats::catalogue
+} // namespace anodex::formats::catalogue

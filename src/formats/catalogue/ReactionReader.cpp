@@ -41,7 +41,8 @@ PhWindow windowOf(JsonObject& entry) {
     if (window == nullptr) {
         return {};
     }
-    if (!window->is_array() || window->size() != 2 || !(*window)[0].is_number() || !(*window)[1].is_number()) {
+    if (!window->is_array() || window->size() != 2 || !(*window)[0].is_number() ||
+        !(*window)[1].is_number()) {
         entry.fail(Code::WrongType, "pH", describeJson(*window), "two numbers, low and high");
         return {};
     }
@@ -54,11 +55,11 @@ std::optional<FactorSpread> limitOf(JsonObject& entry, const char* key, const ch
     return value ? std::optional(FactorSpread{*value, spread}) : std::nullopt;
 }
 
-/// The stored slope must leave the other branch a positive one: 1/ba + 1/bc = nF/(2.303 ν R T), within 5 % when
-/// both are given.
+/// The stored slope must leave the other branch a positive one: 1/ba + 1/bc = nF/(2.303 ν R T), within 5 %
+/// when both are given.
 void checkDetailedBalance(JsonObject& entry, const Reaction& reaction, double stored) {
-    const double both =
-        reaction.electrons / (reaction.rateDeterminingRepeats * base::nernstDecadeVolts(base::kStandardTemperature));
+    const double both = reaction.electrons / (reaction.rateDeterminingRepeats *
+                                              base::nernstDecadeVolts(base::kStandardTemperature));
     const auto other = entry.maybeNumber("other_slope_V", kPositive);
     if (other && std::abs(1.0 / stored + 1.0 / *other - both) > 0.05 * both) {
         entry.fail(Code::NotBalanced, "other_slope_V", fmt::format("{} V", *other),
@@ -103,7 +104,8 @@ SurfaceKinetics kineticsOf(const Context& context, JsonObject& entry, const Reac
 void takeEquation(const Context& context, JsonObject& entry, Reaction& reaction) {
     auto equation = parseEquation(context.catalogue, reaction.equation);
     if (!equation) {
-        entry.fail(Code::UnknownName, "equation", equation.error(), "species and counts with \" = \" between");
+        entry.fail(Code::UnknownName, "equation", equation.error(),
+                   "species and counts with \" = \" between");
         return;
     }
     if (!isBalanced(context.catalogue, *equation) || equation->electrons <= 0.0) {
@@ -114,7 +116,7 @@ void takeEquation(const Context& context, JsonObject& entry, Reaction& reaction)
     reaction.electrons = equation->electrons;
 }
 
-}  // namespace
+} // namespace
 
 void readReactions(Context& context, JsonObject& root) {
     root.eachObject("reactions", [&](JsonObject& entry) {
@@ -141,4 +143,4 @@ void readReactions(Context& context, JsonObject& root) {
     });
 }
 
-}  // namespace anodex::formats::catalogue
+} // namespace anodex::formats::catalogue

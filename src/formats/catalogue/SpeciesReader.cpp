@@ -14,9 +14,9 @@ namespace {
 
 void linkSpecies(const Context& context, JsonObject& entry, Species& species, const std::string& formation) {
     // Keys were checked in the first pass.
-    for (const char* key : {"name", "formation", "log_K", "enthalpy_kJ", "diffusivity_1e-9_m2_per_s", "setchenow",
-                            "limiting_conductivity_1e-4_S_m2_per_mol", "default_activity", "acidic_protons",
-                            "sources"}) {
+    for (const char* key :
+         {"name", "formation", "log_K", "enthalpy_kJ", "diffusivity_1e-9_m2_per_s", "setchenow",
+          "limiting_conductivity_1e-4_S_m2_per_mol", "default_activity", "acidic_protons", "sources"}) {
         (void)entry.raw(key);
     }
     entry.eachNumber("conducts_as", [&](const std::string& ion, double count) {
@@ -43,12 +43,13 @@ void linkSpecies(const Context& context, JsonObject& entry, Species& species, co
                           std::all_of(elements.begin(), elements.end(),
                                       [](const auto& element) { return std::abs(element.second) < 1e-9; });
     if (!balanced) {
-        entry.fail(Code::NotBalanced, "formation", "\"" + formation + "\"", "equal elements and charge on both sides");
+        entry.fail(Code::NotBalanced, "formation", "\"" + formation + "\"",
+                   "equal elements and charge on both sides");
     }
     species.formation->terms = std::move(*terms);
 }
 
-}  // namespace
+} // namespace
 
 void readSpecies(Context& context, JsonObject& root) {
     // Two passes: a formation may name a species that stands later.
@@ -83,13 +84,16 @@ void readSpecies(Context& context, JsonObject& root) {
         ++index;
     });
     root.object("key", [&](JsonObject& key) {
-        context.catalogue.key.hydrogenIon = context.speciesNamed(key, "hydrogen_ion", key.text("hydrogen_ion"));
+        context.catalogue.key.hydrogenIon =
+            context.speciesNamed(key, "hydrogen_ion", key.text("hydrogen_ion"));
         context.catalogue.key.hydroxide = context.speciesNamed(key, "hydroxide", key.text("hydroxide"));
         context.catalogue.key.solvent = context.speciesNamed(key, "solvent", key.text("solvent"));
         context.catalogue.key.oxygenGas = context.speciesNamed(key, "oxygen_gas", key.text("oxygen_gas"));
-        context.catalogue.key.hydrogenGas = context.speciesNamed(key, "hydrogen_gas", key.text("hydrogen_gas"));
-        context.catalogue.key.dissolvedOxygen = context.speciesNamed(key, "dissolved_oxygen", key.text("dissolved_oxygen"));
+        context.catalogue.key.hydrogenGas =
+            context.speciesNamed(key, "hydrogen_gas", key.text("hydrogen_gas"));
+        context.catalogue.key.dissolvedOxygen =
+            context.speciesNamed(key, "dissolved_oxygen", key.text("dissolved_oxygen"));
     });
 }
 
-}  // namespace anodex::formats::catalogue
+} // namespace anodex::formats::catalogue

@@ -36,7 +36,8 @@ void readHydrates(const Context& context, JsonObject& entry, Substance& substanc
         const double extra = hydrate.molarMassKg - substance.molarMassKg;
         hydrate.solventPerMole = extra / molarMassKg(solvent.formula, context.catalogue.elementGramsPerMole);
         if (extra <= 0.0 || std::abs(hydrate.solventPerMole - std::round(hydrate.solventPerMole)) > 0.01) {
-            item.fail(Code::NotBalanced, "formula", hydrate.formulaText, "the salt and whole crystal solvent");
+            item.fail(Code::NotBalanced, "formula", hydrate.formulaText,
+                      "the salt and whole crystal solvent");
         }
         substance.hydrates.push_back(std::move(hydrate));
     });
@@ -56,7 +57,7 @@ void readConductivity(const Context& context, JsonObject& table, Substance& subs
     substance.conductivity = std::move(conductivity);
 }
 
-}  // namespace
+} // namespace
 
 void readSubstances(Context& context, JsonObject& root) {
     root.eachObject("substances", [&](JsonObject& entry) {
@@ -93,8 +94,9 @@ void readLiquids(Context& context, JsonObject& root) {
         liquid.aliases = entry.texts("aliases");
         entry.eachObject("parts", [&](JsonObject& part) {
             const std::string id = part.text("substance");
-            const auto found = std::find_if(context.catalogue.substances.begin(), context.catalogue.substances.end(),
-                                            [&](const Substance& substance) { return substance.id == id; });
+            const auto found =
+                std::find_if(context.catalogue.substances.begin(), context.catalogue.substances.end(),
+                             [&](const Substance& substance) { return substance.id == id; });
             if (found == context.catalogue.substances.end()) {
                 part.fail(Code::UnknownName, "substance", "\"" + id + "\"", "an id of substances.json");
                 return;
@@ -109,4 +111,4 @@ void readLiquids(Context& context, JsonObject& root) {
     });
 }
 
-}  // namespace anodex::formats::catalogue
+} // namespace anodex::formats::catalogue

@@ -18,7 +18,9 @@ TEST(Interpolation, HoldsTheEndsOutsideTheTable) {
     EXPECT_DOUBLE_EQ(interpolated(kTable, 9.0), 0.0);
 }
 
-TEST(Interpolation, GivesZeroForAnEmptyTable) { EXPECT_DOUBLE_EQ(interpolated({}, 1.0), 0.0); }
+TEST(Interpolation, GivesZeroForAnEmptyTable) {
+    EXPECT_DOUBLE_EQ(interpolated({}, 1.0), 0.0);
+}
 
-}  // namespace
-}  // namespace anodex::base
+} // namespace
+} // namespace anodex::base

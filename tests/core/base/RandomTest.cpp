@@ -43,5 +43,5 @@ TEST(Random, NamesGetDifferentAddresses) {
     EXPECT_EQ(addressOf("gap"), addressOf("gap"));
 }
 
-}  // namespace
-}  // namespace anodex::base
+} // namespace
+} // namespace anodex::base

@@ -29,5 +29,5 @@ TEST(RootFinding, SurvivesVerySteepFunctions) {
     EXPECT_NEAR(rootOfRising(steep, 0.0), 0.7, 1e-8);
 }
 
-}  // namespace
-}  // namespace anodex::base
+} // namespace
+} // namespace anodex::base

@@ -65,7 +65,8 @@ TEST(RunAnalysis, NotesLoadsGapsChargesAndReversal) {
         kinds.push_back(event.kind);
     }
     using Kind = RunEvent::Kind;
-    EXPECT_EQ(kinds, (std::vector<Kind>{Kind::LoadOn, Kind::LoadOff, Kind::Gap, Kind::ChargeOn, Kind::LoadOn, Kind::Reversed}));
+    EXPECT_EQ(kinds, (std::vector<Kind>{Kind::LoadOn, Kind::LoadOff, Kind::Gap, Kind::ChargeOn, Kind::LoadOn,
+                                        Kind::Reversed}));
 }
 
 TEST(RunAnalysis, SeesWhenACellWasRunDown) {
@@ -118,5 +119,5 @@ TEST(Thinning, LeavesShortColumnsWhole) {
     EXPECT_EQ(thinned(seconds, values, 100).size(), 3U);
 }
 
-}  // namespace
-}  // namespace anodex::bench
+} // namespace
+} // namespace anodex::bench

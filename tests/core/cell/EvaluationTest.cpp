@@ -1,6 +1,6 @@
 // The promises of the first slice: five kinds of cell from the same equations, and how they vary.
-#include "core/cell/Doubt.h"
 #include "core/cell/Evaluation.h"
+#include "core/cell/Doubt.h"
 #include "core/cell/Findings.h"
 #include "tests/support/Samples.h"
 
@@ -19,7 +19,8 @@ const std::string& reactionOf(const Evaluation& evaluation, Side side) {
 }
 
 bool has(const std::vector<Finding>& findings, FindingCode code) {
-    return std::any_of(findings.begin(), findings.end(), [&](const Finding& finding) { return finding.code == code; });
+    return std::any_of(findings.begin(), findings.end(),
+                       [&](const Finding& finding) { return finding.code == code; });
 }
 
 double liquidOhm(const Evaluation& evaluation) {
@@ -75,18 +76,22 @@ TEST(Evaluation, SwappedElectrodesGiveTheSameMagnitudeAndSaySo) {
     const Cell cell = test::cellOf(json.dump());
     const Evaluation swapped = evaluate(test::catalogue(), cell);
     EXPECT_NEAR(swapped.openCircuitVolts, -straight.openCircuitVolts, 1e-6);
-    EXPECT_NEAR(swapped.first.shortCircuitAmps, -straight.first.shortCircuitAmps, 1e-4 * straight.first.shortCircuitAmps);
+    EXPECT_NEAR(swapped.first.shortCircuitAmps, -straight.first.shortCircuitAmps,
+                1e-4 * straight.first.shortCircuitAmps);
     EXPECT_GT(swapped.first.maximumPower.watts, 0.0);
     const auto findings = findingsFor(test::catalogue(), cell, swapped);
-    const auto reversed = std::find_if(findings.begin(), findings.end(),
-                                       [](const Finding& f) { return f.code == FindingCode::PolarityReversed; });
+    const auto reversed = std::find_if(findings.begin(), findings.end(), [](const Finding& f) {
+        return f.code == FindingCode::PolarityReversed;
+    });
     ASSERT_NE(reversed, findings.end());
     EXPECT_EQ(reversed->names, std::vector<std::string>{"copper"});
 }
 
 TEST(Evaluation, CopperConcentrationCell) {
-    const Json weak = {{"water_g", 100}, {"solutes", Json::array({{{"substance", "CuSO4"}, {"mol_per_kg", 0.01}}})}};
-    const Json strong = {{"water_g", 100}, {"solutes", Json::array({{{"substance", "CuSO4"}, {"mol_per_kg", 1.0}}})}};
+    const Json weak = {{"water_g", 100},
+                       {"solutes", Json::array({{{"substance", "CuSO4"}, {"mol_per_kg", 0.01}}})}};
+    const Json strong = {{"water_g", 100},
+                         {"solutes", Json::array({{{"substance", "CuSO4"}, {"mol_per_kg", 1.0}}})}};
     Json json = Json::parse(test::beakers());
     json["negative"]["material"] = "copper";
     json["electrolyte"] = {{"negative", weak}, {"positive", strong}};
@@ -96,7 +101,8 @@ TEST(Evaluation, CopperConcentrationCell) {
 }
 
 TEST(Evaluation, StrongerAcidRaisesLeadAcid) {
-    const double rise = test::evaluated(test::leadAcid(40)).openCircuitVolts - test::evaluated(test::leadAcid(10)).openCircuitVolts;
+    const double rise = test::evaluated(test::leadAcid(40)).openCircuitVolts -
+                        test::evaluated(test::leadAcid(10)).openCircuitVolts;
     EXPECT_GE(rise, 0.15);
     EXPECT_LE(rise, 0.25);
 }
@@ -108,7 +114,8 @@ TEST(Evaluation, ATenFoldGapRaisesOnlyTheLiquidsPart) {
     json["gap_mm"] = 50;
     const Evaluation wide = test::evaluated(json.dump());
     EXPECT_NEAR(liquidOhm(wide), 10.0 * liquidOhm(narrow), 1e-6 * liquidOhm(wide));
-    EXPECT_NEAR(wide.resistance.totalOhm - liquidOhm(wide), narrow.resistance.totalOhm - liquidOhm(narrow), 1e-9);
+    EXPECT_NEAR(wide.resistance.totalOhm - liquidOhm(wide), narrow.resistance.totalOhm - liquidOhm(narrow),
+                1e-9);
     EXPECT_NEAR(wide.openCircuitVolts, narrow.openCircuitVolts, 0.01);
 }
 
@@ -124,7 +131,8 @@ TEST(Evaluation, TheBudgetSumsToTheResistance) {
 }
 
 TEST(Evaluation, TheCurveFallsAndPowerStaysBelowOpenTimesShort) {
-    for (const std::string& json : {test::beakers(), test::leadAcid(30), test::lemon(), test::foilInSalt(), test::foilInAlkali()}) {
+    for (const std::string& json :
+         {test::beakers(), test::leadAcid(30), test::lemon(), test::foilInSalt(), test::foilInAlkali()}) {
         const Evaluation e = test::evaluated(json);
         ASSERT_EQ(e.curve.size(), 200U);
         EXPECT_EQ(e.curve.front().amps, 0.0);
@@ -141,7 +149,8 @@ TEST(Evaluation, TheCurveFallsAndPowerStaysBelowOpenTimesShort) {
 }
 
 TEST(Evaluation, SettledNeverGivesMoreThanTheFirstMoment) {
-    for (const std::string& json : {test::beakers(), test::leadAcid(30), test::lemon(), test::foilInSalt(), test::foilInAlkali()}) {
+    for (const std::string& json :
+         {test::beakers(), test::leadAcid(30), test::lemon(), test::foilInSalt(), test::foilInAlkali()}) {
         const Evaluation e = test::evaluated(json);
         EXPECT_LE(e.settled.shortCircuitAmps, e.first.shortCircuitAmps * (1.0 + 1e-6));
     }
@@ -226,8 +235,9 @@ TEST(Capacity, AcidIsSharedByBothLeadPlates) {
     json["negative"]["mass_g"] = 10000;
     json["positive"]["mass_g"] = 10000;
     const Evaluation e = test::evaluated(json.dump());
-    const auto acid = std::find_if(e.capacity.reagents.begin(), e.capacity.reagents.end(),
-                                   [](const Reagent& r) { return test::catalogue().species[r.species].name == "SO4^2-"; });
+    const auto acid =
+        std::find_if(e.capacity.reagents.begin(), e.capacity.reagents.end(),
+                     [](const Reagent& r) { return test::catalogue().species[r.species].name == "SO4^2-"; });
     ASSERT_NE(acid, e.capacity.reagents.end());
     EXPECT_FALSE(acid->side.has_value());
     // Two sulfates for two electrons.
@@ -288,7 +298,8 @@ TEST(Doubt, IsTheSameForAnyNumberOfThreads) {
 }
 
 TEST(Doubt, HoldsTheValueAndNamesWhatMatters) {
-    for (const std::string& json : {test::beakers(), test::leadAcid(30), test::lemon(), test::foilInSalt(), test::foilInAlkali()}) {
+    for (const std::string& json :
+         {test::beakers(), test::leadAcid(30), test::lemon(), test::foilInSalt(), test::foilInAlkali()}) {
         const Cell cell = test::cellOf(json);
         const Evaluation e = evaluate(test::catalogue(), cell, {0});
         const auto doubt = estimateDoubt(test::catalogue(), cell, e);
@@ -311,5 +322,5 @@ TEST(Doubt, StopsWhenAsked) {
     EXPECT_FALSE(estimateDoubt(test::catalogue(), cell, e, {200, 1, 2}, source.get_token()));
 }
 
-}  // namespace
-}  // namespace anodex::cell
+} // namespace
+} // namespace anodex::cell

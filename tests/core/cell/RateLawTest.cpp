@@ -1,6 +1,6 @@
-#include "core/cell/ElectrodeModel.h"
 #include "core/cell/RateLaw.h"
 #include "core/base/RootFinding.h"
+#include "core/cell/ElectrodeModel.h"
 #include "tests/support/Samples.h"
 
 #include <cmath>
@@ -27,7 +27,8 @@ TEST(RateLaw, EveryTwoWayCoupleRestsAtItsNernstPotentialWhateverTheLimits) {
             const RateLaw law = twoWay(std::log(exchange), exchange / ratio, exchange / otherRatio);
             base::RootOptions options;
             options.tolerance = 1e-9;
-            const double rest = base::rootOfRising([&](double volts) { return law.current(volts); }, 0.0, options);
+            const double rest =
+                base::rootOfRising([&](double volts) { return law.current(volts); }, 0.0, options);
             EXPECT_NEAR(rest, 0.34, 1e-4) << ratio << " " << otherRatio;
         }
     }
@@ -63,21 +64,23 @@ TEST(RateLaw, PorousLayersDoubleTheSlopeAtHighRate) {
     law.porousCrossover = 1e-2;
     const double low = 0.34 + 0.25;
     const double high = low + 0.10;
-    const double plainGrowth = std::log(twoWay(std::log(1e-3), 1e9, 1e9).current(high) / twoWay(std::log(1e-3), 1e9, 1e9).current(low));
+    const double plainGrowth = std::log(twoWay(std::log(1e-3), 1e9, 1e9).current(high) /
+                                        twoWay(std::log(1e-3), 1e9, 1e9).current(low));
     const double porousGrowth = std::log(law.current(high) / law.current(low));
     EXPECT_NEAR(porousGrowth / plainGrowth, 0.5, 0.02);
 }
 
 TEST(ElectrodeModel, CurrentRisesWithPotentialOnEveryMaterial) {
-    for (const char* material : {"zinc", "copper", "aluminium", "lead", "lead dioxide", "graphite", "activated carbon",
-                                 "carbon felt", "MnO2"}) {
-        for (const char* liquid : {R"({"ready":"lemon juice","volume_mL":50})",
-                                   R"({"water_mL":50,"solutes":[{"substance":"NaOH","mol_per_L":2}]})",
-                                   R"({"water_mL":50,"solutes":[{"substance":"H2SO4","mol_per_L":2}]})",
-                                   R"({"water_mL":50})"}) {
-            const Cell cell = test::cellOf(std::string(R"({"negative":{"material":")") + material +
-                                           R"(","wetted_area_cm2":10},"positive":{"material":"copper","wetted_area_cm2":10},"electrolyte":)" +
-                                           liquid + "}");
+    for (const char* material : {"zinc", "copper", "aluminium", "lead", "lead dioxide", "graphite",
+                                 "activated carbon", "carbon felt", "MnO2"}) {
+        for (const char* liquid :
+             {R"({"ready":"lemon juice","volume_mL":50})",
+              R"({"water_mL":50,"solutes":[{"substance":"NaOH","mol_per_L":2}]})",
+              R"({"water_mL":50,"solutes":[{"substance":"H2SO4","mol_per_L":2}]})", R"({"water_mL":50})"}) {
+            const Cell cell = test::cellOf(
+                std::string(R"({"negative":{"material":")") + material +
+                R"(","wetted_area_cm2":10},"positive":{"material":"copper","wetted_area_cm2":10},"electrolyte":)" +
+                liquid + "}");
             for (const Moment moment : {Moment::First, Moment::Settled}) {
                 const ElectrodeModel model(test::catalogue(), cell, Side::Negative, moment, Draw::nominal());
                 double last = -1e300;
@@ -93,5 +96,5 @@ TEST(ElectrodeModel, CurrentRisesWithPotentialOnEveryMaterial) {
     }
 }
 
-}  // namespace
-}  // namespace anodex::cell
+} // namespace
+} // namespace anodex::cell

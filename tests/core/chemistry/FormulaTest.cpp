@@ -31,11 +31,9 @@ INSTANTIATE_TEST_SUITE_P(
                     Good{"SO4^2-", {{"S", 1}, {"O", 4}}, -2, Phase::Unstated},
                     Good{"HSO4-", {{"H", 1}, {"S", 1}, {"O", 4}}, -1, Phase::Unstated},
                     Good{"Zn(OH)4^2-", {{"Zn", 1}, {"O", 4}, {"H", 4}}, -2, Phase::Unstated},
-                    Good{"I3^-", {{"I", 3}}, -1, Phase::Unstated},
-                    Good{"e-", {}, -1, Phase::Unstated},
+                    Good{"I3^-", {{"I", 3}}, -1, Phase::Unstated}, Good{"e-", {}, -1, Phase::Unstated},
                     Good{"PbSO4(s)", {{"Pb", 1}, {"S", 1}, {"O", 4}}, 0, Phase::Solid},
-                    Good{"O2(g)", {{"O", 2}}, 0, Phase::Gas},
-                    Good{"O2(aq)", {{"O", 2}}, 0, Phase::Aqueous},
+                    Good{"O2(g)", {{"O", 2}}, 0, Phase::Gas}, Good{"O2(aq)", {{"O", 2}}, 0, Phase::Aqueous},
                     Good{"CuSO4\u00B75H2O", {{"Cu", 1}, {"S", 1}, {"O", 9}, {"H", 10}}, 0, Phase::Unstated},
                     Good{"CuSO4*5H2O", {{"Cu", 1}, {"S", 1}, {"O", 9}, {"H", 10}}, 0, Phase::Unstated},
                     Good{"CuSO4.5H2O", {{"Cu", 1}, {"S", 1}, {"O", 9}, {"H", 10}}, 0, Phase::Unstated},
@@ -55,15 +53,14 @@ TEST_P(FormulaRefuses, WithTheReason) {
     EXPECT_EQ(formula.error().code, GetParam().code) << GetParam().text;
 }
 
-INSTANTIATE_TEST_SUITE_P(Faults, FormulaRefuses,
-                         testing::Values(Bad{"", FormulaError::Code::Empty}, Bad{"(s)", FormulaError::Code::Empty},
-                                         Bad{"+", FormulaError::Code::Empty},
-                                         Bad{"zn", FormulaError::Code::UnexpectedCharacter},
-                                         Bad{"Zn(OH", FormulaError::Code::UnclosedBracket},
-                                         Bad{"SO4^x-", FormulaError::Code::BadCharge},
-                                         Bad{"Zn12+", FormulaError::Code::BadCharge},
-                                         Bad{"NaCl.", FormulaError::Code::UnexpectedCharacter},
-                                         Bad{"Na Cl", FormulaError::Code::UnexpectedCharacter}));
+INSTANTIATE_TEST_SUITE_P(
+    Faults, FormulaRefuses,
+    testing::Values(Bad{"", FormulaError::Code::Empty}, Bad{"(s)", FormulaError::Code::Empty},
+                    Bad{"+", FormulaError::Code::Empty}, Bad{"zn", FormulaError::Code::UnexpectedCharacter},
+                    Bad{"Zn(OH", FormulaError::Code::UnclosedBracket},
+                    Bad{"SO4^x-", FormulaError::Code::BadCharge}, Bad{"Zn12+", FormulaError::Code::BadCharge},
+                    Bad{"NaCl.", FormulaError::Code::UnexpectedCharacter},
+                    Bad{"Na Cl", FormulaError::Code::UnexpectedCharacter}));
 
 TEST(Formula, MolarMassAddsTheElements) {
     const auto& masses = test::catalogue().elementGramsPerMole;
@@ -74,5 +71,5 @@ TEST(Formula, MolarMassAddsTheElements) {
     EXPECT_EQ(molarMassKg(*parseFormula("Xx2"), masses), 0.0);
 }
 
-}  // namespace
-}  // namespace anodex::chemistry
+} // namespace
+} // namespace anodex::chemistry

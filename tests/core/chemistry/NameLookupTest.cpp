@@ -23,7 +23,8 @@ TEST(NameLookup, FindsSubstancesByEveryNameTheContractAllows) {
 TEST(NameLookup, TellsAHydrateFromTheAnhydrousSalt) {
     EXPECT_FALSE(findSubstance(test::catalogue(), "CuSO4")->hydrate.has_value());
     EXPECT_TRUE(findSubstance(test::catalogue(), "CuSO4*5H2O")->hydrate.has_value());
-    EXPECT_NE(findSubstance(test::catalogue(), "ZnSO4*7H2O")->hydrate, findSubstance(test::catalogue(), "ZnSO4*H2O")->hydrate);
+    EXPECT_NE(findSubstance(test::catalogue(), "ZnSO4*7H2O")->hydrate,
+              findSubstance(test::catalogue(), "ZnSO4*H2O")->hydrate);
 }
 
 TEST(NameLookup, FindsMaterialsByNameAliasAndFormula) {
@@ -32,7 +33,8 @@ TEST(NameLookup, FindsMaterialsByNameAliasAndFormula) {
     EXPECT_EQ(findMaterial(test::catalogue(), "Zn"), zinc);
     EXPECT_EQ(findMaterial(test::catalogue(), "ZINC sheet"), zinc);
     EXPECT_EQ(findMaterial(test::catalogue(), "aluminum"), findMaterial(test::catalogue(), "aluminium"));
-    EXPECT_EQ(findMaterial(test::catalogue(), "filter block"), findMaterial(test::catalogue(), "carbon block"));
+    EXPECT_EQ(findMaterial(test::catalogue(), "filter block"),
+              findMaterial(test::catalogue(), "carbon block"));
     EXPECT_FALSE(findMaterial(test::catalogue(), "wood"));
 }
 
@@ -54,5 +56,5 @@ TEST(NameLookup, FindsLiquidsSeparatorsAndCases) {
     EXPECT_FALSE(findCase(test::catalogue(), "paper bag"));
 }
 
-}  // namespace
-}  // namespace anodex::chemistry
+} // namespace
+} // namespace anodex::chemistry

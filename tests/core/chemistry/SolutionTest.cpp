@@ -1,5 +1,5 @@
-#include "core/chemistry/NameLookup.h"
 #include "core/chemistry/Solution.h"
+#include "core/chemistry/NameLookup.h"
 #include "tests/support/Samples.h"
 
 #include <cmath>
@@ -34,23 +34,25 @@ TEST(Solution, PureSolventIsNeutral) {
 }
 
 TEST(Solution, ChargesBalanceAndNothingIsLost) {
-    for (const auto& mixture : std::vector<std::vector<std::pair<const char*, double>>>{
-             {{"H2SO4", 0.5}},
-             {{"NaHCO3", 0.1}, {"NaCl", 1.0}},
-             {{"citric acid", 0.3}, {"NaOH", 0.2}},
-             {{"ZnSO4", 0.5}, {"NaOH", 3.0}},
-             {{"CuSO4", 1.0}, {"H2SO4", 1e-6}},
-             {{"KOH", 6.0}},
-             {{"HCl", 1e-9}}}) {
+    for (const auto& mixture :
+         std::vector<std::vector<std::pair<const char*, double>>>{{{"H2SO4", 0.5}},
+                                                                  {{"NaHCO3", 0.1}, {"NaCl", 1.0}},
+                                                                  {{"citric acid", 0.3}, {"NaOH", 0.2}},
+                                                                  {{"ZnSO4", 0.5}, {"NaOH", 3.0}},
+                                                                  {{"CuSO4", 1.0}, {"H2SO4", 1e-6}},
+                                                                  {{"KOH", 6.0}},
+                                                                  {{"HCl", 1e-9}}}) {
         const Solution solution = solved(mixture);
         EXPECT_NEAR(totalCharge(solution), 0.0, 1e-9 * (1.0 + solution.ionicStrength));
         for (const auto& [name, molality] : mixture) {
-            const Substance& substance = test::catalogue().substances[findSubstance(test::catalogue(), name)->substance];
+            const Substance& substance =
+                test::catalogue().substances[findSubstance(test::catalogue(), name)->substance];
             for (const SpeciesTerm& ion : substance.dissolvesTo) {
                 const bool master = !test::catalogue().species[ion.species].formation &&
                                     ion.species != test::catalogue().key.hydrogenIon;
                 if (master && mixture.size() == 1) {
-                    EXPECT_NEAR(solution.moiety(test::catalogue(), ion.species), molality * ion.count, 1e-7 * molality);
+                    EXPECT_NEAR(solution.moiety(test::catalogue(), ion.species), molality * ion.count,
+                                1e-7 * molality);
                 }
             }
         }
@@ -117,5 +119,5 @@ TEST(Solution, MixturesConductBetweenTheirParts) {
     EXPECT_LT(mixed, potassium);
 }
 
-}  // namespace
-}  // namespace anodex::chemistry
+} // namespace
+} // namespace anodex::chemistry

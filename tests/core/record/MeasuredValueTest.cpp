@@ -16,13 +16,16 @@ Reading volts(double value, Millis when, bool struck = false) {
 TEST(MeasuredValue, IsTheLastOfItsKind) {
     Reading amps = volts(0.5, 900);
     amps.quantity = ReadingQuantity::ShortCircuitCurrent;
-    const auto value = measuredValue({volts(1.0, 100), volts(1.1, 300), volts(1.05, 200), amps}, {}, ReadingQuantity::OpenCircuitVoltage);
+    const auto value = measuredValue({volts(1.0, 100), volts(1.1, 300), volts(1.05, 200), amps}, {},
+                                     ReadingQuantity::OpenCircuitVoltage);
     ASSERT_TRUE(value);
     EXPECT_EQ(value->value, 1.1);
 }
 
 TEST(MeasuredValue, PassesOverWhatIsStruckOut) {
-    EXPECT_EQ(measuredValue({volts(1.0, 100), volts(1.1, 300, true)}, {}, ReadingQuantity::OpenCircuitVoltage)->value, 1.0);
+    EXPECT_EQ(measuredValue({volts(1.0, 100), volts(1.1, 300, true)}, {}, ReadingQuantity::OpenCircuitVoltage)
+                  ->value,
+              1.0);
 }
 
 TEST(MeasuredValue, ForgetsWhatCameBeforeAChange) {
@@ -31,5 +34,5 @@ TEST(MeasuredValue, ForgetsWhatCameBeforeAChange) {
     EXPECT_TRUE(measuredValue({volts(1.0, 300)}, events, ReadingQuantity::OpenCircuitVoltage));
 }
 
-}  // namespace
-}  // namespace anodex::record
+} // namespace
+} // namespace anodex::record

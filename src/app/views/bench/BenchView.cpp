@@ -23,13 +23,15 @@
 namespace anodex::app {
 namespace {
 
-QString q(const std::string& text) { return QString::fromStdString(text); }
+QString q(const std::string& text) {
+    return QString::fromStdString(text);
+}
 
 QString clock(record::Millis when) {
     return QDateTime::fromMSecsSinceEpoch(when, Qt::UTC).toString(QStringLiteral("yyyy-MM-dd hh:mm"));
 }
 
-}  // namespace
+} // namespace
 
 BenchView::BenchView(Workbench& bench, const Theme& theme, QWidget* parent)
     : View(parent), m_bench(bench), m_theme(theme), m_stack(new QStackedWidget(this)),
@@ -51,7 +53,9 @@ BenchView::BenchView(Workbench& bench, const Theme& theme, QWidget* parent)
 QWidget* BenchView::makeEmpty() {
     auto* page = new QWidget(this);
     auto* layout = new QVBoxLayout(page);
-    auto* words = new QLabel(tr("Nothing has been built from this design yet.\nA build keeps what you weighed and measured, and what was expected that day."), page);
+    auto* words = new QLabel(tr("Nothing has been built from this design yet.\nA build keeps what you "
+                                "weighed and measured, and what was expected that day."),
+                             page);
     words->setAlignment(Qt::AlignCenter);
     words->setFont(Theme::font(1.15));
     auto* button = new QPushButton(tr("Write down a build"), page);
@@ -82,7 +86,8 @@ QWidget* BenchView::makePage() {
     m_entry = new QLineEdit(page);
     m_entry->setObjectName(QStringLiteral("entryLine"));
     m_entry->setAccessibleName(tr("Reading, event or note"));
-    m_entry->setPlaceholderText(tr("type a reading, an event or a note:  1.02 V   ·   short 35 mA   ·   pH 4.2 neg   ·   stirred"));
+    m_entry->setPlaceholderText(
+        tr("type a reading, an event or a note:  1.02 V   ·   short 35 mA   ·   pH 4.2 neg   ·   stirred"));
     m_entry->setFont(Theme::font(1.25));
     m_echo = new QLabel(page);
     m_echo->setObjectName(QStringLiteral("entryEcho"));
@@ -93,7 +98,11 @@ QWidget* BenchView::makePage() {
     connect(import, &QPushButton::clicked, this, &BenchView::askImport);
     connect(m_entry, &QLineEdit::textChanged, this, [this](const QString& text) {
         const wording::Entry entry = wording::readEntry(text.toStdString(), m_bench.services().now());
-        m_echo->setText(entry.kind == wording::Entry::Kind::Nothing ? QString() : q(entry.echo) + (m_bench.build() != nullptr ? QStringLiteral(" · ") + q(m_bench.build()->build.name) : QString()));
+        m_echo->setText(entry.kind == wording::Entry::Kind::Nothing
+                            ? QString()
+                            : q(entry.echo) + (m_bench.build() != nullptr
+                                                   ? QStringLiteral(" · ") + q(m_bench.build()->build.name)
+                                                   : QString()));
     });
     connect(m_entry, &QLineEdit::returnPressed, this, &BenchView::enter);
     connect(m_list, &QListWidget::itemActivated, this, &BenchView::strikeOut);
@@ -126,17 +135,21 @@ void BenchView::refresh() {
 
 void BenchView::refreshLive() {
     const auto readings = m_bench.readings();
-    const auto last = std::find_if(readings.rbegin(), readings.rend(), [](const record::Reading& r) { return !r.struckOut; });
+    const auto last = std::find_if(readings.rbegin(), readings.rend(),
+                                   [](const record::Reading& r) { return !r.struckOut; });
     const record::Expected& expected = m_bench.build()->build.expectation.openCircuitVolts;
-    const QString wanted = tr("expected open circuit %1, between %2")
-                               .arg(q(wording::quantityText(expected.value, cell::Unit::Volt, expected.range)), q(wording::rangeText(expected.range, cell::Unit::Volt)));
+    const QString wanted =
+        tr("expected open circuit %1, between %2")
+            .arg(q(wording::quantityText(expected.value, cell::Unit::Volt, expected.range)),
+                 q(wording::rangeText(expected.range, cell::Unit::Volt)));
     if (last == readings.rend()) {
         m_live->setText(tr("– V"));
         m_liveNote->setText(tr("Nothing read yet.\n%1").arg(wanted));
         return;
     }
     m_live->setText(q(wording::readingText(*last)));
-    m_liveNote->setText(tr("%1, %2\n%3").arg(q(wording::readingName(last->quantity)), clock(last->when), wanted));
+    m_liveNote->setText(
+        tr("%1, %2\n%3").arg(q(wording::readingName(last->quantity)), clock(last->when), wanted));
 }
 
 void BenchView::refreshList() {
@@ -148,19 +161,32 @@ void BenchView::refreshList() {
     };
     std::vector<Line> lines;
     for (const record::Reading& reading : m_bench.readings()) {
-        lines.push_back({reading.when, q(wording::readingSentence(reading)) + (reading.note.empty() ? QString() : QStringLiteral(" · ") + q(reading.note)), q(reading.id), reading.struckOut});
+        lines.push_back({reading.when,
+                         q(wording::readingSentence(reading)) +
+                             (reading.note.empty() ? QString() : QStringLiteral(" · ") + q(reading.note)),
+                         q(reading.id), reading.struckOut});
     }
     for (const record::Event& event : m_bench.events()) {
-        lines.push_back({event.when, (event.changesCell ? QStringLiteral("⚑ ") : QStringLiteral("✎ ")) + q(event.text), {}, false});
+        lines.push_back({event.when,
+                         (event.changesCell ? QStringLiteral("⚑ ") : QStringLiteral("✎ ")) + q(event.text),
+                         {},
+                         false});
     }
     for (const record::RunHeader& run : m_bench.build()->runs) {
-        lines.push_back({run.started, tr("run %1, %2").arg(q(run.name), q(wording::durationText(run.durationSeconds))), {}, false});
+        lines.push_back({run.started,
+                         tr("run %1, %2").arg(q(run.name), q(wording::durationText(run.durationSeconds))),
+                         {},
+                         false});
     }
-    std::stable_sort(lines.begin(), lines.end(), [](const Line& a, const Line& b) { return a.when > b.when; });
+    std::stable_sort(lines.begin(), lines.end(),
+                     [](const Line& a, const Line& b) { return a.when > b.when; });
     m_list->clear();
     for (const Line& line : lines) {
         auto* row = new QListWidgetItem(clock(line.when) + QStringLiteral("   ") + line.text, m_list);
-        row->setToolTip(line.reading.isEmpty() ? line.text : tr("%1\nEnter or double click strikes it out or brings it back").arg(line.text));
+        row->setToolTip(
+            line.reading.isEmpty()
+                ? line.text
+                : tr("%1\nEnter or double click strikes it out or brings it back").arg(line.text));
         row->setData(Qt::UserRole, line.reading);
         QFont font = m_list->font();
         font.setStrikeOut(line.struck);
@@ -220,7 +246,7 @@ void BenchView::enter() {
     }
     m_typed << text;
     m_recalled = static_cast<int>(m_typed.size());
-    m_entry->setText(QString());  // unlike clear(), leaves nothing to undo in the field
+    m_entry->setText(QString()); // unlike clear(), leaves nothing to undo in the field
     if (entry.kind == wording::Entry::Kind::Reading) {
         m_bench.addReading(entry.reading);
     } else {
@@ -234,7 +260,8 @@ void BenchView::strikeOut(QListWidgetItem* row) {
         if (q(reading.id) == id) {
             reading.struckOut = !reading.struckOut;
             const QString words = q(wording::readingSentence(reading));
-            m_bench.changeReading(reading, reading.struckOut ? tr("Struck out %1").arg(words) : tr("Brought back %1").arg(words));
+            m_bench.changeReading(reading, reading.struckOut ? tr("Struck out %1").arg(words)
+                                                             : tr("Brought back %1").arg(words));
             return;
         }
     }
@@ -272,7 +299,8 @@ void BenchView::askImport() {
         emit refused(tr("A run belongs to a build: write down a build first (Ctrl+B)"));
         return;
     }
-    const QString path = m_bench.services().chooseOpen(tr("Import a run"), tr("Text with columns (*.csv *.txt *.tsv);;All files (*)"));
+    const QString path = m_bench.services().chooseOpen(
+        tr("Import a run"), tr("Text with columns (*.csv *.txt *.tsv);;All files (*)"));
     if (!path.isEmpty()) {
         startImport(path);
     }
@@ -306,4 +334,4 @@ void BenchView::dropEvent(QDropEvent* event) {
     }
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -1,4 +1,5 @@
-// src/app/views/bench/BenchView.h - what does the meter say, and is it as expected? One line understands what is typed.
+// src/app/views/bench/BenchView.h - what does the meter say, and is it as expected? One line understands what
+// is typed.
 #pragma once
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
@@ -61,4 +62,4 @@ private:
     int m_recalled = 0;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

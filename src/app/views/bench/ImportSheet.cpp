@@ -20,31 +20,36 @@
 namespace anodex::app {
 namespace {
 
-QString q(const std::string& text) { return QString::fromStdString(text); }
+QString q(const std::string& text) {
+    return QString::fromStdString(text);
+}
 
 struct RoleChoice {
     const char* text;
     formats::ColumnRole role;
     double toSi;
 };
-constexpr RoleChoice kRoleChoices[] = {{QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "leave out"), formats::ColumnRole::Ignored, 1.0},
-                                       {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "time, s"), formats::ColumnRole::Time, 1.0},
-                                       {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "time, ms"), formats::ColumnRole::Time, 1e-3},
-                                       {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "time, min"), formats::ColumnRole::Time, 60.0},
-                                       {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "time, h"), formats::ColumnRole::Time, 3600.0},
-                                       {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "voltage, V"), formats::ColumnRole::Voltage, 1.0},
-                                       {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "voltage, mV"), formats::ColumnRole::Voltage, 1e-3},
-                                       {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "current, A"), formats::ColumnRole::Current, 1.0},
-                                       {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "current, mA"), formats::ColumnRole::Current, 1e-3},
-                                       {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "current, µA"), formats::ColumnRole::Current, 1e-6}};
+constexpr RoleChoice kRoleChoices[] = {
+    {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "leave out"), formats::ColumnRole::Ignored, 1.0},
+    {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "time, s"), formats::ColumnRole::Time, 1.0},
+    {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "time, ms"), formats::ColumnRole::Time, 1e-3},
+    {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "time, min"), formats::ColumnRole::Time, 60.0},
+    {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "time, h"), formats::ColumnRole::Time, 3600.0},
+    {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "voltage, V"), formats::ColumnRole::Voltage, 1.0},
+    {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "voltage, mV"), formats::ColumnRole::Voltage, 1e-3},
+    {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "current, A"), formats::ColumnRole::Current, 1.0},
+    {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "current, mA"), formats::ColumnRole::Current, 1e-3},
+    {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "current, µA"), formats::ColumnRole::Current, 1e-6}};
 
-}  // namespace
+} // namespace
 
 ImportSheet::ImportSheet(Workbench& bench, const Theme& theme, QWidget* parent)
     : QFrame(parent), m_bench(bench), m_theme(theme), m_title(new QLabel(this)), m_state(new QLabel(this)),
-      m_table(new QTableWidget(this)), m_plot(new CurvePlot(theme, tr("The curve this file would make"), this)),
-      m_sign(new QCheckBox(tr("Positive current charges the cell"), this)), m_add(new QPushButton(tr("Add"), this)),
-      m_cancel(new QPushButton(tr("Cancel"), this)), m_progress(new QProgressBar(this)) {
+      m_table(new QTableWidget(this)),
+      m_plot(new CurvePlot(theme, tr("The curve this file would make"), this)),
+      m_sign(new QCheckBox(tr("Positive current charges the cell"), this)),
+      m_add(new QPushButton(tr("Add"), this)), m_cancel(new QPushButton(tr("Cancel"), this)),
+      m_progress(new QProgressBar(this)) {
     setObjectName(QStringLiteral("card"));
     setAccessibleName(tr("Import a run"));
     m_title->setFont(Theme::font(1.2, true));
@@ -85,13 +90,15 @@ ImportSheet::ImportSheet(Workbench& bench, const Theme& theme, QWidget* parent)
 bool ImportSheet::open(const QString& path) {
     QFile file(path);
     if (!file.open(QIODevice::ReadOnly)) {
-        emit refused(tr("%1 cannot be read (%2); check the name and the permissions").arg(path, file.errorString()));
+        emit refused(
+            tr("%1 cannot be read (%2); check the name and the permissions").arg(path, file.errorString()));
         return false;
     }
     m_text = file.readAll().toStdString();
     auto preview = formats::previewCsv(m_text);
     if (!preview) {
-        emit refused(QFileInfo(path).fileName() + QStringLiteral(": ") + q(wording::errorText(preview.error())));
+        emit refused(QFileInfo(path).fileName() + QStringLiteral(": ") +
+                     q(wording::errorText(preview.error())));
         return false;
     }
     m_path = path;
@@ -101,7 +108,9 @@ bool ImportSheet::open(const QString& path) {
     if (m_known) {
         m_preview.mapping = *known;
     }
-    m_title->setText(tr("Add %1 to %2").arg(QFileInfo(path).fileName(), m_bench.build() != nullptr ? q(m_bench.build()->build.name) : QString()));
+    m_title->setText(tr("Add %1 to %2")
+                         .arg(QFileInfo(path).fileName(),
+                              m_bench.build() != nullptr ? q(m_bench.build()->build.name) : QString()));
     const QSignalBlocker quiet(m_sign);
     m_sign->setChecked(m_preview.mapping.currentPositiveOnCharge);
     showRows();
@@ -119,7 +128,8 @@ QComboBox* ImportSheet::roleBox(std::size_t column) {
     for (const RoleChoice& choice : kRoleChoices) {
         box->addItem(tr(choice.text));
     }
-    connect(box, &QComboBox::currentIndexChanged, this, [this, column](int index) { giveRole(column, static_cast<std::size_t>(index)); });
+    connect(box, &QComboBox::currentIndexChanged, this,
+            [this, column](int index) { giveRole(column, static_cast<std::size_t>(index)); });
     return box;
 }
 
@@ -147,7 +157,8 @@ void ImportSheet::showRoles() {
         const QSignalBlocker quiet(box);
         for (std::size_t i = 0; i < std::size(kRoleChoices); ++i) {
             const RoleChoice& choice = kRoleChoices[i];
-            if (choice.role == mapping.role && (mapping.role == formats::ColumnRole::Ignored || choice.toSi == mapping.toSi)) {
+            if (choice.role == mapping.role &&
+                (mapping.role == formats::ColumnRole::Ignored || choice.toSi == mapping.toSi)) {
                 box->setCurrentIndex(static_cast<int>(i));
             }
         }
@@ -160,11 +171,13 @@ void ImportSheet::showRows() {
     m_table->setColumnCount(columns);
     m_table->setRowCount(static_cast<int>(m_preview.rows.size()) + 1);
     for (int c = 0; c < columns; ++c) {
-        m_table->setHorizontalHeaderItem(c, new QTableWidgetItem(q(m_preview.columnNames[static_cast<std::size_t>(c)])));
+        m_table->setHorizontalHeaderItem(
+            c, new QTableWidgetItem(q(m_preview.columnNames[static_cast<std::size_t>(c)])));
         m_table->setCellWidget(0, c, roleBox(static_cast<std::size_t>(c)));
         for (int r = 0; r < static_cast<int>(m_preview.rows.size()); ++r) {
             const auto& row = m_preview.rows[static_cast<std::size_t>(r)];
-            const QString text = static_cast<std::size_t>(c) < row.size() ? q(row[static_cast<std::size_t>(c)]) : QString();
+            const QString text =
+                static_cast<std::size_t>(c) < row.size() ? q(row[static_cast<std::size_t>(c)]) : QString();
             m_table->setItem(r + 1, c, new QTableWidgetItem(text));
         }
         m_table->setColumnWidth(c, static_cast<int>(Theme::em(9.0)));
@@ -184,16 +197,21 @@ void ImportSheet::showCurve() {
     }
     m_run = std::move(*run);
     const auto& samples = m_run->samples;
-    QString state = tr("%1 readings over %2").arg(samples.size()).arg(q(wording::durationText(samples.seconds.back() - samples.seconds.front())));
+    QString state = tr("%1 readings over %2")
+                        .arg(samples.size())
+                        .arg(q(wording::durationText(samples.seconds.back() - samples.seconds.front())));
     if (m_run->rowsSkipped > 0) {
-        state += tr("; %1 rows could not be read, the first on line %2").arg(m_run->rowsSkipped).arg(m_run->firstSkippedLine);
+        state += tr("; %1 rows could not be read, the first on line %2")
+                     .arg(m_run->rowsSkipped)
+                     .arg(m_run->firstSkippedLine);
     }
     if (m_known) {
         state += tr("; read as the last file with this header");
     }
     m_state->setText(state);
     constexpr std::size_t kBuckets = 400;
-    std::vector<PlotCurve> curves = {{tr("voltage"), bench::thinned(samples.seconds, samples.volts, kBuckets), m_theme.colours().ink, false}};
+    std::vector<PlotCurve> curves = {{tr("voltage"), bench::thinned(samples.seconds, samples.volts, kBuckets),
+                                      m_theme.colours().ink, false}};
     m_plot->show(curves);
 }
 
@@ -205,8 +223,11 @@ void ImportSheet::add() {
     m_progress->setRange(0, 100);
     m_add->setEnabled(false);
     const QString name = QFileInfo(m_path).completeBaseName();
-    const record::Millis started = m_run->started.value_or(m_bench.services().now() - static_cast<record::Millis>(1000.0 * m_run->samples.seconds.back()));
-    const bool done = m_bench.importRun(name, started, m_run->samples, [this](double share) { m_progress->setValue(static_cast<int>(100.0 * share)); }, {});
+    const record::Millis started = m_run->started.value_or(
+        m_bench.services().now() - static_cast<record::Millis>(1000.0 * m_run->samples.seconds.back()));
+    const bool done = m_bench.importRun(
+        name, started, m_run->samples,
+        [this](double share) { m_progress->setValue(static_cast<int>(100.0 * share)); }, {});
     m_progress->hide();
     m_add->setEnabled(true);
     if (done) {
@@ -222,4 +243,4 @@ void ImportSheet::close() {
     emit closed();
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -44,7 +44,7 @@ private:
     QString m_path;
     std::string m_text;
     formats::CsvPreview m_preview;
-    bool m_known = false;  ///< The mapping was remembered.
+    bool m_known = false; ///< The mapping was remembered.
     QLabel* m_title;
     QLabel* m_state;
     QTableWidget* m_table;
@@ -56,4 +56,4 @@ private:
     std::optional<formats::CsvRun> m_run;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

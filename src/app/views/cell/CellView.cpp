@@ -61,4 +61,4 @@ void CellView::choices(const QString& part, const QPoint& at) {
     menu.exec(at);
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

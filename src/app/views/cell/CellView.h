@@ -25,4 +25,4 @@ private:
     Section* m_section;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

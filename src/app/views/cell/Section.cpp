@@ -11,9 +11,11 @@
 namespace anodex::app {
 namespace {
 
-QString q(const std::string& text) { return QString::fromStdString(text); }
+QString q(const std::string& text) {
+    return QString::fromStdString(text);
+}
 
-constexpr double kThinnestDrawn = 5.0;  // pixels; thinner layers are drawn this thick and said to be so
+constexpr double kThinnestDrawn = 5.0; // pixels; thinner layers are drawn this thick and said to be so
 
 double roundedTo3(double value) {
     if (value <= 0.0) {
@@ -23,10 +25,11 @@ double roundedTo3(double value) {
     return std::round(value * scale) / scale;
 }
 
-}  // namespace
+} // namespace
 
 Section::Section(Workbench& bench, const Theme& theme, QWidget* parent)
-    : Picture(tr("Section through the cell"), parent), m_bench(bench), m_theme(theme), m_field(new NumberField(this)) {
+    : Picture(tr("Section through the cell"), parent), m_bench(bench), m_theme(theme),
+      m_field(new NumberField(this)) {
     setObjectName(QStringLiteral("section"));
     connect(&bench, &Workbench::designChanged, this, &Section::rebuild);
     connect(&theme, &Theme::changed, this, &Section::rebuild);
@@ -60,14 +63,17 @@ std::vector<Section::Size> Section::sizes() const {
     }
     const cell::Cell& cell = *m_bench.outcome().cell;
     std::vector<Size> list;
-    list.push_back({QStringLiteral("gap"), tr("gap"), cell.gapMetres, wording::Dimension::Metre, 1e3, 5e-5, 1.0});
+    list.push_back(
+        {QStringLiteral("gap"), tr("gap"), cell.gapMetres, wording::Dimension::Metre, 1e3, 5e-5, 1.0});
     for (const cell::Side side : {cell::Side::Negative, cell::Side::Positive}) {
         const bool negative = side == cell::Side::Negative;
         const cell::Electrode& electrode = cell.electrode(side);
         const QString key = negative ? QStringLiteral("negative") : QStringLiteral("positive");
         const QString who = negative ? tr("negative") : tr("positive");
-        list.push_back({key + QStringLiteral(".area"), tr("%1 wetted area").arg(who), electrode.areaM2, wording::Dimension::SquareMetre, 1e4, 1e-6, 1.0});
-        list.push_back({key + QStringLiteral(".thickness"), tr("%1 thickness").arg(who), electrode.thicknessMetres, wording::Dimension::Metre, 1e3, 1e-6, 0.1});
+        list.push_back({key + QStringLiteral(".area"), tr("%1 wetted area").arg(who), electrode.areaM2,
+                        wording::Dimension::SquareMetre, 1e4, 1e-6, 1.0});
+        list.push_back({key + QStringLiteral(".thickness"), tr("%1 thickness").arg(who),
+                        electrode.thicknessMetres, wording::Dimension::Metre, 1e3, 1e-6, 0.1});
     }
     return list;
 }
@@ -83,7 +89,8 @@ std::optional<Section::Size> Section::sizeOf(const QString& id) const {
 
 QString Section::shown(const Size& size) const {
     return q(wording::numberText(size.value * size.shownPerSi, 3)) +
-           (size.dimension == wording::Dimension::SquareMetre ? QStringLiteral("\u00A0cm²") : QStringLiteral("\u00A0mm"));
+           (size.dimension == wording::Dimension::SquareMetre ? QStringLiteral("\u00A0cm²")
+                                                              : QStringLiteral("\u00A0mm"));
 }
 
 cell::CellDesign Section::withSize(cell::CellDesign design, const QString& id, double value) {
@@ -91,7 +98,8 @@ cell::CellDesign Section::withSize(cell::CellDesign design, const QString& id, d
         design.gapMetres = value;
         return design;
     }
-    cell::ElectrodeDesign& electrode = id.startsWith(QLatin1String("negative")) ? design.negative : design.positive;
+    cell::ElectrodeDesign& electrode =
+        id.startsWith(QLatin1String("negative")) ? design.negative : design.positive;
     if (id.endsWith(QLatin1String("area"))) {
         electrode.wettedAreaM2 = value;
     } else {
@@ -128,11 +136,15 @@ void Section::drag(const QString& id, const QPointF& distance, bool finished) {
     } else if (id.endsWith(QLatin1String("area"))) {
         value = m_dragFrom * std::exp(-distance.y() / 120.0);
     } else {
-        value = m_dragFrom * std::exp((id.startsWith(QLatin1String("negative")) ? -1.0 : 1.0) * distance.x() / 120.0);
+        value = m_dragFrom *
+                std::exp((id.startsWith(QLatin1String("negative")) ? -1.0 : 1.0) * distance.x() / 120.0);
     }
     const double wanted = roundedTo3(value);
     if (finished && (wanted < size->least || wanted > size->most)) {
-        emit refused(tr("%1 stops at %2").arg(size->name, q(wording::numberText(std::clamp(wanted, size->least, size->most) * size->shownPerSi, 2))));
+        emit refused(
+            tr("%1 stops at %2")
+                .arg(size->name, q(wording::numberText(
+                                     std::clamp(wanted, size->least, size->most) * size->shownPerSi, 2))));
     }
     m_dragging = !finished;
     set(id, wanted, finished);
@@ -151,30 +163,36 @@ void Section::ask(const QString& id) {
         return;
     }
     m_asked = id;
-    m_field->ask(hit->area, size->name, shown(*size), size->dimension, 1.0 / size->shownPerSi,
-                 [least = size->least, most = size->most](double value) { return value >= least && value <= most; });
+    m_field->ask(
+        hit->area, size->name, shown(*size), size->dimension, 1.0 / size->shownPerSi,
+        [least = size->least, most = size->most](double value) { return value >= least && value <= most; });
 }
 
 void Section::layoutLayers() {
     const cell::Cell& cell = *m_bench.outcome().cell;
     const double side = Theme::em(6.5);
     const double across = width() - 2 * side;
-    const double total = cell.gapMetres + cell.electrodes[0].thicknessMetres + cell.electrodes[1].thicknessMetres;
+    const double total =
+        cell.gapMetres + cell.electrodes[0].thicknessMetres + cell.electrodes[1].thicknessMetres;
     if (!m_dragging) {
         m_pixelsPerMetre = across / total;
     }
     const auto wide = [&](double metres) { return std::max(kThinnestDrawn, metres * m_pixelsPerMetre); };
     const double tallest = height() - Theme::em(9.0);
     const double largest = std::max(cell.electrodes[0].areaM2, cell.electrodes[1].areaM2);
-    const auto tall = [&](double area) { return std::max(Theme::em(1.5), tallest * std::sqrt(area / largest)); };
+    const auto tall = [&](double area) {
+        return std::max(Theme::em(1.5), tallest * std::sqrt(area / largest));
+    };
     const double floor = Theme::em(4.4) + tallest;
     const double gap = wide(cell.gapMetres);
     const double left = wide(cell.electrodes[0].thicknessMetres);
     const double right = wide(cell.electrodes[1].thicknessMetres);
     const double start = std::max(Theme::em(1.0), (width() - gap - left - right) / 2.0);
-    m_negative = QRectF(start, floor - tall(cell.electrodes[0].areaM2), left, tall(cell.electrodes[0].areaM2));
+    m_negative =
+        QRectF(start, floor - tall(cell.electrodes[0].areaM2), left, tall(cell.electrodes[0].areaM2));
     m_gap = QRectF(start + left, floor - tallest, gap, tallest);
-    m_positive = QRectF(start + left + gap, floor - tall(cell.electrodes[1].areaM2), right, tall(cell.electrodes[1].areaM2));
+    m_positive = QRectF(start + left + gap, floor - tall(cell.electrodes[1].areaM2), right,
+                        tall(cell.electrodes[1].areaM2));
 }
 
 void Section::addElectrode(std::vector<PictureItem>& items, cell::Side side) const {
@@ -187,11 +205,15 @@ void Section::addElectrode(std::vector<PictureItem>& items, cell::Side side) con
     item.id = negative ? QStringLiteral("negative") : QStringLiteral("positive");
     item.area = box.adjusted(-6, 0, 6, 0);
     item.role = QAccessible::Button;
-    item.name = negative ? tr("Negative electrode: %1").arg(material) : tr("Positive electrode: %1").arg(material);
-    item.value = tr("%1 g, %2").arg(q(wording::numberText(electrode.massKg * 1e3, 3)), tr(airs[static_cast<int>(electrode.air)]));
+    item.name =
+        negative ? tr("Negative electrode: %1").arg(material) : tr("Positive electrode: %1").arg(material);
+    item.value = tr("%1 g, %2")
+                     .arg(q(wording::numberText(electrode.massKg * 1e3, 3)),
+                          tr(airs[static_cast<int>(electrode.air)]));
     item.tooltip = item.name + QStringLiteral("\n") + item.value + tr("\nClick for air and other choices.");
-    const QRectF caption = negative ? QRectF(2, Theme::em(0.2), width() / 2.0 - 4, Theme::em(2.6))
-                                    : QRectF(width() / 2.0, Theme::em(0.2), width() / 2.0 - 4, Theme::em(2.6));
+    const QRectF caption = negative
+                               ? QRectF(2, Theme::em(0.2), width() / 2.0 - 4, Theme::em(2.6))
+                               : QRectF(width() / 2.0, Theme::em(0.2), width() / 2.0 - 4, Theme::em(2.6));
     item.paint = [=, this, value = item.value](QPainter& painter) {
         const Colours& c = m_theme.colours();
         painter.setPen(QPen(c.ink, 1.0));
@@ -204,10 +226,13 @@ void Section::addElectrode(std::vector<PictureItem>& items, cell::Side side) con
         painter.setPen(c.ink);
         painter.setFont(Theme::font(1.05, true));
         const int align = (negative ? Qt::AlignLeft : Qt::AlignRight) | Qt::AlignVCenter;
-        drawElided(painter, QRectF(caption.left(), caption.top(), caption.width(), Theme::em(1.3)), material, align);
+        drawElided(painter, QRectF(caption.left(), caption.top(), caption.width(), Theme::em(1.3)), material,
+                   align);
         painter.setPen(c.faint);
         painter.setFont(Theme::font(0.9));
-        drawElided(painter, QRectF(caption.left(), caption.top() + Theme::em(1.25), caption.width(), Theme::em(1.2)), value, align);
+        drawElided(painter,
+                   QRectF(caption.left(), caption.top() + Theme::em(1.25), caption.width(), Theme::em(1.2)),
+                   value, align);
     };
     items.push_back(std::move(item));
 }
@@ -227,9 +252,13 @@ void Section::addLiquid(std::vector<PictureItem>& items, cell::Side side) const 
     item.id = QStringLiteral("liquid:%1").arg(static_cast<int>(side));
     item.area = box.adjusted(8, Theme::em(2.2), -8, -Theme::em(2.4));
     item.role = QAccessible::Button;
-    item.name = !two ? tr("Liquid") : side == cell::Side::Negative ? tr("Negative liquid") : tr("Positive liquid");
-    item.value = tr("%1 mL, pH %2, %3").arg(q(wording::numberText(solution.volumeM3 * 1e6, 3)), q(wording::numberText(solution.pH, 2)),
-                                            q(wording::quantityText(solution.conductivity, cell::Unit::SiemensPerMetre)));
+    item.name = !two                           ? tr("Liquid")
+                : side == cell::Side::Negative ? tr("Negative liquid")
+                                               : tr("Positive liquid");
+    item.value =
+        tr("%1 mL, pH %2, %3")
+            .arg(q(wording::numberText(solution.volumeM3 * 1e6, 3)), q(wording::numberText(solution.pH, 2)),
+                 q(wording::quantityText(solution.conductivity, cell::Unit::SiemensPerMetre)));
     item.tooltip = item.name + QStringLiteral("\n") + item.value;
     const double strength = std::clamp(solution.ionicStrength / 3.0, 0.08, 1.0);
     item.paint = [=, this, name = item.name, value = item.value](QPainter& painter) {
@@ -240,8 +269,12 @@ void Section::addLiquid(std::vector<PictureItem>& items, cell::Side side) const 
         painter.setPen(c.ink);
         painter.setFont(Theme::font(0.95));
         if (box.width() > Theme::em(6.0)) {
-            drawElided(painter, QRectF(box.left() + 8, box.center().y() - Theme::em(1.3), box.width() - 16, Theme::em(1.3)), name, Qt::AlignCenter);
-            drawElided(painter, QRectF(box.left() + 8, box.center().y(), box.width() - 16, Theme::em(1.3)), value, Qt::AlignCenter);
+            drawElided(
+                painter,
+                QRectF(box.left() + 8, box.center().y() - Theme::em(1.3), box.width() - 16, Theme::em(1.3)),
+                name, Qt::AlignCenter);
+            drawElided(painter, QRectF(box.left() + 8, box.center().y(), box.width() - 16, Theme::em(1.3)),
+                       value, Qt::AlignCenter);
         }
     };
     items.push_back(std::move(item));
@@ -260,7 +293,9 @@ void Section::addBarrier(std::vector<PictureItem>& items) const {
     item.area = box.adjusted(-5, 0, 5, 0);
     item.role = QAccessible::Button;
     item.name = tr("Separator: %1").arg(q(separator.name));
-    item.value = cell.barrier->thicknessMetres > 0.0 ? tr("%1 mm").arg(q(wording::numberText(cell.barrier->thicknessMetres * 1e3, 2))) : QString();
+    item.value = cell.barrier->thicknessMetres > 0.0
+                     ? tr("%1 mm").arg(q(wording::numberText(cell.barrier->thicknessMetres * 1e3, 2)))
+                     : QString();
     item.tooltip = item.name + QStringLiteral(" ") + item.value;
     item.paint = [=, this, words = item.name](QPainter& painter) {
         const Colours& c = m_theme.colours();
@@ -269,13 +304,15 @@ void Section::addBarrier(std::vector<PictureItem>& items) const {
         painter.drawRect(box);
         painter.setPen(c.ink);
         painter.setFont(Theme::font(0.9));
-        drawElided(painter, QRectF(m_gap.left(), m_gap.bottom() - Theme::em(1.8), m_gap.width(), Theme::em(1.3)), words, Qt::AlignCenter);
+        drawElided(painter,
+                   QRectF(m_gap.left(), m_gap.bottom() - Theme::em(1.8), m_gap.width(), Theme::em(1.3)),
+                   words, Qt::AlignCenter);
     };
     items.push_back(std::move(item));
 }
 
-void Section::addHandle(std::vector<PictureItem>& items, const Size& size, const QRectF& label, PictureItem::Drag drag,
-                        const std::function<void(QPainter&)>& mark) const {
+void Section::addHandle(std::vector<PictureItem>& items, const Size& size, const QRectF& label,
+                        PictureItem::Drag drag, const std::function<void(QPainter&)>& mark) const {
     PictureItem item;
     item.id = size.id;
     item.area = label;
@@ -315,12 +352,15 @@ void Section::paintRuler(QPainter& painter) const {
     const cell::Cell& cell = *m_bench.outcome().cell;
     const double thinnest = std::min(cell.electrodes[0].thicknessMetres, cell.electrodes[1].thicknessMetres);
     if (thinnest * m_pixelsPerMetre < kThinnestDrawn) {
-        painter.drawText(QRectF(from, y - Theme::em(1.5), width() - from, Theme::em(1.2)), Qt::AlignLeft, tr("electrodes drawn thicker than they are"));
+        painter.drawText(QRectF(from, y - Theme::em(1.5), width() - from, Theme::em(1.2)), Qt::AlignLeft,
+                         tr("electrodes drawn thicker than they are"));
     }
     for (double at = 0.0; from + at * m_pixelsPerMetre <= m_positive.right() + 1; at += step) {
         const double x = from + at * m_pixelsPerMetre;
         painter.drawLine(QPointF(x, y - 4), QPointF(x, y + 4));
-        painter.drawText(QRectF(x + 3, y, Theme::em(4.0), Theme::em(1.2)), Qt::AlignLeft, q(wording::numberText(at * 1e3, 3)) + (at == 0.0 ? QStringLiteral(" mm") : QString()));
+        painter.drawText(QRectF(x + 3, y, Theme::em(4.0), Theme::em(1.2)), Qt::AlignLeft,
+                         q(wording::numberText(at * 1e3, 3)) +
+                             (at == 0.0 ? QStringLiteral(" mm") : QString()));
     }
 }
 
@@ -344,13 +384,15 @@ void Section::rebuild() {
             const QRectF& box = negative ? m_negative : m_positive;
             if (size.id == QLatin1String("gap")) {
                 const double y = m_gap.top() + Theme::em(1.1);
-                const QRectF label(std::clamp(m_gap.center().x() - tag / 2, 0.0, width() - tag), y - tall / 2, tag, tall);
+                const QRectF label(std::clamp(m_gap.center().x() - tag / 2, 0.0, width() - tag), y - tall / 2,
+                                   tag, tall);
                 addHandle(items, size, label, PictureItem::Drag::Horizontal, [=, this](QPainter& painter) {
                     painter.setPen(QPen(c.ink, 1.5));
                     painter.drawLine(QPointF(m_gap.left(), y), QPointF(m_gap.right(), y));
                 });
             } else if (size.id.endsWith(QLatin1String("area"))) {
-                const double x = negative ? std::max(0.0, box.left() - tag - 12) : std::min(width() - tag, box.right() + 12);
+                const double x = negative ? std::max(0.0, box.left() - tag - 12)
+                                          : std::min(width() - tag, box.right() + 12);
                 const QRectF label(x, box.center().y() - tall / 2, tag, tall);
                 addHandle(items, size, label, PictureItem::Drag::Vertical, [=](QPainter& painter) {
                     const double edge = negative ? box.left() - 6 : box.right() + 6;
@@ -358,7 +400,8 @@ void Section::rebuild() {
                     painter.drawLine(QPointF(edge, box.top()), QPointF(edge, box.bottom()));
                 });
             } else {
-                const double x = negative ? std::max(0.0, box.left() - tag - 12) : std::min(width() - tag, box.right() + 12);
+                const double x = negative ? std::max(0.0, box.left() - tag - 12)
+                                          : std::min(width() - tag, box.right() + 12);
                 const QRectF label(x, box.bottom() - tall, tag, tall);
                 addHandle(items, size, label, PictureItem::Drag::Horizontal, [](QPainter&) {});
             }
@@ -367,4 +410,4 @@ void Section::rebuild() {
     setItems(std::move(items));
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

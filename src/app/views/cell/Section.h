@@ -1,4 +1,5 @@
-// src/app/views/cell/Section.h - a cut through the cell, drawn to scale with a ruler; sizes are handles and fields.
+// src/app/views/cell/Section.h - a cut through the cell, drawn to scale with a ruler; sizes are handles and
+// fields.
 #pragma once
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
@@ -23,7 +24,7 @@ private:
     struct Size {
         QString id;
         QString name;
-        double value = 0.0;  ///< SI
+        double value = 0.0; ///< SI
         wording::Dimension dimension = wording::Dimension::Metre;
         double shownPerSi = 1e3;
         double least = 1e-5;
@@ -42,8 +43,8 @@ private:
     void addElectrode(std::vector<PictureItem>& items, cell::Side side) const;
     void addLiquid(std::vector<PictureItem>& items, cell::Side side) const;
     void addBarrier(std::vector<PictureItem>& items) const;
-    void addHandle(std::vector<PictureItem>& items, const Size& size, const QRectF& label, PictureItem::Drag drag,
-                   const std::function<void(QPainter&)>& mark) const;
+    void addHandle(std::vector<PictureItem>& items, const Size& size, const QRectF& label,
+                   PictureItem::Drag drag, const std::function<void(QPainter&)>& mark) const;
     void paintRuler(QPainter& painter) const;
     [[nodiscard]] QString shown(const Size& size) const;
 
@@ -59,4 +60,4 @@ private:
     QRectF m_gap;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

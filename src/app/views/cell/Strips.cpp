@@ -10,9 +10,11 @@
 namespace anodex::app {
 namespace {
 
-QString q(const std::string& text) { return QString::fromStdString(text); }
+QString q(const std::string& text) {
+    return QString::fromStdString(text);
+}
 
-}  // namespace
+} // namespace
 
 Strips::Strips(Workbench& bench, const Theme& theme, QWidget* parent)
     : Picture(tr("What sets the current and what runs out"), parent), m_bench(bench), m_theme(theme) {
@@ -65,15 +67,17 @@ std::vector<Strips::Bar> Strips::reagentBars() const {
         bar.value = q(wording::chargeText(reagent.expectedCoulombs));
         bar.length = reagent.expectedCoulombs / most;
         bar.marked = i == 0;
-        bar.colour = !reagent.side ? m_theme.colours().ink
-                     : *reagent.side == cell::Side::Negative ? m_theme.colours().negative : m_theme.colours().positive;
+        bar.colour = !reagent.side                           ? m_theme.colours().ink
+                     : *reagent.side == cell::Side::Negative ? m_theme.colours().negative
+                                                             : m_theme.colours().positive;
         bar.key = {cell::Quantity::Reagent, {}, i};
         bars.push_back(bar);
     }
     return bars;
 }
 
-void Strips::addBars(std::vector<PictureItem>& items, const QString& title, const std::vector<Bar>& bars, const QRectF& box) const {
+void Strips::addBars(std::vector<PictureItem>& items, const QString& title, const std::vector<Bar>& bars,
+                     const QRectF& box) const {
     PictureItem head;
     head.id = QStringLiteral("head:") + title;
     head.area = QRectF(box.left(), box.top(), box.width(), Theme::em(1.4));
@@ -85,7 +89,8 @@ void Strips::addBars(std::vector<PictureItem>& items, const QString& title, cons
         drawElided(painter, area, title);
     };
     items.push_back(std::move(head));
-    const double each = std::min(Theme::em(2.6), (box.height() - Theme::em(1.6)) / std::max<double>(1.0, static_cast<double>(bars.size())));
+    const double each = std::min(Theme::em(2.6), (box.height() - Theme::em(1.6)) /
+                                                     std::max<double>(1.0, static_cast<double>(bars.size())));
     double y = box.top() + Theme::em(1.6);
     for (const Bar& bar : bars) {
         PictureItem item;
@@ -102,13 +107,17 @@ void Strips::addBars(std::vector<PictureItem>& items, const QString& title, cons
             painter.setPen(c.ink);
             painter.setFont(Theme::font(0.95, bar.marked));
             drawElided(painter, QRectF(area.left(), area.top(), area.width() * 0.62, text), bar.name);
-            drawElided(painter, QRectF(area.left() + area.width() * 0.6, area.top(), area.width() * 0.4, text), bar.value, Qt::AlignRight | Qt::AlignVCenter);
-            const QRectF track(area.left(), area.top() + text + 1, area.width(), std::max(4.0, area.height() - text - 3));
+            drawElided(painter,
+                       QRectF(area.left() + area.width() * 0.6, area.top(), area.width() * 0.4, text),
+                       bar.value, Qt::AlignRight | Qt::AlignVCenter);
+            const QRectF track(area.left(), area.top() + text + 1, area.width(),
+                               std::max(4.0, area.height() - text - 3));
             painter.setPen(Qt::NoPen);
             painter.setBrush(c.rule);
             painter.drawRect(QRectF(track.left(), track.bottom() - 1, track.width(), 1));
             painter.setBrush(bar.marked ? QBrush(bar.colour) : QBrush(bar.colour, Qt::Dense4Pattern));
-            painter.drawRect(QRectF(track.left(), track.top(), std::max(2.0, track.width() * bar.length), std::min(track.height(), Theme::em(0.7))));
+            painter.drawRect(QRectF(track.left(), track.top(), std::max(2.0, track.width() * bar.length),
+                                    std::min(track.height(), Theme::em(0.7))));
         };
         items.push_back(std::move(item));
         y += each;
@@ -122,7 +131,8 @@ void Strips::rebuild() {
         const double pad = Theme::em(0.8);
         const QRectF whole(pad, Theme::em(0.3), width() - 2 * pad, height() - Theme::em(0.6));
         const double half = whole.height() / 2.0;
-        addBars(items, tr("What sets the current"), currentBars(), QRectF(whole.left(), whole.top(), whole.width(), half - 6));
+        addBars(items, tr("What sets the current"), currentBars(),
+                QRectF(whole.left(), whole.top(), whole.width(), half - 6));
         const auto reagents = reagentBars();
         addBars(items, reagents.empty() ? tr("Nothing here runs out") : tr("What runs out"), reagents,
                 QRectF(whole.left(), whole.top() + half + 6, whole.width(), half - 6));
@@ -130,4 +140,4 @@ void Strips::rebuild() {
     setItems(std::move(items));
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -1,4 +1,5 @@
-// src/app/views/cell/Strips.h - what sets the current (ohms as lengths) and what runs out (ampere-hours as bars).
+// src/app/views/cell/Strips.h - what sets the current (ohms as lengths) and what runs out (ampere-hours as
+// bars).
 #pragma once
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
@@ -19,7 +20,7 @@ private:
         QString id;
         QString name;
         QString value;
-        double length = 0.0;  ///< 0..1
+        double length = 0.0; ///< 0..1
         bool marked = false;
         QColor colour;
         cell::QuantityKey key;
@@ -28,10 +29,11 @@ private:
     void rebuild();
     [[nodiscard]] std::vector<Bar> currentBars() const;
     [[nodiscard]] std::vector<Bar> reagentBars() const;
-    void addBars(std::vector<PictureItem>& items, const QString& title, const std::vector<Bar>& bars, const QRectF& box) const;
+    void addBars(std::vector<PictureItem>& items, const QString& title, const std::vector<Bar>& bars,
+                 const QRectF& box) const;
 
     Workbench& m_bench;
     const Theme& m_theme;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

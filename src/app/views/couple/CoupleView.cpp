@@ -33,7 +33,8 @@ CoupleView::CoupleView(Workbench& bench, const Theme& theme, QWidget* parent)
     layout->addLayout(liquids);
     layout->addWidget(makeLoadRow());
     connect(m_ladder, &Ladder::numberAsked, this, &View::numberAsked);
-    connect(m_ladder, &Ladder::materialAsked, this, [this](cell::Side side, const QPoint& at) { m_picker->open(side, at); });
+    connect(m_ladder, &Ladder::materialAsked, this,
+            [this](cell::Side side, const QPoint& at) { m_picker->open(side, at); });
     for (LiquidPanel* panel : {m_left, m_right}) {
         connect(panel, &LiquidPanel::numberAsked, this, &View::numberAsked);
         connect(panel, &LiquidPanel::refused, this, &CoupleView::refused);
@@ -60,10 +61,13 @@ QWidget* CoupleView::makeLoadRow() {
     layout->addWidget(none);
     layout->addWidget(m_load, 1);
     layout->addWidget(m_loadText);
-    connect(m_load, &QSlider::valueChanged, this, [this](int value) { m_ladder->setLoadShare(value / 100.0); });
+    connect(m_load, &QSlider::valueChanged, this,
+            [this](int value) { m_ladder->setLoadShare(value / 100.0); });
     connect(m_ladder, &Ladder::rebuilt, this, [this] {
         const double amps = m_ladder->loadAmps();
-        m_loadText->setText(tr("load %1, %2 % of short circuit").arg(QString::fromStdString(wording::quantityText(amps, cell::Unit::Ampere))).arg(m_load->value()));
+        m_loadText->setText(tr("load %1, %2 % of short circuit")
+                                .arg(QString::fromStdString(wording::quantityText(amps, cell::Unit::Ampere)))
+                                .arg(m_load->value()));
         m_load->setToolTip(m_loadText->text());
     });
     return row;
@@ -76,7 +80,8 @@ void CoupleView::refresh() {
     m_right->setVisible(any && two);
     m_split->setVisible(any);
     m_split->setText(two ? tr("One liquid") : tr("Two liquids"));
-    m_split->setToolTip(two ? tr("Keep only the negative side's liquid") : tr("Give each electrode a liquid of its own, with a bridge between"));
+    m_split->setToolTip(two ? tr("Keep only the negative side's liquid")
+                            : tr("Give each electrode a liquid of its own, with a bridge between"));
     if (any) {
         m_left->refresh();
         if (two) {
@@ -102,4 +107,4 @@ void CoupleView::splitOrJoin() {
     m_bench.edit(design);
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

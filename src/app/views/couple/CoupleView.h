@@ -1,4 +1,5 @@
-// src/app/views/couple/CoupleView.h - which reactions run, what the meter should read, and why it is less than hoped.
+// src/app/views/couple/CoupleView.h - which reactions run, what the meter should read, and why it is less
+// than hoped.
 #pragma once
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
@@ -40,4 +41,4 @@ private:
     QLabel* m_loadText = nullptr;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

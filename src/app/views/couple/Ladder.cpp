@@ -10,19 +10,25 @@
 namespace anodex::app {
 namespace {
 
-QString q(const std::string& text) { return QString::fromStdString(text); }
-
-QString voltsText(double volts) {
-    return (volts >= 0 ? QStringLiteral("+") : QString()) + q(wording::quantityText(volts, cell::Unit::Volt, base::Interval{0.0, 0.03}));
+QString q(const std::string& text) {
+    return QString::fromStdString(text);
 }
 
-double axisWidth() { return Theme::em(3.6); }
-double footHeight() { return Theme::em(2.8); }
-double barHalf() { return Theme::em(2.6); }
+QString voltsText(double volts) {
+    return (volts >= 0 ? QStringLiteral("+") : QString()) +
+           q(wording::quantityText(volts, cell::Unit::Volt, base::Interval{0.0, 0.03}));
+}
+
+double axisWidth() {
+    return Theme::em(3.6);
+}
+double footHeight() {
+    return Theme::em(2.8);
+}
 
 constexpr cell::Side kSides[] = {cell::Side::Negative, cell::Side::Positive};
 
-}  // namespace
+} // namespace
 
 Ladder::Ladder(Workbench& bench, const Theme& theme, QWidget* parent)
     : Picture(tr("Potential ladder"), parent), m_bench(bench), m_theme(theme) {
@@ -51,7 +57,12 @@ double Ladder::loadAmps() const {
     return m_bench.outcome().usable() ? m_share * m_bench.outcome().evaluation->first.shortCircuitAmps : 0.0;
 }
 
-double Ladder::bottom() const { return height() - footHeight(); }
+double Ladder::barHalf() const {
+    return std::min(Theme::em(2.6), 0.07 * (width() - axisWidth()));
+}
+double Ladder::bottom() const {
+    return height() - footHeight();
+}
 double Ladder::yOf(double volts) const {
     const double top = Theme::em(1.2);
     return bottom() - Theme::em(0.6) - (bottom() - Theme::em(0.6) - top) * (volts - m_low) / (m_high - m_low);
@@ -99,14 +110,17 @@ std::vector<Ladder::Rung> Ladder::rungsOf(cell::Side side) const {
         rung.index = i;
         rung.volts = entry.equilibriumVolts;
         rung.working = entry.reaction == result.couple.reaction;
-        const bool anodic = rung.working ? result.couple.branch == chemistry::Branch::Anodic : entry.amps > 0.0;
+        const bool anodic =
+            rung.working ? result.couple.branch == chemistry::Branch::Anodic : entry.amps > 0.0;
         rung.name = q(anodic ? reaction.anodicName : reaction.cathodicName);
         rung.equation = q(wording::prettyEquation(reaction.equation));
         if (entry.blocked == cell::Blocked::Film) {
             rung.why = tr("blocked: not at this pH");
         } else if (entry.blocked == cell::Blocked::NoReactant) {
-            rung.why = entry.missing ? tr("blocked: no %1 here").arg(q(wording::prettyEquation(catalogue.species[*entry.missing].name)))
-                                     : tr("blocked: nothing to react");
+            rung.why = entry.missing
+                           ? tr("blocked: no %1 here")
+                                 .arg(q(wording::prettyEquation(catalogue.species[*entry.missing].name)))
+                           : tr("blocked: nothing to react");
         }
         rungs.push_back(std::move(rung));
     }
@@ -135,10 +149,13 @@ void Ladder::addRung(std::vector<PictureItem>& items, const Rung& rung) const {
     const double y = yOf(rung.volts);
     const bool left = rung.side == cell::Side::Negative;
     const double edge = left ? x - barHalf() - Theme::em(0.9) : x + barHalf() + Theme::em(0.9);
-    const QRectF label = left ? QRectF(axisWidth() + 6, rung.labelY - Theme::em(1.15), edge - axisWidth() - 6, Theme::em(2.3))
-                              : QRectF(edge, rung.labelY - Theme::em(1.15), width() - edge - 4, Theme::em(2.3));
+    const QRectF label =
+        left ? QRectF(axisWidth() + 6, rung.labelY - Theme::em(1.15), edge - axisWidth() - 6, Theme::em(2.3))
+             : QRectF(edge, rung.labelY - Theme::em(1.15), width() - edge - 4, Theme::em(2.3));
     PictureItem item;
-    item.id = QStringLiteral("rung:%1:%2").arg(static_cast<int>(rung.side)).arg(m_bench.outcome().evaluation->side(rung.side).competing[rung.index].reaction);
+    item.id = QStringLiteral("rung:%1:%2")
+                  .arg(static_cast<int>(rung.side))
+                  .arg(m_bench.outcome().evaluation->side(rung.side).competing[rung.index].reaction);
     item.area = label;
     item.role = QAccessible::Button;
     item.name = rung.name;
@@ -151,7 +168,9 @@ void Ladder::addRung(std::vector<PictureItem>& items, const Rung& rung) const {
         const bool blocked = !rung.why.isEmpty();
         const QRectF bar(x - barHalf(), y - 3, 2 * barHalf(), 6);
         painter.setPen(QPen(blocked ? c.faint : colour, rung.working ? 2.0 : 1.0));
-        painter.setBrush(blocked ? QBrush(c.faint, Qt::BDiagPattern) : rung.working ? QBrush(colour) : QBrush(c.paper));
+        painter.setBrush(blocked        ? QBrush(c.faint, Qt::BDiagPattern)
+                         : rung.working ? QBrush(colour)
+                                        : QBrush(c.paper));
         painter.drawRect(bar);
         painter.setPen(QPen(c.rule, 1.0));
         const double from = left ? bar.left() : bar.right();
@@ -161,7 +180,8 @@ void Ladder::addRung(std::vector<PictureItem>& items, const Rung& rung) const {
         painter.setFont(Theme::font(0.95, rung.working));
         const QString volts = voltsText(rung.volts);
         drawElided(painter, QRectF(label.left(), label.top(), label.width(), label.height() / 2),
-                   left ? rung.name + QStringLiteral("  ") + volts : volts + QStringLiteral("  ") + rung.name, align);
+                   left ? rung.name + QStringLiteral("  ") + volts : volts + QStringLiteral("  ") + rung.name,
+                   align);
         painter.setPen(c.faint);
         painter.setFont(Theme::font(0.82));
         drawElided(painter, QRectF(label.left(), label.center().y(), label.width(), label.height() / 2),
@@ -178,7 +198,8 @@ void Ladder::addSettled(std::vector<PictureItem>& items, cell::Side side) const 
     item.id = QStringLiteral("settled:%1").arg(static_cast<int>(side));
     item.area = QRectF(x - barHalf() - 4, y - 8, 2 * barHalf() + 8, 16);
     item.role = QAccessible::Button;
-    item.name = side == cell::Side::Negative ? tr("Negative electrode settles") : tr("Positive electrode settles");
+    item.name =
+        side == cell::Side::Negative ? tr("Negative electrode settles") : tr("Positive electrode settles");
     item.value = voltsText(volts);
     item.tooltip = tr("%1 at %2 against hydrogen").arg(item.name, item.value);
     item.opens = cell::QuantityKey{cell::Quantity::RestPotential, side, 0};
@@ -205,9 +226,11 @@ void Ladder::addBracket(std::vector<PictureItem>& items) const {
     const double to = yOf(e.side(cell::Side::Positive).restVolts);
     PictureItem item;
     item.id = QStringLiteral("openCircuit");
-    const std::optional<base::Interval> range = outcome.doubt ? std::optional(outcome.doubt->openCircuitVolts) : std::nullopt;
+    const std::optional<base::Interval> range =
+        outcome.doubt ? std::optional(outcome.doubt->openCircuitVolts) : std::nullopt;
     const QString shown = q(wording::quantityText(e.openCircuitVolts, cell::Unit::Volt, range));
-    item.area = QRectF(x - Theme::em(0.4), 0.5 * (from + to) - Theme::em(1.6), Theme::em(6.2), Theme::em(3.0));
+    item.area =
+        QRectF(x - Theme::em(0.4), 0.5 * (from + to) - Theme::em(1.6), Theme::em(6.2), Theme::em(3.0));
     item.role = QAccessible::Button;
     item.name = tr("Open circuit");
     item.value = shown;
@@ -228,10 +251,13 @@ void Ladder::addBracket(std::vector<PictureItem>& items) const {
         const QRectF text = area.adjusted(Theme::em(0.7), 0, 0, 0);
         painter.fillRect(text, c.paper);
         painter.setFont(Theme::font(1.55, true));
-        painter.drawText(QRectF(text.left() + 3, text.top(), text.width(), Theme::em(1.8)), Qt::AlignLeft | Qt::AlignVCenter, shown);
+        painter.drawText(QRectF(text.left() + 3, text.top(), text.width(), Theme::em(1.8)),
+                         Qt::AlignLeft | Qt::AlignVCenter, shown);
         painter.setPen(c.faint);
         painter.setFont(Theme::font(0.9));
-        drawElided(painter, QRectF(text.left() + 3, text.top() + Theme::em(1.75), text.width(), Theme::em(1.1)), tr("open circuit"));
+        drawElided(painter,
+                   QRectF(text.left() + 3, text.top() + Theme::em(1.75), text.width(), Theme::em(1.1)),
+                   tr("open circuit"));
     };
     items.push_back(std::move(item));
 }
@@ -256,7 +282,7 @@ void Ladder::addLoaded(std::vector<PictureItem>& items) const {
         QString name;
         double from;
         double to;
-        int kind;  // 0 the voltage that is left, 1 negative, 2 positive, 3 resistance
+        int kind; // 0 the voltage that is left, 1 negative, 2 positive, 3 resistance
     };
     std::vector<Step> steps;
     const auto add = [&](const QString& name, double volts, int kind) {
@@ -264,15 +290,19 @@ void Ladder::addLoaded(std::vector<PictureItem>& items) const {
         level += volts;
     };
     const auto lossOf = [&](cell::LossPart part) {
-        const auto found = std::find_if(losses.begin(), losses.end(), [&](const cell::Loss& l) { return l.part == part; });
+        const auto found =
+            std::find_if(losses.begin(), losses.end(), [&](const cell::Loss& l) { return l.part == part; });
         return found == losses.end() ? 0.0 : found->volts;
     };
-    add(q(wording::lossText(cell::LossPart::NegativePolarisation)), lossOf(cell::LossPart::NegativePolarisation), 1);
+    add(q(wording::lossText(cell::LossPart::NegativePolarisation)),
+        lossOf(cell::LossPart::NegativePolarisation), 1);
     add(tr("left at the terminals"), terminal, 0);
-    for (const cell::LossPart part : {cell::LossPart::Liquid, cell::LossPart::Separator, cell::LossPart::Collectors, cell::LossPart::Contacts}) {
+    for (const cell::LossPart part : {cell::LossPart::Liquid, cell::LossPart::Separator,
+                                      cell::LossPart::Collectors, cell::LossPart::Contacts}) {
         add(q(wording::lossText(part)), lossOf(part), 3);
     }
-    add(q(wording::lossText(cell::LossPart::PositivePolarisation)), lossOf(cell::LossPart::PositivePolarisation), 2);
+    add(q(wording::lossText(cell::LossPart::PositivePolarisation)),
+        lossOf(cell::LossPart::PositivePolarisation), 2);
     double lastLabel = 1e9;
     const double minimum = 0.012 * sign;
     for (std::size_t i = 0; i < steps.size(); ++i) {
@@ -288,16 +318,24 @@ void Ladder::addLoaded(std::vector<PictureItem>& items) const {
         item.id = QStringLiteral("step:%1").arg(i);
         item.area = QRectF(x - Theme::em(0.4), top, Theme::em(0.8), std::max(tall, 3.0));
         item.role = QAccessible::Button;
-        item.name = step.kind == 0 ? tr("Voltage at %1").arg(q(wording::quantityText(amps, cell::Unit::Ampere))) : tr("Lost in: %1").arg(step.name);
-        const QString shown = q(wording::quantityText(step.to - step.from, cell::Unit::Volt, base::Interval{0.0, 0.03}));
+        item.name = step.kind == 0
+                        ? tr("Voltage at %1").arg(q(wording::quantityText(amps, cell::Unit::Ampere)))
+                        : tr("Lost in: %1").arg(step.name);
+        const QString shown =
+            q(wording::quantityText(step.to - step.from, cell::Unit::Volt, base::Interval{0.0, 0.03}));
         item.value = shown;
         item.tooltip = item.name + QStringLiteral(": ") + item.value;
         item.opens = step.kind == 3 ? cell::QuantityKey{cell::Quantity::Resistance, {}, 0}
-                     : step.kind == 0 ? cell::QuantityKey{cell::Quantity::ShortCircuitCurrent, {}, 0}
-                                      : cell::QuantityKey{cell::Quantity::RestPotential, step.kind == 1 ? cell::Side::Negative : cell::Side::Positive, 0};
+                     : step.kind == 0
+                         ? cell::QuantityKey{cell::Quantity::ShortCircuitCurrent, {}, 0}
+                         : cell::QuantityKey{cell::Quantity::RestPotential,
+                                             step.kind == 1 ? cell::Side::Negative : cell::Side::Positive, 0};
         item.paint = [=, this, area = item.area](QPainter& painter) {
             const Colours& c = m_theme.colours();
-            const QColor colour = step.kind == 0 ? c.ink : step.kind == 1 ? c.negative : step.kind == 2 ? c.positive : c.liquid;
+            const QColor colour = step.kind == 0   ? c.ink
+                                  : step.kind == 1 ? c.negative
+                                  : step.kind == 2 ? c.positive
+                                                   : c.liquid;
             painter.setPen(Qt::NoPen);
             painter.setBrush(step.kind == 0 ? QBrush(colour) : QBrush(colour, Qt::Dense4Pattern));
             painter.drawRect(area.adjusted(1, 0.5, -1, -0.5));
@@ -316,7 +354,8 @@ void Ladder::addFoot(std::vector<PictureItem>& items, cell::Side side) const {
     const QString material = q(m_bench.design().electrode(side).material);
     PictureItem item;
     item.id = QStringLiteral("foot:%1").arg(static_cast<int>(side));
-    item.area = QRectF(x - Theme::em(6.0), bottom() + Theme::em(0.35), Theme::em(12.0), Theme::em(2.1));
+    const double wide = std::min(Theme::em(12.0), 0.38 * (width() - axisWidth()));
+    item.area = QRectF(x - wide / 2, bottom() + Theme::em(0.35), wide, Theme::em(2.1));
     item.role = QAccessible::ButtonDropDown;
     item.name = side == cell::Side::Negative ? tr("Negative electrode") : tr("Positive electrode");
     item.value = material;
@@ -326,7 +365,8 @@ void Ladder::addFoot(std::vector<PictureItem>& items, cell::Side side) const {
         painter.setPen(QPen(colourOf(side), 2.0));
         painter.setBrush(c.sheet);
         painter.drawRoundedRect(area, 5, 5);
-        drawTerminal(painter, {area.left() + Theme::em(1.1), area.center().y()}, Theme::em(0.55), side == cell::Side::Positive, c);
+        drawTerminal(painter, {area.left() + Theme::em(1.1), area.center().y()}, Theme::em(0.55),
+                     side == cell::Side::Positive, c);
         painter.setPen(c.ink);
         painter.setFont(Theme::font(1.1, true));
         drawElided(painter, area.adjusted(Theme::em(2.1), 0, -Theme::em(1.6), 0), material, Qt::AlignCenter);
@@ -351,14 +391,17 @@ void Ladder::paintAxis(QPainter& painter) const {
         painter.setPen(QPen(c.rule, 1.0, std::abs(volts) < 1e-9 ? Qt::SolidLine : Qt::DotLine));
         painter.drawLine(QPointF(axisWidth(), y), QPointF(width(), y));
         painter.setPen(c.faint);
-        const QString text = std::abs(volts) < 1e-9 ? QStringLiteral("0 V") : q(wording::numberText(volts, 3));
-        painter.drawText(QRectF(0, y - Theme::em(0.6), axisWidth() - 6, Theme::em(1.2)), Qt::AlignRight | Qt::AlignVCenter, text);
+        const QString text =
+            std::abs(volts) < 1e-9 ? QStringLiteral("0 V") : q(wording::numberText(volts, 3));
+        painter.drawText(QRectF(0, y - Theme::em(0.6), axisWidth() - 6, Theme::em(1.2)),
+                         Qt::AlignRight | Qt::AlignVCenter, text);
     }
     painter.save();
     painter.translate(Theme::em(0.65), bottom());
     painter.rotate(-90);
     painter.setPen(c.faint);
-    painter.drawText(QRectF(0, -Theme::em(0.65), Theme::em(16.0), Theme::em(1.2)), Qt::AlignLeft, tr("volts against hydrogen"));
+    painter.drawText(QRectF(0, -Theme::em(0.65), Theme::em(16.0), Theme::em(1.2)), Qt::AlignLeft,
+                     tr("volts against hydrogen"));
     painter.restore();
 }
 
@@ -385,4 +428,4 @@ void Ladder::rebuild() {
     emit rebuilt();
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -1,8 +1,10 @@
-// src/app/views/couple/Ladder.h - the potential ladder: which reaction runs on each side, and the voltage between.
+// src/app/views/couple/Ladder.h - the potential ladder: which reaction runs on each side, and the voltage
+// between.
 //
-// Scale      volts against the standard hydrogen electrode. A rung is a reaction's own potential; a hatched rung is
-//            blocked, with the reason on it; the thick bar is where the electrode settles. The first bracket is the
-//            open circuit, the second the same distance under load, each loss a named step.
+// Scale      volts against the standard hydrogen electrode. A rung is a reaction's own potential; a hatched
+// rung is
+//            blocked, with the reason on it; the thick bar is where the electrode settles. The first bracket
+//            is the open circuit, the second the same distance under load, each loss a named step.
 #pragma once
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
@@ -32,7 +34,7 @@ private:
         double labelY = 0.0;
         QString name;
         QString equation;
-        QString why;  ///< Why it is blocked; empty when it runs.
+        QString why; ///< Why it is blocked; empty when it runs.
         bool working = false;
     };
 
@@ -50,6 +52,7 @@ private:
     [[nodiscard]] double columnX(cell::Side side) const;
     [[nodiscard]] QColor colourOf(cell::Side side) const;
     [[nodiscard]] double bottom() const;
+    [[nodiscard]] double barHalf() const;
 
     Workbench& m_bench;
     const Theme& m_theme;
@@ -58,4 +61,4 @@ private:
     double m_share = 0.25;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -34,13 +34,15 @@ void clear(QLayout* layout) {
     }
 }
 
-}  // namespace
+} // namespace
 
 LiquidPanel::LiquidPanel(Workbench& bench, const Theme& theme, cell::Side side, QWidget* parent)
-    : QFrame(parent), m_bench(bench), m_theme(theme), m_side(side), m_title(new QLabel(this)), m_rows(new QVBoxLayout),
-      m_pour(new QLineEdit(this)), m_acidity(new QPushButton(this)), m_conductivity(new QPushButton(this)) {
+    : QFrame(parent), m_bench(bench), m_theme(theme), m_side(side), m_title(new QLabel(this)),
+      m_rows(new QVBoxLayout), m_pour(new QLineEdit(this)), m_acidity(new QPushButton(this)),
+      m_conductivity(new QPushButton(this)) {
     setObjectName(QStringLiteral("card"));
     m_title->setObjectName(QStringLiteral("faint"));
+    m_title->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
     m_pour->setObjectName(QStringLiteral("pour:%1").arg(static_cast<int>(side)));
     m_pour->setAccessibleName(tr("Pour something in"));
     m_pour->setPlaceholderText(tr("pour: an amount and a name"));
@@ -53,13 +55,11 @@ LiquidPanel::LiquidPanel(Workbench& bench, const Theme& theme, cell::Side side, 
     auto* facts = new QHBoxLayout;
     facts->addWidget(m_acidity);
     facts->addWidget(m_conductivity);
-    facts->addStretch(1);
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(10, 6, 10, 6);
     layout->setSpacing(3);
     auto* head = new QHBoxLayout;
-    head->addWidget(m_title);
-    head->addStretch(1);
+    head->addWidget(m_title, 1);
     head->addLayout(facts);
     layout->addLayout(head);
     layout->addLayout(m_rows);
@@ -69,14 +69,18 @@ LiquidPanel::LiquidPanel(Workbench& bench, const Theme& theme, cell::Side side, 
         emit numberAsked({cell::Quantity::Acidity, m_side, 0}, m_acidity->mapToGlobal(QPoint(0, 0)));
     });
     connect(m_conductivity, &QPushButton::clicked, this, [this] {
-        emit numberAsked({cell::Quantity::Conductivity, m_side, 0}, m_conductivity->mapToGlobal(QPoint(0, 0)));
+        emit numberAsked({cell::Quantity::Conductivity, m_side, 0},
+                         m_conductivity->mapToGlobal(QPoint(0, 0)));
     });
 }
 
 void LiquidPanel::refresh() {
     const bool two = m_bench.design().positiveLiquid.has_value();
-    m_title->setText(!two ? tr("Liquid") : m_side == cell::Side::Negative ? tr("Negative liquid") : tr("Positive liquid"));
-    QString shape = QString::fromStdString(liquid().ready) + QChar::fromLatin1(static_cast<char>('0' + static_cast<int>(liquid().basis)));
+    m_title->setText(!two                             ? tr("Liquid")
+                     : m_side == cell::Side::Negative ? tr("Negative liquid")
+                                                      : tr("Positive liquid"));
+    QString shape = QString::fromStdString(liquid().ready) +
+                    QChar::fromLatin1(static_cast<char>('0' + static_cast<int>(liquid().basis)));
     for (const cell::SoluteDesign& solute : liquid().solutes) {
         shape += QLatin1Char('|') + QString::fromStdString(solute.substance);
     }
@@ -98,7 +102,8 @@ void LiquidPanel::refreshFacts() {
     m_conductivity->setVisible(usable);
     if (usable) {
         const chemistry::Solution& solution = m_bench.outcome().cell->solution(m_side);
-        m_acidity->setText(tr("pH %1").arg(QString::fromStdString(wording::numberText(solution.pH, solution.pH >= 10 ? 3 : 2))));
+        m_acidity->setText(tr("pH %1").arg(
+            QString::fromStdString(wording::numberText(solution.pH, solution.pH >= 10 ? 3 : 2))));
         m_conductivity->setText(QString::fromStdString(
             wording::quantityText(solution.conductivity, cell::Unit::SiemensPerMetre)));
     }
@@ -110,10 +115,12 @@ void LiquidPanel::rebuildRows() {
     const chemistry::Substance* solvent = m_bench.catalogue().solvent();
     const QString base = !liquid().ready.empty() ? QString::fromStdString(liquid().ready)
                          : liquid().basis == cell::LiquidBasis::FinishedVolume ? tr("made up to")
-                         : solvent != nullptr ? QString::fromStdString(solvent->name) : QString();
+                         : solvent != nullptr ? QString::fromStdString(solvent->name)
+                                              : QString();
     addRow(base, basisText(liquid()), kBasisRow);
     for (std::size_t i = 0; i < liquid().solutes.size(); ++i) {
-        addRow(QString::fromStdString(liquid().solutes[i].substance), amountText(liquid().solutes[i].amount), static_cast<int>(i));
+        addRow(QString::fromStdString(liquid().solutes[i].substance), amountText(liquid().solutes[i].amount),
+               static_cast<int>(i));
     }
 }
 
@@ -127,7 +134,8 @@ void LiquidPanel::addRow(const QString& name, const QString& amount, int solute)
     auto* field = new QLineEdit(amount, this);
     field->setObjectName(QStringLiteral("amount:%1:%2").arg(static_cast<int>(m_side)).arg(solute));
     field->setAccessibleName(tr("Amount of %1").arg(name));
-    field->setFixedWidth(static_cast<int>(Theme::em(6.0)));
+    field->setMinimumWidth(static_cast<int>(Theme::em(3.6)));
+    field->setMaximumWidth(static_cast<int>(Theme::em(6.0)));
     field->setAlignment(Qt::AlignRight);
     row->addWidget(label, 1);
     row->addWidget(field);
@@ -159,7 +167,8 @@ void LiquidPanel::typed(QLineEdit* field, int solute, bool settle) {
     if (!fits) {
         if (settle && field->isModified()) {
             field->setModified(false);
-            emit refused(tr("\"%1\" is no amount; right would be a number and a unit such as %2").arg(field->text(), solute == kBasisRow ? tr("100 mL") : tr("5 g or 2 mol/L")));
+            emit refused(tr("\"%1\" is no amount; right would be a number and a unit such as %2")
+                             .arg(field->text(), solute == kBasisRow ? tr("100 mL") : tr("5 g or 2 mol/L")));
             m_bench.dropDraft();
             refresh();
         }
@@ -215,4 +224,4 @@ void LiquidPanel::removeSolute(int solute) {
     m_bench.edit(design);
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -1,4 +1,5 @@
-// src/app/views/couple/LiquidPanel.h - what is in the liquid: its pours as rows, each amount a field, and a pour line.
+// src/app/views/couple/LiquidPanel.h - what is in the liquid: its pours as rows, each amount a field, and a
+// pour line.
 #pragma once
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
@@ -40,8 +41,8 @@ private:
     QLineEdit* m_pour;
     QPushButton* m_acidity;
     QPushButton* m_conductivity;
-    QString m_shape;  ///< Names of the rows as shown; rows are made anew only when it changes.
+    QString m_shape; ///< Names of the rows as shown; rows are made anew only when it changes.
     std::vector<QLineEdit*> m_fields;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -12,7 +12,8 @@
 namespace anodex::app {
 
 MaterialPicker::MaterialPicker(Workbench& bench, const Theme& theme, QWidget* parent)
-    : QFrame(parent), m_bench(bench), m_theme(theme), m_filter(new QLineEdit(this)), m_list(new QListWidget(this)) {
+    : QFrame(parent), m_bench(bench), m_theme(theme), m_filter(new QLineEdit(this)),
+      m_list(new QListWidget(this)) {
     setObjectName(QStringLiteral("card"));
     setAccessibleName(tr("Choose an electrode"));
     m_filter->setObjectName(QStringLiteral("materialFilter"));
@@ -38,8 +39,10 @@ void MaterialPicker::open(cell::Side side, const QPoint& at) {
     list();
     const QSize size(static_cast<int>(Theme::em(26.0)), static_cast<int>(Theme::em(18.0)));
     const QPoint local = parentWidget()->mapFromGlobal(at);
-    const int x = std::clamp(local.x() - size.width() / 2, 4, std::max(4, parentWidget()->width() - size.width() - 4));
-    const int y = std::clamp(local.y() - size.height() - 10, 4, std::max(4, parentWidget()->height() - size.height() - 4));
+    const int x =
+        std::clamp(local.x() - size.width() / 2, 4, std::max(4, parentWidget()->width() - size.width() - 4));
+    const int y = std::clamp(local.y() - size.height() - 10, 4,
+                             std::max(4, parentWidget()->height() - size.height() - 4));
     setGeometry(QRect(QPoint(x, y), size));
     show();
     raise();
@@ -62,15 +65,18 @@ void MaterialPicker::list() {
         QString line = QString::fromStdString(material.name);
         if (outcome.usable()) {
             line += QStringLiteral("   ") +
-                    QString::fromStdString(wording::quantityText(outcome.evaluation->openCircuitVolts, cell::Unit::Volt, base::Interval{0.0, 0.05}));
+                    QString::fromStdString(wording::quantityText(
+                        outcome.evaluation->openCircuitVolts, cell::Unit::Volt, base::Interval{0.0, 0.05}));
             if (!outcome.findings.empty() && outcome.findings.front().severity != cell::Severity::Note) {
-                line += QStringLiteral("   · ") + QString::fromStdString(wording::findingText(outcome.findings.front()).title);
+                line += QStringLiteral("   · ") +
+                        QString::fromStdString(wording::findingText(outcome.findings.front()).title);
             }
         }
         auto* row = new QListWidgetItem(line, m_list);
         row->setData(Qt::UserRole, QString::fromStdString(material.name));
         row->setData(Qt::UserRole + 1, electrode.air == cell::Air::Breathing);
-        QStringList words{QString::fromStdString(material.name), QString::fromStdString(material.formulaText)};
+        QStringList words{QString::fromStdString(material.name),
+                          QString::fromStdString(material.formulaText)};
         for (const std::string& alias : material.aliases) {
             words << QString::fromStdString(alias);
         }
@@ -111,7 +117,8 @@ void MaterialPicker::choose() {
         electrode.measuredMassKg.reset();
         electrode.thicknessMetres.reset();
         electrode.measuredResistanceOhm.reset();
-        electrode.air = row->data(Qt::UserRole + 1).toBool() ? std::optional(cell::Air::Breathing) : std::nullopt;
+        electrode.air =
+            row->data(Qt::UserRole + 1).toBool() ? std::optional(cell::Air::Breathing) : std::nullopt;
         m_bench.edit(design);
     }
     close();
@@ -148,4 +155,4 @@ bool MaterialPicker::eventFilter(QObject* watched, QEvent* event) {
     return QFrame::eventFilter(watched, event);
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

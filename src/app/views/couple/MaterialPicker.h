@@ -1,4 +1,5 @@
-// src/app/views/couple/MaterialPicker.h - choose an electrode: type to filter; each already shows what it would give.
+// src/app/views/couple/MaterialPicker.h - choose an electrode: type to filter; each already shows what it
+// would give.
 #pragma once
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
@@ -33,4 +34,4 @@ private:
     QWidget* m_back = nullptr;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -24,7 +24,9 @@ constexpr UnitRow kUnits[] = {{AmountUnit::MassKg, Dimension::Kilogram, 1e3, "g"
                               {AmountUnit::MolPerKg, Dimension::MolPerKg, 1.0, "mol/kg"},
                               {AmountUnit::MassFraction, Dimension::Percent, 100.0, "%"}};
 
-QString say(const char* text) { return QCoreApplication::translate("Pour", text); }
+QString say(const char* text) {
+    return QCoreApplication::translate("Pour", text);
+}
 
 std::string_view trimmed(std::string_view text) {
     while (!text.empty() && text.front() == ' ') {
@@ -45,13 +47,13 @@ std::optional<cell::Amount> amountOf(const wording::ParsedQuantity& quantity) {
     return std::nullopt;
 }
 
-}  // namespace
+} // namespace
 
 QString amountText(const cell::Amount& amount) {
     for (const UnitRow& row : kUnits) {
         if (row.unit == amount.unit) {
-            return QString::fromStdString(wording::numberText(amount.value * row.shownPerSi, 4)) + QChar(0xA0) +
-                   QString::fromLatin1(row.text);
+            return QString::fromStdString(wording::numberText(amount.value * row.shownPerSi, 4)) +
+                   QChar(0xA0) + QString::fromLatin1(row.text);
         }
     }
     return {};
@@ -76,13 +78,15 @@ std::variant<Pour, PourFault> pourFrom(const chemistry::Catalogue& catalogue, st
         amount = amountOf(*front);
         name = trimmed(text.substr(front->used));
     } else {
-        for (std::size_t i = text.find(' '); i != std::string_view::npos && !amount; i = text.find(' ', i + 1)) {
+        for (std::size_t i = text.find(' '); i != std::string_view::npos && !amount;
+             i = text.find(' ', i + 1)) {
             amount = amountFrom(text.substr(i + 1));
             name = trimmed(text.substr(0, i));
         }
     }
     if (!amount) {
-        return PourFault{say("An amount with a unit is missing; right would be \"5 g\", \"20 mL\", \"2 mol/L\" or \"10 %\" before or after the name")};
+        return PourFault{say("An amount with a unit is missing; right would be \"5 g\", \"20 mL\", \"2 "
+                             "mol/L\" or \"10 %\" before or after the name")};
     }
     if (name.starts_with("of ")) {
         name.remove_prefix(3);
@@ -101,8 +105,10 @@ std::variant<Pour, PourFault> pourFrom(const chemistry::Catalogue& catalogue, st
         names.push_back(liquid);
     }
     const std::string near = chemistry::nearestName(name, names);
-    return PourFault{say("\"%1\" is not known; %2").arg(QString::fromUtf8(name.data(), static_cast<qsizetype>(name.size())),
-                          near.empty() ? say("choose a substance of the catalogue") : say("did you mean \"%1\"?").arg(QString::fromStdString(near)))};
+    return PourFault{say("\"%1\" is not known; %2")
+                         .arg(QString::fromUtf8(name.data(), static_cast<qsizetype>(name.size())),
+                              near.empty() ? say("choose a substance of the catalogue")
+                                           : say("did you mean \"%1\"?").arg(QString::fromStdString(near)))};
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -15,15 +15,16 @@ namespace anodex::app {
 [[nodiscard]] std::optional<cell::Amount> amountFrom(std::string_view text);
 
 struct Pour {
-    std::string name;      ///< As typed; known to the catalogue.
+    std::string name; ///< As typed; known to the catalogue.
     cell::Amount amount;
     bool readyLiquid = false;
 };
 struct PourFault {
-    QString text;  ///< One line: what is wrong, what would be right.
+    QString text; ///< One line: what is wrong, what would be right.
 };
 
 /// An amount before or after the name.
-[[nodiscard]] std::variant<Pour, PourFault> pourFrom(const chemistry::Catalogue& catalogue, std::string_view text);
+[[nodiscard]] std::variant<Pour, PourFault> pourFrom(const chemistry::Catalogue& catalogue,
+                                                     std::string_view text);
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -13,7 +13,8 @@
 namespace anodex::app {
 
 JudgeView::JudgeView(Workbench& bench, const Theme& theme, QWidget* parent)
-    : View(parent), m_bench(bench), m_theme(theme), m_stack(new QStackedWidget(this)), m_sentence(new QLabel(this)),
+    : View(parent), m_bench(bench), m_theme(theme), m_stack(new QStackedWidget(this)),
+      m_sentence(new QLabel(this)),
       m_plot(new CurvePlot(theme, tr("Voltage of the runs over the charge delivered"), this)),
       m_ledger(new Ledger(bench, theme, this)) {
     setObjectName(QStringLiteral("judgeView"));
@@ -77,7 +78,8 @@ void JudgeView::refreshSentence() {
 
 void JudgeView::refreshCurves() {
     std::vector<PlotCurve> curves;
-    const auto curveOf = [&](const BuildSummary& build, const QString& name, const QColor& colour, bool dashed) {
+    const auto curveOf = [&](const BuildSummary& build, const QString& name, const QColor& colour,
+                             bool dashed) {
         for (const record::RunHeader& run : build.runs) {
             constexpr std::int64_t kMostRead = 2'000'000;
             if (run.samples > kMostRead) {
@@ -86,14 +88,17 @@ void JudgeView::refreshCurves() {
             const record::RunSamples samples = m_bench.samples(run.id);
             std::vector<double> milliampereHours(samples.size(), 0.0);
             for (std::size_t i = 1; i < samples.size(); ++i) {
-                const double charge = 0.5 * (samples.amps[i] + samples.amps[i - 1]) * (samples.seconds[i] - samples.seconds[i - 1]);
+                const double charge = 0.5 * (samples.amps[i] + samples.amps[i - 1]) *
+                                      (samples.seconds[i] - samples.seconds[i - 1]);
                 milliampereHours[i] = milliampereHours[i - 1] + std::max(charge, 0.0) / 3.6;
             }
             constexpr std::size_t kBuckets = 500;
-            curves.push_back({name, bench::thinned(milliampereHours, samples.volts, kBuckets), colour, dashed});
+            curves.push_back(
+                {name, bench::thinned(milliampereHours, samples.volts, kBuckets), colour, dashed});
         }
     };
-    curveOf(*m_bench.build(), QString::fromStdString(m_bench.build()->build.name), m_theme.colours().ink, false);
+    curveOf(*m_bench.build(), QString::fromStdString(m_bench.build()->build.name), m_theme.colours().ink,
+            false);
     // The parent's last build, to see whether the change helped.
     if (const record::Revision* at = m_bench.revision(); at != nullptr && !at->parent.empty()) {
         const auto before = m_bench.buildsOf(at->parent);
@@ -105,4 +110,4 @@ void JudgeView::refreshCurves() {
     m_plot->show(curves, {}, PlotBand{range.low, range.high});
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -30,4 +30,4 @@ private:
     Ledger* m_ledger;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -8,9 +8,11 @@
 namespace anodex::app {
 namespace {
 
-QString q(const std::string& text) { return QString::fromStdString(text); }
+QString q(const std::string& text) {
+    return QString::fromStdString(text);
+}
 
-}  // namespace
+} // namespace
 
 Ledger::Ledger(Workbench& bench, const Theme& theme, QWidget* parent)
     : Picture(tr("Expected beside measured"), parent), m_bench(bench), m_theme(theme) {
@@ -43,23 +45,39 @@ std::vector<Ledger::Row> Ledger::rows() const {
             row.expected = expected->value;
             const bool ranged = expected->range.width() > 0.0;
             row.range = ranged ? std::optional(expected->range) : std::nullopt;
-            row.expectedText = q(charge ? wording::chargeText(expected->value, row.range) : wording::quantityText(expected->value, unit, row.range));
+            row.expectedText = q(charge ? wording::chargeText(expected->value, row.range)
+                                        : wording::quantityText(expected->value, unit, row.range));
         }
         if (measured) {
-            row.measuredText = q(charge ? wording::chargeText(*measured)
+            row.measuredText = q(charge                     ? wording::chargeText(*measured)
                                  : unit == cell::Unit::Volt ? wording::numberText(*measured, 4) + "\u00A0V"
                                                             : wording::quantityText(*measured, unit));
         }
         rows.push_back(std::move(row));
     };
-    const auto reading = [](const std::optional<record::Reading>& r) { return r ? std::optional(r->value) : std::nullopt; };
-    add("openCircuit", tr("open circuit"), expectation.openCircuitVolts, reading(build.openCircuit), cell::Unit::Volt, cell::Quantity::OpenCircuitVoltage);
-    add("shortCircuit", tr("short circuit"), expectation.shortCircuitAmps, reading(build.shortCircuit), cell::Unit::Ampere, cell::Quantity::ShortCircuitCurrent);
-    add("resistance", tr("internal resistance"), record::Expected{expectation.resistanceOhm, {}}, run != nullptr ? run->internalOhm : std::nullopt, cell::Unit::Ohm, cell::Quantity::Resistance);
-    add("power", tr("best power"), expectation.maximumWatts, run != nullptr && run->maximumWatts > 0.0 ? std::optional(run->maximumWatts) : std::nullopt, cell::Unit::Watt, cell::Quantity::MaximumPower);
-    add("capacity", tr("capacity"), expectation.capacityCoulombs, build.deliveredCoulombs(), cell::Unit::Coulomb, cell::Quantity::Capacity);
+    const auto reading = [](const std::optional<record::Reading>& r) {
+        return r ? std::optional(r->value) : std::nullopt;
+    };
+    add("openCircuit", tr("open circuit"), expectation.openCircuitVolts, reading(build.openCircuit),
+        cell::Unit::Volt, cell::Quantity::OpenCircuitVoltage);
+    add("shortCircuit", tr("short circuit"), expectation.shortCircuitAmps, reading(build.shortCircuit),
+        cell::Unit::Ampere, cell::Quantity::ShortCircuitCurrent);
+    add("resistance", tr("internal resistance"), record::Expected{expectation.resistanceOhm, {}},
+        run != nullptr ? run->internalOhm : std::nullopt, cell::Unit::Ohm, cell::Quantity::Resistance);
+    add("power", tr("best power"), expectation.maximumWatts,
+        run != nullptr && run->maximumWatts > 0.0 ? std::optional(run->maximumWatts) : std::nullopt,
+        cell::Unit::Watt, cell::Quantity::MaximumPower);
+    add("capacity", tr("capacity"), expectation.capacityCoulombs, build.deliveredCoulombs(),
+        cell::Unit::Coulomb, cell::Quantity::Capacity);
     if (run != nullptr) {
-        Row energy{QStringLiteral("energy"), tr("energy delivered"), {}, {}, run->deliveredJoules, {}, q(wording::numberText(run->deliveredJoules / 3600.0, 3)) + QStringLiteral("\u00A0Wh"), {cell::Quantity::Capacity, {}, 0}};
+        Row energy{QStringLiteral("energy"),
+                   tr("energy delivered"),
+                   {},
+                   {},
+                   run->deliveredJoules,
+                   {},
+                   q(wording::numberText(run->deliveredJoules / 3600.0, 3)) + QStringLiteral("\u00A0Wh"),
+                   {cell::Quantity::Capacity, {}, 0}};
         rows.push_back(std::move(energy));
     }
     return rows;
@@ -72,22 +90,31 @@ void Ledger::paintRow(QPainter& painter, const Row& row, const QRectF& box) cons
     painter.setFont(Theme::font(1.0));
     drawElided(painter, QRectF(box.left(), box.top(), box.width() * 0.24, box.height()), row.name);
     painter.setPen(c.faint);
-    drawElided(painter, QRectF(box.left() + box.width() * 0.25, box.top(), box.width() * 0.15, box.height()), row.expectedText.isEmpty() ? QStringLiteral("–") : row.expectedText, Qt::AlignRight | Qt::AlignVCenter);
+    drawElided(painter, QRectF(box.left() + box.width() * 0.25, box.top(), box.width() * 0.15, box.height()),
+               row.expectedText.isEmpty() ? QStringLiteral("–") : row.expectedText,
+               Qt::AlignRight | Qt::AlignVCenter);
     painter.setPen(c.focus);
     painter.setFont(Theme::font(1.1, true));
-    drawElided(painter, QRectF(box.left() + box.width() * 0.82, box.top(), box.width() * 0.18, box.height()), row.measuredText.isEmpty() ? QStringLiteral("–") : row.measuredText, Qt::AlignRight | Qt::AlignVCenter);
+    drawElided(painter, QRectF(box.left() + box.width() * 0.82, box.top(), box.width() * 0.18, box.height()),
+               row.measuredText.isEmpty() ? QStringLiteral("–") : row.measuredText,
+               Qt::AlignRight | Qt::AlignVCenter);
     if (!row.expected) {
         return;
     }
-    const QRectF track(box.left() + box.width() * 0.43, box.center().y() - line / 2, box.width() * 0.37, line);
-    const double high = 1.1 * std::max({*row.expected, row.measured.value_or(0.0), row.range ? row.range->high : 0.0, 1e-12});
-    const auto at = [&](double value) { return track.left() + track.width() * std::clamp(value / high, 0.0, 1.0); };
+    const QRectF track(box.left() + box.width() * 0.43, box.center().y() - line / 2, box.width() * 0.37,
+                       line);
+    const double high =
+        1.1 * std::max({*row.expected, row.measured.value_or(0.0), row.range ? row.range->high : 0.0, 1e-12});
+    const auto at = [&](double value) {
+        return track.left() + track.width() * std::clamp(value / high, 0.0, 1.0);
+    };
     const double y = track.center().y();
     painter.setPen(QPen(c.rule, 1.0));
     painter.drawLine(QPointF(track.left(), y), QPointF(track.right(), y));
     if (row.range) {
         painter.setPen(QPen(c.expected, 8.0, Qt::SolidLine, Qt::FlatCap));
-        painter.drawLine(QPointF(at(row.range->low), y), QPointF(std::max(at(row.range->high), at(row.range->low) + 2), y));
+        painter.drawLine(QPointF(at(row.range->low), y),
+                         QPointF(std::max(at(row.range->high), at(row.range->low) + 2), y));
     }
     painter.setPen(QPen(c.ink, 2.0));
     painter.drawLine(QPointF(at(*row.expected), y - 8), QPointF(at(*row.expected), y + 8));
@@ -111,11 +138,16 @@ void Ledger::rebuild() {
         title.paint = [=, this](QPainter& painter) {
             painter.setPen(m_theme.colours().faint);
             painter.setFont(Theme::font(0.9));
-            drawElided(painter, QRectF(head.left() + head.width() * 0.25, 0, head.width() * 0.15, head.height()), tr("expected"), Qt::AlignRight | Qt::AlignVCenter);
-            drawElided(painter, QRectF(head.left() + head.width() * 0.82, 0, head.width() * 0.18, head.height()), tr("measured"), Qt::AlignRight | Qt::AlignVCenter);
+            drawElided(painter,
+                       QRectF(head.left() + head.width() * 0.25, 0, head.width() * 0.15, head.height()),
+                       tr("expected"), Qt::AlignRight | Qt::AlignVCenter);
+            drawElided(painter,
+                       QRectF(head.left() + head.width() * 0.82, 0, head.width() * 0.18, head.height()),
+                       tr("measured"), Qt::AlignRight | Qt::AlignVCenter);
         };
         items.push_back(std::move(title));
-        const double each = std::min(Theme::em(2.3), (height() - Theme::em(1.6)) / static_cast<double>(list.size()));
+        const double each =
+            std::min(Theme::em(2.3), (height() - Theme::em(1.6)) / static_cast<double>(list.size()));
         double y = Theme::em(1.5);
         for (const Row& row : list) {
             PictureItem item;
@@ -123,8 +155,9 @@ void Ledger::rebuild() {
             item.area = QRectF(Theme::em(0.5), y, width() - Theme::em(1.0), each - 2);
             item.role = QAccessible::Button;
             item.name = row.name;
-            item.value = (row.expectedText.isEmpty() ? QString() : tr("expected %1, ").arg(row.expectedText)) +
-                         (row.measuredText.isEmpty() ? tr("not measured") : tr("measured %1").arg(row.measuredText));
+            item.value =
+                (row.expectedText.isEmpty() ? QString() : tr("expected %1, ").arg(row.expectedText)) +
+                (row.measuredText.isEmpty() ? tr("not measured") : tr("measured %1").arg(row.measuredText));
             item.tooltip = row.name + QStringLiteral(": ") + item.value;
             item.opens = row.key;
             item.paint = [this, row, box = item.area](QPainter& painter) { paintRow(painter, row, box); };
@@ -135,4 +168,4 @@ void Ledger::rebuild() {
     setItems(std::move(items));
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

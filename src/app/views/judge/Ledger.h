@@ -34,4 +34,4 @@ private:
     const Theme& m_theme;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

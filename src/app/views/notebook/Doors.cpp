@@ -15,9 +15,12 @@ Doors::Doors(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("doors"));
     auto* title = new QLabel(tr("What shall it be made of?"), this);
     title->setFont(Theme::font(1.8, true));
-    auto* hint = new QLabel(tr("Nothing is written down yet. Choose a door; the first change makes a notebook by itself."), this);
+    auto* hint = new QLabel(
+        tr("Nothing is written down yet. Choose a door; the first change makes a notebook by itself."), this);
     hint->setObjectName(QStringLiteral("faint"));
     hint->setWordWrap(true);
+    hint->setAlignment(Qt::AlignCenter);
+    hint->setFixedWidth(static_cast<int>(Theme::em(34.0)));
     auto* first = new QPushButton(tr("Start from two metals"), this);
     first->setObjectName(QStringLiteral("doorFirst"));
     auto* starter = new QPushButton(tr("Open a starter cell"), this);
@@ -30,8 +33,10 @@ Doors::Doors(QWidget* parent) : QWidget(parent) {
             continue;
         }
         if (const auto design = formats::readCellFile(file.content)) {
-            const QString name = QString::fromUtf8(file.name.data(), static_cast<qsizetype>(file.name.size()));
-            menu->addAction(QString::fromStdString(design->name), this, [this, name] { emit starterAsked(name); });
+            const QString name =
+                QString::fromUtf8(file.name.data(), static_cast<qsizetype>(file.name.size()));
+            menu->addAction(QString::fromStdString(design->name), this,
+                            [this, name] { emit starterAsked(name); });
         }
     }
     starter->setMenu(menu);
@@ -50,4 +55,4 @@ Doors::Doors(QWidget* parent) : QWidget(parent) {
     layout->addStretch(3);
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -16,4 +16,4 @@ signals:
     void demoAsked();
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -42,8 +42,10 @@ NotebookView::NotebookView(Workbench& bench, const Theme& theme, QWidget* parent
         m_rename->hide();
         m_timeline->setFocus();
     });
-    connect(m_timeline, &Timeline::revisionChosen, this, [this](const QString& id) { m_bench.selectRevision(id.toStdString()); });
-    connect(m_timeline, &Timeline::buildChosen, this, [this](const QString& id) { m_bench.selectBuild(id.toStdString()); });
+    connect(m_timeline, &Timeline::revisionChosen, this,
+            [this](const QString& id) { m_bench.selectRevision(id.toStdString()); });
+    connect(m_timeline, &Timeline::buildChosen, this,
+            [this](const QString& id) { m_bench.selectBuild(id.toStdString()); });
     connect(m_timeline, &Timeline::opened, this, [this](const QString& id) {
         if (id.startsWith(QLatin1String("rev:"))) {
             m_bench.selectRevision(id.mid(4).toStdString());
@@ -52,7 +54,8 @@ NotebookView::NotebookView(Workbench& bench, const Theme& theme, QWidget* parent
             emit stationAsked(QStringLiteral("bench"));
         }
     });
-    connect(m_doors, &Doors::firstCellAsked, this, [this] { openStarter(QStringLiteral("starters/first.cell.json")); });
+    connect(m_doors, &Doors::firstCellAsked, this,
+            [this] { openStarter(QStringLiteral("starters/first.cell.json")); });
     connect(m_doors, &Doors::starterAsked, this, &NotebookView::openStarter);
     connect(m_doors, &Doors::demoAsked, this, &NotebookView::demoAsked);
     connect(&bench, &Workbench::contentChanged, this, &NotebookView::refresh);
@@ -101,8 +104,10 @@ void NotebookView::renameCurrent() {
     }
     m_rename->setText(QString::fromStdString(at->name));
     const PictureItem* item = m_timeline->item(QStringLiteral("rev:") + QString::fromStdString(at->id));
-    const QPoint corner = item != nullptr ? m_timeline->mapTo(this, item->area.topLeft().toPoint()) : QPoint(20, 20);
-    m_rename->setGeometry(QRect(corner, QSize(static_cast<int>(Theme::em(16.0)), static_cast<int>(Theme::em(2.2)))));
+    const QPoint corner =
+        item != nullptr ? m_timeline->mapTo(this, item->area.topLeft().toPoint()) : QPoint(20, 20);
+    m_rename->setGeometry(
+        QRect(corner, QSize(static_cast<int>(Theme::em(16.0)), static_cast<int>(Theme::em(2.2)))));
     m_rename->show();
     m_rename->raise();
     m_rename->setFocus();
@@ -117,6 +122,8 @@ void NotebookView::openStarter(const QString& file) {
     }
 }
 
-void NotebookView::refresh() { m_stack->setCurrentIndex(m_bench.revisions().empty() ? 0 : 1); }
+void NotebookView::refresh() {
+    m_stack->setCurrentIndex(m_bench.revisions().empty() ? 0 : 1);
+}
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -1,4 +1,5 @@
-// src/app/views/notebook/NotebookView.h - is it getting better? Every revision and build, and what changed between.
+// src/app/views/notebook/NotebookView.h - is it getting better? Every revision and build, and what changed
+// between.
 #pragma once
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
@@ -35,4 +36,4 @@ private:
     QLineEdit* m_rename;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

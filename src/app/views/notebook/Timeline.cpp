@@ -10,11 +10,19 @@
 namespace anodex::app {
 namespace {
 
-QString q(const std::string& text) { return QString::fromStdString(text); }
+QString q(const std::string& text) {
+    return QString::fromStdString(text);
+}
 
-double leftMargin() { return Theme::em(4.2); }
-double footHeight() { return Theme::em(3.6); }
-double headHeight() { return Theme::em(2.6); }
+double leftMargin() {
+    return Theme::em(4.2);
+}
+double footHeight() {
+    return Theme::em(3.6);
+}
+double headHeight() {
+    return Theme::em(2.6);
+}
 
 /// Steps of 1, 2 or 5 that give three to six lines.
 double scaleStep(double top) {
@@ -28,7 +36,7 @@ double scaleStep(double top) {
     return 10.0 * decade;
 }
 
-}  // namespace
+} // namespace
 
 std::optional<double> Timeline::Column::height() const {
     std::optional<double> best;
@@ -64,7 +72,8 @@ void Timeline::setFigure(Figure figure) {
 QSize Timeline::minimumSizeHint() const {
     const auto shownRevisions = std::count_if(m_bench.revisions().begin(), m_bench.revisions().end(),
                                               [](const record::Revision& r) { return !r.setAside; });
-    return {static_cast<int>(leftMargin() + Theme::em(9.5) * std::max<double>(1.0, static_cast<double>(shownRevisions))),
+    return {static_cast<int>(leftMargin() +
+                             Theme::em(9.5) * std::max<double>(1.0, static_cast<double>(shownRevisions))),
             static_cast<int>(Theme::em(16.0))};
 }
 
@@ -87,7 +96,8 @@ QString Timeline::scaleText(double value) const {
     QString text = shown(value);
     const qsizetype blank = text.indexOf(QChar(0xA0));
     QString number = text.left(blank);
-    while (number.contains(QLatin1Char('.')) && (number.endsWith(QLatin1Char('0')) || number.endsWith(QLatin1Char('.')))) {
+    while (number.contains(QLatin1Char('.')) &&
+           (number.endsWith(QLatin1Char('0')) || number.endsWith(QLatin1Char('.')))) {
         number.chop(1);
     }
     return number + text.mid(blank);
@@ -169,8 +179,10 @@ void Timeline::addBranch(std::vector<PictureItem>& items, const Column& from, co
     const QPointF start(from.x, yOf(from.height().value_or(0.0)));
     const QPointF end(to.x, yOf(to.height().value_or(0.0)));
     const auto changes = wording::changesBetween(from.revision->design, to.revision->design);
-    const QString words = changes.empty() ? tr("nothing changed") : q(changes.front()) +
-        (changes.size() > 1 ? tr(" and %1 more").arg(changes.size() - 1) : QString());
+    const QString words =
+        changes.empty() ? tr("nothing changed")
+                        : q(changes.front()) +
+                              (changes.size() > 1 ? tr(" and %1 more").arg(changes.size() - 1) : QString());
     const double room = std::max(Theme::em(4.0), std::abs(end.x() - start.x()) - Theme::em(1.6));
     PictureItem item;
     item.id = QStringLiteral("branch:") + q(to.revision->id);
@@ -183,7 +195,8 @@ void Timeline::addBranch(std::vector<PictureItem>& items, const Column& from, co
     }
     item.value = all.join(QStringLiteral(", "));
     if (changes.size() > 1) {
-        item.tooltip = item.value + tr("\nSeveral things changed at once: the next result cannot be credited to one.");
+        item.tooltip =
+            item.value + tr("\nSeveral things changed at once: the next result cannot be credited to one.");
     } else {
         item.tooltip = item.value;
     }
@@ -191,7 +204,9 @@ void Timeline::addBranch(std::vector<PictureItem>& items, const Column& from, co
         const Colours& c = m_theme.colours();
         painter.setPen(QPen(c.faint, 2.0));
         painter.drawLine(start, end);
-        const double wide = std::min(area.width(), static_cast<double>(QFontMetricsF(Theme::font(0.95)).horizontalAdvance(words)) + Theme::em(0.8));
+        const double wide = std::min(
+            area.width(),
+            static_cast<double>(QFontMetricsF(Theme::font(0.95)).horizontalAdvance(words)) + Theme::em(0.8));
         const QRectF label(area.center().x() - wide / 2, area.top(), wide, area.height());
         painter.setPen(QPen(c.rule, 1.0));
         painter.setBrush(c.paper);
@@ -200,7 +215,9 @@ void Timeline::addBranch(std::vector<PictureItem>& items, const Column& from, co
         painter.setFont(Theme::font(0.95));
         // The end says how far it went; a long name loses its beginning.
         const QRectF inside = label.adjusted(Theme::em(0.3), 0, -Theme::em(0.3), 0);
-        painter.drawText(inside, Qt::AlignCenter, painter.fontMetrics().elidedText(words, Qt::ElideLeft, static_cast<int>(inside.width())));
+        painter.drawText(
+            inside, Qt::AlignCenter,
+            painter.fontMetrics().elidedText(words, Qt::ElideLeft, static_cast<int>(inside.width())));
     };
     items.push_back(std::move(item));
 }
@@ -211,7 +228,9 @@ void Timeline::addRevision(std::vector<PictureItem>& items, const Column& column
     item.area = QRectF(column.x - width / 2 + 4, height() - footHeight() + 6, width - 8, footHeight() - 12);
     item.role = QAccessible::ListItem;
     item.name = q(column.revision->name);
-    item.value = column.marks.empty() ? tr("not built yet") : column.marks.size() == 1 ? tr("1 build") : tr("%1 builds").arg(column.marks.size());
+    item.value = column.marks.empty()       ? tr("not built yet")
+                 : column.marks.size() == 1 ? tr("1 build")
+                                            : tr("%1 builds").arg(column.marks.size());
     item.tooltip = item.name;
     item.editable = true;
     const bool current = m_bench.revision() == column.revision;
@@ -226,21 +245,25 @@ void Timeline::addRevision(std::vector<PictureItem>& items, const Column& column
         drawElided(painter, QRectF(inner.left(), inner.top(), inner.width(), inner.height() / 2), name);
         painter.setPen(c.faint);
         painter.setFont(Theme::font(0.9));
-        drawElided(painter, QRectF(inner.left(), inner.center().y(), inner.width(), inner.height() / 2), value);
+        drawElided(painter, QRectF(inner.left(), inner.center().y(), inner.width(), inner.height() / 2),
+                   value);
     };
     items.push_back(std::move(item));
 }
 
-void Timeline::addMark(std::vector<PictureItem>& items, const Column& column, const Mark& mark, double x) const {
+void Timeline::addMark(std::vector<PictureItem>& items, const Column& column, const Mark& mark,
+                       double x) const {
     const double top = yOf(std::max(mark.measured.value_or(mark.range.high), mark.range.high));
     const double bottom = yOf(std::min(mark.measured.value_or(mark.range.low), mark.range.low));
     PictureItem item;
     item.id = QStringLiteral("build:") + q(mark.build->build.id);
-    item.area = QRectF(x - Theme::em(1.0), top - Theme::em(0.6), Theme::em(2.0), bottom - top + Theme::em(1.2));
+    item.area =
+        QRectF(x - Theme::em(1.0), top - Theme::em(0.6), Theme::em(2.0), bottom - top + Theme::em(1.2));
     item.role = QAccessible::ListItem;
     item.name = q(column.revision->name) + QStringLiteral(", ") + q(mark.build->build.name);
-    item.value = mark.measured ? tr("measured %1, expected %2").arg(shown(*mark.measured), shown(mark.expected))
-                               : tr("expected %1, not measured").arg(shown(mark.expected));
+    item.value = mark.measured
+                     ? tr("measured %1, expected %2").arg(shown(*mark.measured), shown(mark.expected))
+                     : tr("expected %1, not measured").arg(shown(mark.expected));
     item.tooltip = item.name + QStringLiteral("\n") + item.value;
     const bool current = m_bench.build() == mark.build;
     item.paint = [=, this](QPainter& painter) {
@@ -248,7 +271,8 @@ void Timeline::addMark(std::vector<PictureItem>& items, const Column& column, co
         painter.setPen(QPen(c.expected, Theme::em(0.55), Qt::SolidLine, Qt::FlatCap));
         painter.drawLine(QPointF(x, yOf(mark.range.low)), QPointF(x, yOf(mark.range.high) - 1));
         painter.setPen(QPen(c.ink, 2.0));
-        painter.drawLine(QPointF(x - Theme::em(0.45), yOf(mark.expected)), QPointF(x + Theme::em(0.45), yOf(mark.expected)));
+        painter.drawLine(QPointF(x - Theme::em(0.45), yOf(mark.expected)),
+                         QPointF(x + Theme::em(0.45), yOf(mark.expected)));
         if (mark.measured) {
             const QPointF at(x, yOf(*mark.measured));
             drawDiamond(painter, at, Theme::em(current ? 0.55 : 0.42), c.focus);
@@ -256,9 +280,9 @@ void Timeline::addMark(std::vector<PictureItem>& items, const Column& column, co
             painter.setFont(Theme::font(0.95, current));
             const QString words = shown(*mark.measured);
             const double wide = QFontMetricsF(painter.font()).horizontalAdvance(words) + 4;
-            const QRectF box(x - wide / 2, at.y() - Theme::em(1.75), wide, Theme::em(1.15));
-            painter.fillRect(box, c.paper);
-            painter.drawText(box, Qt::AlignCenter, words);
+            // Below and to the right: a rising line never passes there.
+            painter.drawText(QRectF(x + Theme::em(0.7), at.y() + Theme::em(0.05), wide, Theme::em(1.2)),
+                             Qt::AlignLeft | Qt::AlignVCenter, words);
         }
     };
     items.push_back(std::move(item));
@@ -287,13 +311,15 @@ void Timeline::rebuild() {
     }
     for (const Column& column : list) {
         addRevision(items, column, each);
-        const double spread = std::min(Theme::em(5.0), each / (static_cast<double>(column.marks.size()) + 1.0));
+        const double spread =
+            std::min(Theme::em(5.0), each / (static_cast<double>(column.marks.size()) + 1.0));
         for (std::size_t i = 0; i < column.marks.size(); ++i) {
-            const double offset = (static_cast<double>(i) - 0.5 * (static_cast<double>(column.marks.size()) - 1.0)) * spread;
+            const double offset =
+                (static_cast<double>(i) - 0.5 * (static_cast<double>(column.marks.size()) - 1.0)) * spread;
             addMark(items, column, column.marks[i], column.x + offset);
         }
     }
     setItems(std::move(items));
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

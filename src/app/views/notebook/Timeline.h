@@ -1,4 +1,5 @@
-// src/app/views/notebook/Timeline.h - every revision and build from left to right, as high as the chosen figure.
+// src/app/views/notebook/Timeline.h - every revision and build from left to right, as high as the chosen
+// figure.
 #pragma once
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
@@ -19,7 +20,7 @@ public:
 signals:
     void revisionChosen(const QString& id);
     void buildChosen(const QString& id);
-    void opened(const QString& id);  ///< Double click or Enter on what is already chosen.
+    void opened(const QString& id); ///< Double click or Enter on what is already chosen.
 
 private:
     struct Mark {
@@ -50,7 +51,7 @@ private:
     Workbench& m_bench;
     const Theme& m_theme;
     Figure m_figure = Figure::ShortCircuit;
-    double m_top = 1.0;  ///< Largest value on the scale.
+    double m_top = 1.0; ///< Largest value on the scale.
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -28,7 +28,8 @@ void Picture::setItems(std::vector<PictureItem> items) {
 }
 
 const PictureItem* Picture::item(const QString& id) const {
-    const auto found = std::find_if(m_items.begin(), m_items.end(), [&](const PictureItem& i) { return i.id == id; });
+    const auto found =
+        std::find_if(m_items.begin(), m_items.end(), [&](const PictureItem& i) { return i.id == id; });
     return found == m_items.end() ? nullptr : &*found;
 }
 
@@ -40,8 +41,9 @@ void Picture::focusItem(const QString& id) {
 
 const PictureItem* Picture::itemAt(const QPointF& position) const {
     // The last drawn lies on top.
-    const auto found = std::find_if(m_items.rbegin(), m_items.rend(),
-                                    [&](const PictureItem& i) { return i.focusable && i.area.contains(position); });
+    const auto found = std::find_if(m_items.rbegin(), m_items.rend(), [&](const PictureItem& i) {
+        return i.focusable && i.area.contains(position);
+    });
     return found == m_items.rend() ? nullptr : &*found;
 }
 
@@ -117,7 +119,8 @@ void Picture::keyPressEvent(QKeyEvent* event) {
         break;
     }
     const PictureItem* focused = item(m_focused);
-    const bool enter = event->key() == Qt::Key_Return || event->key() == Qt::Key_Enter || event->key() == Qt::Key_Space;
+    const bool enter =
+        event->key() == Qt::Key_Return || event->key() == Qt::Key_Enter || event->key() == Qt::Key_Space;
     if (focused != nullptr && enter) {
         emit activated(m_focused);
     } else if (focused != nullptr && event->key() == Qt::Key_F2) {
@@ -199,7 +202,8 @@ void Picture::wheelEvent(QWheelEvent* event) {
 
 void Picture::focusInEvent(QFocusEvent* event) {
     if (m_focused.isEmpty()) {
-        const auto first = std::find_if(m_items.begin(), m_items.end(), [](const PictureItem& i) { return i.focusable; });
+        const auto first =
+            std::find_if(m_items.begin(), m_items.end(), [](const PictureItem& i) { return i.focusable; });
         m_focused = first == m_items.end() ? QString() : first->id;
     }
     announceFocus();
@@ -221,4 +225,4 @@ bool Picture::event(QEvent* event) {
     return QWidget::event(event);
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

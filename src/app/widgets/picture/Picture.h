@@ -1,6 +1,8 @@
-// src/app/widgets/picture/Picture.h - a drawn scene of items with hit-testing, keyboard focus and accessible children.
+// src/app/widgets/picture/Picture.h - a drawn scene of items with hit-testing, keyboard focus and accessible
+// children.
 //
-// Keys       Tab enters and leaves; arrows move between items; Enter activates; F2 edits; plus and minus step.
+// Keys       Tab enters and leaves; arrows move between items; Enter activates; F2 edits; plus and minus
+// step.
 #pragma once
 #include "app/widgets/picture/PictureItem.h"
 #include <QWidget>
@@ -56,4 +58,4 @@ private:
     bool m_dragging = false;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

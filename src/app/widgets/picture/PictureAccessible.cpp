@@ -11,16 +11,21 @@ namespace {
 
 class ItemInterface : public QAccessibleInterface {
 public:
-    ItemInterface(Picture* picture, int index) : m_picture(picture), m_index(static_cast<std::size_t>(index)) {}
+    ItemInterface(Picture* picture, int index)
+        : m_picture(picture), m_index(static_cast<std::size_t>(index)) {}
 
     [[nodiscard]] bool isValid() const override { return m_picture != nullptr && find() != nullptr; }
     [[nodiscard]] QObject* object() const override { return nullptr; }
-    [[nodiscard]] QAccessibleInterface* parent() const override { return QAccessible::queryAccessibleInterface(m_picture); }
+    [[nodiscard]] QAccessibleInterface* parent() const override {
+        return QAccessible::queryAccessibleInterface(m_picture);
+    }
     [[nodiscard]] QAccessibleInterface* child(int /*index*/) const override { return nullptr; }
     [[nodiscard]] QAccessibleInterface* childAt(int /*x*/, int /*y*/) const override { return nullptr; }
     [[nodiscard]] int childCount() const override { return 0; }
     [[nodiscard]] int indexOfChild(const QAccessibleInterface* /*child*/) const override { return -1; }
-    [[nodiscard]] QAccessible::Role role() const override { return find() != nullptr ? find()->role : QAccessible::NoRole; }
+    [[nodiscard]] QAccessible::Role role() const override {
+        return find() != nullptr ? find()->role : QAccessible::NoRole;
+    }
     [[nodiscard]] QString text(QAccessible::Text kind) const override {
         const PictureItem* item = find();
         if (item == nullptr) {
@@ -40,20 +45,23 @@ public:
     void setText(QAccessible::Text /*kind*/, const QString& /*text*/) override {}
     [[nodiscard]] QRect rect() const override {
         const PictureItem* item = find();
-        return item != nullptr ? QRect(m_picture->mapToGlobal(item->area.topLeft().toPoint()), item->area.size().toSize())
-                               : QRect();
+        return item != nullptr
+                   ? QRect(m_picture->mapToGlobal(item->area.topLeft().toPoint()), item->area.size().toSize())
+                   : QRect();
     }
     [[nodiscard]] QAccessible::State state() const override {
         QAccessible::State state;
         const PictureItem* item = find();
         state.focusable = item != nullptr && item->focusable ? 1 : 0;
-        state.focused = item != nullptr && m_picture->hasFocus() && m_picture->focusedItem() == item->id ? 1 : 0;
+        state.focused =
+            item != nullptr && m_picture->hasFocus() && m_picture->focusedItem() == item->id ? 1 : 0;
         return state;
     }
 
 private:
     [[nodiscard]] const PictureItem* find() const {
-        return m_picture != nullptr && m_index < m_picture->items().size() ? &m_picture->items()[m_index] : nullptr;
+        return m_picture != nullptr && m_index < m_picture->items().size() ? &m_picture->items()[m_index]
+                                                                           : nullptr;
     }
 
     QPointer<Picture> m_picture;
@@ -62,7 +70,8 @@ private:
 
 class PictureInterface : public QAccessibleWidget {
 public:
-    explicit PictureInterface(Picture* picture) : QAccessibleWidget(picture, QAccessible::Graphic), m_picture(picture) {}
+    explicit PictureInterface(Picture* picture)
+        : QAccessibleWidget(picture, QAccessible::Graphic), m_picture(picture) {}
     ~PictureInterface() override {
         for (const auto& [index, id] : m_children) {
             QAccessible::deleteAccessibleInterface(id);
@@ -80,7 +89,7 @@ public:
         if (known != m_children.end()) {
             return QAccessible::accessibleInterface(known->second);
         }
-        auto* item = new ItemInterface(m_picture, index);  // owned by Qt's registry until deleted above
+        auto* item = new ItemInterface(m_picture, index); // owned by Qt's registry until deleted above
         m_children[index] = QAccessible::registerAccessibleInterface(item);
         return item;
     }
@@ -103,7 +112,7 @@ QAccessibleInterface* makeInterface(const QString& /*className*/, QObject* objec
     return picture != nullptr ? new PictureInterface(picture) : nullptr;
 }
 
-}  // namespace
+} // namespace
 
 void installPictureAccessibility() {
     static const bool installed = [] {
@@ -113,4 +122,4 @@ void installPictureAccessibility() {
     (void)installed;
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

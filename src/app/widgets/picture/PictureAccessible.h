@@ -6,4 +6,4 @@ namespace anodex::app {
 /// Installs the interfaces once for the program.
 void installPictureAccessibility();
 
-}  // namespace anodex::app
+} // namespace anodex::app

@@ -1,4 +1,5 @@
-// src/app/widgets/picture/PictureItem.h - one thing drawn in a picture that can be pointed at, read out or opened.
+// src/app/widgets/picture/PictureItem.h - one thing drawn in a picture that can be pointed at, read out or
+// opened.
 #pragma once
 #include "core/cell/Explain.h"
 #include <QAccessible>
@@ -15,17 +16,17 @@ namespace anodex::app {
 struct PictureItem {
     enum class Drag { None, Horizontal, Vertical };
 
-    QString id;                ///< Stable while the picture changes; keeps the focus.
+    QString id; ///< Stable while the picture changes; keeps the focus.
     QRectF area;
     QAccessible::Role role = QAccessible::StaticText;
-    QString name;              ///< Read out first.
-    QString value;             ///< Read out after it.
+    QString name;  ///< Read out first.
+    QString value; ///< Read out after it.
     QString tooltip;
     bool focusable = true;
     Drag drag = Drag::None;
-    bool editable = false;     ///< F2 or double click asks for a number or a name.
-    std::optional<cell::QuantityKey> opens;  ///< Enter or click shows how the number was found.
+    bool editable = false;                  ///< F2 or double click asks for a number or a name.
+    std::optional<cell::QuantityKey> opens; ///< Enter or click shows how the number was found.
     std::function<void(QPainter&)> paint;
 };
 
-}  // namespace anodex::app
+} // namespace anodex::app

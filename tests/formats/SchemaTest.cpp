@@ -1,0 +1,92 @@
+// The JSON Schema and the reader agree on a corpus of valid and invalid cell files.
+#include "formats/CellFile.h"
+#include "tests/support/Samples.h"
+
+#include <array>
+#include <cstdio>
+#include <gtest/gtest.h>
+#include <map>
+#include <nlohmann/json.hpp>
+#include <regex>
+
+namespace anodex::formats {
+namespace {
+
+constexpr const char* kValidate = R"PY(
+import json, sys, pathlib, jsonschema
+root = pathlib.Path(sys.argv[1])
+validator = jsonschema.Draft7Validator(json.loads((root / 'data/schema/cell.schema.json').read_text()))
+for path in sorted((root / 'tests/data/cells').rglob('*.cell.json')):
+    print(path.name, 1 if validator.is_valid(json.loads(path.read_text())) else 0)
+)PY";
+
+std::map<std::string, bool> verdictsOfTheSchema() {
+    const test::TemporaryFolder folder;
+    test::writeText(folder.path("validate.py"), kValidate);
+    const std::string command =
+        "/usr/bin/python3 " + folder.path("validate.py").string() + " " + test::sourceDir().string();
+    std::map<std::string, bool> verdicts;
+    FILE* pipe = popen(command.c_str(), "r");
+    std::array<char, 256> line{};
+    while (pipe != nullptr && fgets(line.data(), line.size(), pipe) != nullptr) {
+        const std::string text = line.data();
+        const std::size_t blank = text.rfind(' ');
+        verdicts[text.substr(0, blank)] = text[blank + 1] == '1';
+    }
+    if (pipe != nullptr) {
+        EXPECT_EQ(pclose(pipe), 0);
+    }
+    return verdicts;
+}
+
+TEST(Schema, AgreesWithTheReaderOnEveryFileOfTheCorpus) {
+    const auto schema = verdictsOfTheSchema();
+    int files = 0;
+    for (const char* kind : {"valid", "invalid"}) {
+        for (const auto& entry :
+             std::filesystem::directory_iterator(test::sourceDir() / "tests/data/cells" / kind)) {
+            const std::string name = entry.path().filename().string();
+            const bool reads = readCellFile(test::readText(entry.path())).has_value();
+            EXPECT_EQ(reads, std::string(kind) == "valid") << name;
+            ASSERT_TRUE(schema.contains(name)) << name;
+            EXPECT_EQ(schema.at(name), reads) << name;
+            ++files;
+        }
+    }
+    EXPECT_GE(files, 50);
+}
+
+TEST(Schema, EveryJsonBlockInTheDocsReads) {
+    const std::regex block("```json\n([\\s\\S]*?)```");
+    int blocks = 0;
+    for (const auto& entry : std::filesystem::recursive_directory_iterator(test::sourceDir() / "docs")) {
+        if (entry.path().extension() != ".md") {
+            continue;
+        }
+        const std::string text = test::readText(entry.path());
+        for (auto match = std::sregex_iterator(text.begin(), text.end(), block);
+             match != std::sregex_iterator(); ++match) {
+            const auto cell = readCellFile((*match)[1].str());
+            EXPECT_TRUE(cell) << entry.path() << ": " << (cell ? "" : cell.error().field);
+            ++blocks;
+        }
+    }
+    EXPECT_GE(blocks, 1);
+}
+
+TEST(Schema, TheStarterCellsReadAndEvaluate) {
+    int starters = 0;
+    for (const auto& entry : std::filesystem::directory_iterator(test::sourceDir() / "data/starters")) {
+        const auto design = readCellFile(test::readText(entry.path()));
+        ASSERT_TRUE(design) << entry.path();
+        EXPECT_FALSE(design->name.empty());
+        const auto cell = cell::resolve(test::catalogue(), *design);
+        ASSERT_TRUE(cell) << entry.path();
+        EXPECT_GT(cell::evaluate(test::catalogue(), *cell).openCircuitVolts, 0.5) << entry.path();
+        ++starters;
+    }
+    EXPECT_GE(starters, 6);
+}
+
+} // namespace
+} // namespace anodex::formats

@@ -1,0 +1,115 @@
+// tests/kill/KillChild.cpp - works on a notebook through the window's own commands and prints each
+// acknowledged change.
+//
+// Arguments: notebook, seed. Runs until it is killed. Lines: "importing" before an import, "ack ID HASH"
+// after a change, where ID is the newest history entry and HASH stands for everything in the notebook.
+#include "app/session/Workbench.h"
+#include "formats/CatalogueReader.h"
+#include "formats/CellFile.h"
+#include "formats/EmbeddedData.h"
+
+#include <QCoreApplication>
+#include <cmath>
+#include <cstdio>
+#include <cstdlib>
+#include <functional>
+
+namespace {
+
+using namespace anodex;
+
+record::RunSamples longRun(std::uint64_t seed) {
+    record::RunSamples run;
+    for (int i = 0; i < 30000; ++i) {
+        run.seconds.push_back(i);
+        run.volts.push_back(1.0 + 0.1 * std::sin(i * 0.001 + static_cast<double>(seed % 7)));
+        run.amps.push_back(0.01);
+    }
+    return run;
+}
+
+void acknowledge(app::Workbench& bench) {
+    const auto history = bench.history();
+    const auto book = notebook::Notebook::open(bench.notebookPath().toStdString(), notebook::OpenMode::Read);
+    const std::size_t hash = std::hash<std::string>{}(book->dump().value_or(std::string()));
+    std::printf("ack %lld %zu\n", history.empty() ? 0LL : static_cast<long long>(history.back().id), hash);
+    std::fflush(stdout);
+}
+
+void change(app::Workbench& bench, std::uint64_t step) {
+    cell::CellDesign design = bench.design();
+    switch (step % 10) {
+    case 0:
+    case 1: // a drag: several drafts, one command
+        for (int i = 1; i <= 3; ++i) {
+            design.gapMetres =
+                0.01 + 1e-5 * static_cast<double>((step * 7 + static_cast<std::uint64_t>(i)) % 3000);
+            bench.draft(design);
+        }
+        bench.settle();
+        break;
+    case 2: // typing
+        design.liquid.basisValue = 1e-5 * static_cast<double>(1 + step % 50);
+        bench.edit(design);
+        break;
+    case 3:
+        bench.writeDownBuild();
+        break;
+    case 4: {
+        record::Reading reading;
+        reading.value = 1.0 + 1e-3 * static_cast<double>(step % 100);
+        reading.when = static_cast<record::Millis>(step);
+        bench.addReading(reading);
+        break;
+    }
+    case 5:
+        if (bench.build() != nullptr) {
+            std::puts("importing");
+            std::fflush(stdout);
+            bench.importRun(QStringLiteral("run"), 1, longRun(step), {}, {});
+        }
+        break;
+    case 6:
+        bench.undo();
+        break;
+    case 7:
+        bench.redo();
+        break;
+    case 8:
+        bench.branchDesign();
+        break;
+    default:
+        if (bench.revisions().size() > 3) {
+            bench.setRevisionAside(bench.revisions()[step % bench.revisions().size()].id, true);
+        }
+        break;
+    }
+}
+
+} // namespace
+
+int main(int argc, char** argv) {
+    QCoreApplication application(argc, argv);
+    if (argc != 3) {
+        return 2;
+    }
+    const auto catalogue = formats::readCatalogue(formats::builtInCatalogueFiles());
+    app::Services services;
+    services.now = [] { return record::Millis{1'790'000'000'000}; };
+    app::Workbench bench(*catalogue, services);
+    if (!bench.openNotebook(QString::fromLocal8Bit(argv[1]), true)) {
+        return 3;
+    }
+    if (bench.revisions().empty()) {
+        bench.startDesign(*formats::readCellFile(formats::embeddedFile("starters/first.cell.json")));
+    }
+    acknowledge(bench);
+    std::uint64_t state = std::strtoull(argv[2], nullptr, 10);
+    constexpr int kEdits = 300;
+    for (int i = 0; i < kEdits; ++i) {
+        state = state * 6364136223846793005ULL + 1442695040888963407ULL;
+        change(bench, state >> 33U);
+        acknowledge(bench);
+    }
+    return 0;
+}

@@ -30,6 +30,9 @@ QSize Wire::sizeHint() const {
 }
 
 void Wire::setStations(std::vector<Station> stations, const QString& current) {
+    if (m_stations == stations && m_current == current) {
+        return;
+    }
     m_stations = std::move(stations);
     m_current = current;
     rebuild();
@@ -37,7 +40,9 @@ void Wire::setStations(std::vector<Station> stations, const QString& current) {
 
 void Wire::rebuild() {
     setFocusColour(m_theme.colours().focus);
-    setFixedHeight(sizeHint().height());
+    if (height() != sizeHint().height()) {
+        setFixedHeight(sizeHint().height());
+    }
     std::vector<PictureItem> items;
     const double y = Theme::em(1.1);
     const double r = Theme::em(0.55);

@@ -11,6 +11,7 @@ struct Station {
     QString title;
     int number = 0; ///< Alt+number jumps there; fixed even while others are absent.
     int flags = 0;  ///< Dangers that belong there.
+    bool operator==(const Station&) const = default;
 };
 
 class Wire : public Picture {

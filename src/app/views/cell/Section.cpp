@@ -34,6 +34,7 @@ Section::Section(Workbench& bench, const Theme& theme, QWidget* parent)
     connect(&bench, &Workbench::designChanged, this, &Section::rebuild);
     connect(&theme, &Theme::changed, this, &Section::rebuild);
     connect(this, &Picture::resized, this, &Section::rebuild);
+    connect(this, &Picture::shown, this, &Section::rebuild);
     connect(this, &Picture::dragged, this, &Section::drag);
     connect(this, &Picture::stepped, this, &Section::step);
     connect(this, &Picture::editRequested, this, &Section::ask);
@@ -365,6 +366,9 @@ void Section::paintRuler(QPainter& painter) const {
 }
 
 void Section::rebuild() {
+    if (!isVisible()) {
+        return;
+    }
     setFocusColour(m_theme.colours().focus);
     std::vector<PictureItem> items;
     if (m_bench.outcome().usable()) {

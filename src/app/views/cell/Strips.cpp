@@ -22,6 +22,7 @@ Strips::Strips(Workbench& bench, const Theme& theme, QWidget* parent)
     connect(&bench, &Workbench::designChanged, this, &Strips::rebuild);
     connect(&theme, &Theme::changed, this, &Strips::rebuild);
     connect(this, &Picture::resized, this, &Strips::rebuild);
+    connect(this, &Picture::shown, this, &Strips::rebuild);
     connect(this, &Picture::activated, this, [this](const QString& id) {
         const PictureItem* hit = item(id);
         if (hit != nullptr && hit->opens) {
@@ -125,6 +126,9 @@ void Strips::addBars(std::vector<PictureItem>& items, const QString& title, cons
 }
 
 void Strips::rebuild() {
+    if (!isVisible()) {
+        return;
+    }
     setFocusColour(m_theme.colours().focus);
     std::vector<PictureItem> items;
     if (m_bench.outcome().usable()) {

@@ -73,7 +73,15 @@ QWidget* CoupleView::makeLoadRow() {
     return row;
 }
 
+void CoupleView::showEvent(QShowEvent* event) {
+    View::showEvent(event);
+    refresh();
+}
+
 void CoupleView::refresh() {
+    if (!isVisible()) {
+        return;
+    }
     const bool any = m_bench.revision() != nullptr || m_bench.outcome().usable();
     const bool two = m_bench.design().positiveLiquid.has_value();
     m_left->setVisible(any);

@@ -26,6 +26,9 @@ public:
 signals:
     void refused(const QString& text);
 
+protected:
+    void showEvent(QShowEvent* event) override;
+
 private:
     void refresh();
     void splitOrJoin();

@@ -36,6 +36,7 @@ Ladder::Ladder(Workbench& bench, const Theme& theme, QWidget* parent)
     connect(&bench, &Workbench::designChanged, this, &Ladder::rebuild);
     connect(&theme, &Theme::changed, this, &Ladder::rebuild);
     connect(this, &Picture::resized, this, &Ladder::rebuild);
+    connect(this, &Picture::shown, this, &Ladder::rebuild);
     setBackdrop([this](QPainter& painter) { paintAxis(painter); });
     connect(this, &Picture::activated, this, [this](const QString& id) {
         const PictureItem* hit = item(id);
@@ -406,6 +407,9 @@ void Ladder::paintAxis(QPainter& painter) const {
 }
 
 void Ladder::rebuild() {
+    if (!isVisible()) {
+        return;
+    }
     setFocusColour(m_theme.colours().focus);
     std::vector<PictureItem> items;
     if (m_bench.outcome().usable()) {

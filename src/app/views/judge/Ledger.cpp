@@ -18,6 +18,7 @@ Ledger::Ledger(Workbench& bench, const Theme& theme, QWidget* parent)
     : Picture(tr("Expected beside measured"), parent), m_bench(bench), m_theme(theme) {
     setObjectName(QStringLiteral("ledger"));
     connect(this, &Picture::resized, this, &Ledger::rebuild);
+    connect(this, &Picture::shown, this, &Ledger::rebuild);
     connect(&theme, &Theme::changed, this, &Ledger::rebuild);
     connect(this, &Picture::activated, this, [this](const QString& id) {
         const PictureItem* hit = item(id);
@@ -124,6 +125,9 @@ void Ledger::paintRow(QPainter& painter, const Row& row, const QRectF& box) cons
 }
 
 void Ledger::rebuild() {
+    if (!isVisible()) {
+        return;
+    }
     setFocusColour(m_theme.colours().focus);
     std::vector<PictureItem> items;
     if (m_bench.build() != nullptr && m_bench.outcome().usable()) {

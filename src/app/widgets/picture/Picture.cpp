@@ -17,6 +17,8 @@ Picture::Picture(const QString& accessibleName, QWidget* parent) : QWidget(paren
     setAccessibleName(accessibleName);
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
+    // It paints every pixel itself, so an edit does not repaint what lies under it.
+    setAttribute(Qt::WA_OpaquePaintEvent);
 }
 
 void Picture::setItems(std::vector<PictureItem> items) {
@@ -49,6 +51,7 @@ const PictureItem* Picture::itemAt(const QPointF& position) const {
 
 void Picture::paintEvent(QPaintEvent* /*event*/) {
     QPainter painter(this);
+    painter.fillRect(rect(), palette().color(QPalette::Window));
     painter.setRenderHint(QPainter::Antialiasing);
     if (m_backdrop) {
         m_backdrop(painter);
@@ -213,6 +216,11 @@ void Picture::focusInEvent(QFocusEvent* event) {
 void Picture::resizeEvent(QResizeEvent* event) {
     QWidget::resizeEvent(event);
     emit resized();
+}
+
+void Picture::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    emit shown();
 }
 
 bool Picture::event(QEvent* event) {

@@ -31,6 +31,8 @@ signals:
     /// Distance from where the drag began, in pixels.
     void dragged(const QString& id, const QPointF& distance, bool finished);
     void resized();
+    /// Out of sight a picture is not kept up to date; it is drawn anew when it appears.
+    void shown();
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -42,6 +44,7 @@ protected:
     void wheelEvent(QWheelEvent* event) override;
     void focusInEvent(QFocusEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
+    void showEvent(QShowEvent* event) override;
     bool event(QEvent* event) override;
 
 private:

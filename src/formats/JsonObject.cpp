@@ -48,7 +48,7 @@ std::optional<FileError> parseJson(std::string_view text, Json& json) {
         const std::size_t offset = std::min<std::size_t>(error.byte, text.size());
         const auto line =
             1 + std::count(text.begin(), text.begin() + static_cast<std::ptrdiff_t>(offset), '\n');
-        const bool early = offset >= text.size();
+        const bool early = error.byte > text.size();
         return FileError{Code::NotJson, fmt::format("line {}", line),
                          early ? "the file ends too early" : "a character that does not fit",
                          "JSON text: keys in quotes, commas between, brackets closed"};

@@ -3,28 +3,43 @@
 #include <QMetaObject>
 
 namespace anodex::app {
+namespace {
+
+// While a handle moves, every frame brings another design; ranges wait for the hand to pause.
+constexpr int kPauseMilliseconds = 50;
+constexpr int kSamples = 200;
+
+}  // namespace
 
 DoubtWorker::DoubtWorker(const chemistry::Catalogue& catalogue, QObject* parent)
-    : QObject(parent), m_catalogue(catalogue) {}
-
-DoubtWorker::~DoubtWorker() {
-    m_thread.request_stop();
+    : QObject(parent), m_catalogue(catalogue) {
+    m_pause.setSingleShot(true);
+    m_pause.setInterval(kPauseMilliseconds);
+    connect(&m_pause, &QTimer::timeout, this, &DoubtWorker::start);
 }
+
+DoubtWorker::~DoubtWorker() { m_thread.request_stop(); }
 
 void DoubtWorker::request(const Outcome& outcome, int ticket) {
     m_thread.request_stop();
-    if (!outcome.usable()) {
-        return;
+    m_wanted.reset();
+    m_pause.stop();
+    if (outcome.usable()) {
+        m_wanted = Wanted{*outcome.cell, *outcome.evaluation, ticket};
+        m_pause.start();
     }
-    m_thread = std::jthread(
-        [this, cell = *outcome.cell, evaluation = *outcome.evaluation, ticket](std::stop_token stop) {
-            const auto doubt = cell::estimateDoubt(m_catalogue, cell, evaluation, {200, 1, 1}, stop);
-            if (doubt) {
-                QMetaObject::invokeMethod(
-                    this, [this, ticket, result = *doubt] { emit finished(ticket, result); },
-                    Qt::QueuedConnection);
-            }
-        });
 }
 
-} // namespace anodex::app
+void DoubtWorker::start() {
+    m_thread = std::jthread([this, wanted = *m_wanted](std::stop_token stop) {
+        const auto doubt =
+            cell::estimateDoubt(m_catalogue, wanted.cell, wanted.evaluation, {kSamples, 1, 1}, stop);
+        if (doubt) {
+            QMetaObject::invokeMethod(
+                this, [this, ticket = wanted.ticket, result = *doubt] { emit finished(ticket, result); },
+                Qt::QueuedConnection);
+        }
+    });
+}
+
+}  // namespace anodex::app

@@ -2,7 +2,8 @@
 #pragma once
 #include "app/session/Outcome.h"
 #include <QObject>
-#include <memory>
+#include <QTimer>
+#include <optional>
 #include <thread>
 
 namespace anodex::app {
@@ -20,7 +21,17 @@ signals:
     void finished(int ticket, const anodex::cell::Doubt& doubt);
 
 private:
+    struct Wanted {
+        cell::Cell cell;
+        cell::Evaluation evaluation;
+        int ticket = 0;
+    };
+
+    void start();
+
     const chemistry::Catalogue& m_catalogue;
+    QTimer m_pause;
+    std::optional<Wanted> m_wanted;
     std::jthread m_thread;
 };
 

@@ -10,8 +10,8 @@ Outcome outcomeOf(const chemistry::Catalogue& catalogue, const cell::CellDesign&
         outcome.error = cell.error();
         return outcome;
     }
-    constexpr int kCurvePoints = 60;
-    outcome.evaluation = cell::evaluate(catalogue, *cell, {kCurvePoints});
+    constexpr int kNoCurve = 0;  // no view draws the curve itself
+    outcome.evaluation = cell::evaluate(catalogue, *cell, {kNoCurve});
     outcome.findings = cell::findingsFor(catalogue, *cell, *outcome.evaluation);
     outcome.cell = std::move(*cell);
     return outcome;

@@ -1,0 +1,84 @@
+#!/usr/bin/env python3
+"""Flips seeded operators and constants in core, formats and notebook, one at a time, and asks the tests.
+
+A mutant is caught when a test fails, the build fails, or the tests do not end. Works in its own build tree on a copy.
+"""
+import pathlib
+import random
+import re
+import shutil
+import subprocess
+import sys
+
+ROOT = pathlib.Path(__file__).resolve().parent.parent
+WORK = ROOT / "build" / "mutants"
+COPY = WORK / "copy"
+TREE = WORK / "tree"
+COUNT = 40
+NEEDED = 32
+SUITES = ["test-core", "test-formats", "test-notebook", "test-cli"]
+FLIPS = [
+    (r" \+ ", " - "), (r" - ", " + "), (r" \* ", " / "), (r" / ", " * "), (r" < ", " >= "), (r" > ", " <= "),
+    (r" <= ", " > "), (r" >= ", " < "), (r" == ", " != "), (r" != ", " == "), (r" && ", " || "), (r" \|\| ", " && "),
+    (r"(?<![\w.])0\.5(?![\w])", "0.7"), (r"(?<![\w.])2\.0(?![\w])", "3.0"), (r"(?<![\w.])1\.0(?![\w])", "1.5"),
+]
+
+
+def sites():
+    found = []
+    for room in ("core", "formats", "notebook"):
+        for path in sorted((ROOT / "src" / room).rglob("*.cpp")):
+            for number, line in enumerate(path.read_text().split("\n")):
+                code = line.split("//")[0]
+                if not code.strip() or code.lstrip().startswith("#") or '"' in code:
+                    continue
+                for pattern, replacement in FLIPS:
+                    for match in re.finditer(pattern, code):
+                        found.append((path.relative_to(ROOT), number, match.start(), match.end(), replacement))
+    return found
+
+
+def run(command, seconds, **options):
+    try:
+        return subprocess.run(command, timeout=seconds, capture_output=True, text=True, **options).returncode
+    except subprocess.TimeoutExpired:
+        return 124
+
+
+def build():
+    return run(["cmake", "--build", str(TREE), "--target", *SUITES], 600)
+
+
+def tests_fail():
+    for suite in SUITES:
+        if run([str(TREE / suite), "--gtest_brief=1"], 60, cwd=TREE) != 0:
+            return suite
+    return None
+
+
+def main():
+    seed = int(sys.argv[1]) if len(sys.argv) > 1 else 1
+    shutil.rmtree(COPY, ignore_errors=True)
+    WORK.mkdir(parents=True, exist_ok=True)
+    shutil.copytree(ROOT, COPY, ignore=shutil.ignore_patterns("build", ".git"))
+    configure = ["cmake", "-S", str(COPY), "-B", str(TREE), "-G", "Ninja", "-DCMAKE_BUILD_TYPE=Release", "-DANODEX_APP=OFF"]
+    if subprocess.run(configure, capture_output=True).returncode != 0 or build() != 0 or tests_fail():
+        sys.exit("mutants: the unchanged tree does not build and pass")
+    caught = 0
+    for index, (path, number, start, end, replacement) in enumerate(random.Random(seed).sample(sites(), COUNT), 1):
+        target = COPY / path
+        original = target.read_text()
+        lines = original.split("\n")
+        before = lines[number]
+        lines[number] = before[:start] + replacement + before[end:]
+        target.write_text("\n".join(lines))
+        by = "the compiler" if build() != 0 else tests_fail()
+        caught += 1 if by else 0
+        print(f"{index:2} {'caught by ' + by if by else 'ALIVE'}: {path}:{number + 1}: {before.strip()}  →  {replacement.strip()}", flush=True)
+        target.write_text(original)
+    print(f"{caught} of {COUNT} caught, {NEEDED} needed")
+    sys.exit(0 if caught >= NEEDED else 1)
+
+
+if __name__ == "__main__":
+    main()

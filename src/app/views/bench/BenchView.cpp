@@ -83,6 +83,7 @@ QWidget* BenchView::makePage() {
     m_list = new QListWidget(page);
     m_list->setObjectName(QStringLiteral("readingList"));
     m_list->setAccessibleName(tr("Readings and events, newest first"));
+    m_list->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     m_entry = new QLineEdit(page);
     m_entry->setObjectName(QStringLiteral("entryLine"));
     m_entry->setAccessibleName(tr("Reading, event or note"));

@@ -1,11 +1,11 @@
 #include "app/views/couple/LiquidPanel.h"
 
 #include "app/views/couple/PourText.h"
+#include "app/widgets/ElidedLabel.h"
 #include "core/chemistry/Catalogue.h"
 #include "wording/Quantities.h"
 
 #include <QHBoxLayout>
-#include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
 #include <QVBoxLayout>
@@ -37,12 +37,11 @@ void clear(QLayout* layout) {
 } // namespace
 
 LiquidPanel::LiquidPanel(Workbench& bench, const Theme& theme, cell::Side side, QWidget* parent)
-    : QFrame(parent), m_bench(bench), m_theme(theme), m_side(side), m_title(new QLabel(this)),
+    : QFrame(parent), m_bench(bench), m_theme(theme), m_side(side), m_title(new ElidedLabel(this)),
       m_rows(new QVBoxLayout), m_pour(new QLineEdit(this)), m_acidity(new QPushButton(this)),
       m_conductivity(new QPushButton(this)) {
     setObjectName(QStringLiteral("card"));
     m_title->setObjectName(QStringLiteral("faint"));
-    m_title->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
     m_pour->setObjectName(QStringLiteral("pour:%1").arg(static_cast<int>(side)));
     m_pour->setAccessibleName(tr("Pour something in"));
     m_pour->setPlaceholderText(tr("pour: an amount and a name"));
@@ -76,9 +75,9 @@ LiquidPanel::LiquidPanel(Workbench& bench, const Theme& theme, cell::Side side, 
 
 void LiquidPanel::refresh() {
     const bool two = m_bench.design().positiveLiquid.has_value();
-    m_title->setText(!two                             ? tr("Liquid")
-                     : m_side == cell::Side::Negative ? tr("Negative liquid")
-                                                      : tr("Positive liquid"));
+    m_title->setWhole(!two                             ? tr("Liquid")
+                      : m_side == cell::Side::Negative ? tr("Negative liquid")
+                                                       : tr("Positive liquid"));
     QString shape = QString::fromStdString(liquid().ready) +
                     QChar::fromLatin1(static_cast<char>('0' + static_cast<int>(liquid().basis)));
     for (const cell::SoluteDesign& solute : liquid().solutes) {
@@ -127,10 +126,9 @@ void LiquidPanel::rebuildRows() {
 void LiquidPanel::addRow(const QString& name, const QString& amount, int solute) {
     auto* row = new QHBoxLayout;
     row->setSpacing(6);
-    auto* label = new QLabel(name, this);
-    label->setToolTip(name);
+    auto* label = new ElidedLabel(this);
+    label->setWhole(name);
     label->setMinimumWidth(static_cast<int>(Theme::em(4.0)));
-    label->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
     auto* field = new QLineEdit(amount, this);
     field->setObjectName(QStringLiteral("amount:%1:%2").arg(static_cast<int>(m_side)).arg(solute));
     field->setAccessibleName(tr("Amount of %1").arg(name));

@@ -6,12 +6,13 @@
 #include "app/views/View.h"
 #include <QFrame>
 
-class QLabel;
 class QLineEdit;
 class QPushButton;
 class QVBoxLayout;
 
 namespace anodex::app {
+
+class ElidedLabel;
 
 class LiquidPanel : public QFrame {
     Q_OBJECT
@@ -36,7 +37,7 @@ private:
     Workbench& m_bench;
     const Theme& m_theme;
     cell::Side m_side;
-    QLabel* m_title;
+    ElidedLabel* m_title;
     QVBoxLayout* m_rows;
     QLineEdit* m_pour;
     QPushButton* m_acidity;

@@ -38,13 +38,11 @@ double scaleStep(double top) {
 
 } // namespace
 
-std::optional<double> Timeline::Column::height() const {
-    std::optional<double> best;
-    for (const Mark& mark : marks) {
-        const double reached = mark.measured.value_or(mark.expected);
-        best = std::max(best.value_or(reached), reached);
-    }
-    return best;
+const Timeline::Mark* Timeline::Column::best() const {
+    const auto reached = [](const Mark& mark) { return mark.measured.value_or(mark.expected); };
+    const auto found = std::max_element(
+        marks.begin(), marks.end(), [&](const Mark& a, const Mark& b) { return reached(a) < reached(b); });
+    return found == marks.end() ? nullptr : &*found;
 }
 
 Timeline::Timeline(Workbench& bench, const Theme& theme, QWidget* parent)
@@ -105,7 +103,7 @@ QString Timeline::scaleText(double value) const {
 
 Timeline::Mark Timeline::markOf(const BuildSummary& summary) const {
     const record::Expectation& expectation = summary.build.expectation;
-    Mark mark{&summary, 0.0, {}, {}};
+    Mark mark{&summary, 0.0, 0.0, {}, {}};
     const auto take = [&](const record::Expected& expected) {
         mark.expected = expected.value;
         mark.range = expected.range;
@@ -152,6 +150,11 @@ std::vector<Timeline::Column> Timeline::columns() const {
     const double each = columnWidth(list.size());
     for (std::size_t i = 0; i < list.size(); ++i) {
         list[i].x = leftMargin() + each * (static_cast<double>(i) + 0.5);
+        const auto count = static_cast<double>(list[i].marks.size());
+        const double spread = std::min(Theme::em(5.0), each / (count + 1.0));
+        for (std::size_t k = 0; k < list[i].marks.size(); ++k) {
+            list[i].marks[k].x = list[i].x + (static_cast<double>(k) - 0.5 * (count - 1.0)) * spread;
+        }
     }
     return list;
 }
@@ -176,8 +179,13 @@ void Timeline::paintScale(QPainter& painter) const {
 }
 
 void Timeline::addBranch(std::vector<PictureItem>& items, const Column& from, const Column& to) const {
-    const QPointF start(from.x, yOf(from.height().value_or(0.0)));
-    const QPointF end(to.x, yOf(to.height().value_or(0.0)));
+    const auto passes = [this](const Column& column) {
+        const Mark* best = column.best();
+        return best == nullptr ? QPointF(column.x, yOf(0.0))
+                               : QPointF(best->x, yOf(best->measured.value_or(best->expected)));
+    };
+    const QPointF start = passes(from);
+    const QPointF end = passes(to);
     const auto changes = wording::changesBetween(from.revision->design, to.revision->design);
     const QString words =
         changes.empty() ? tr("nothing changed")
@@ -251,8 +259,8 @@ void Timeline::addRevision(std::vector<PictureItem>& items, const Column& column
     items.push_back(std::move(item));
 }
 
-void Timeline::addMark(std::vector<PictureItem>& items, const Column& column, const Mark& mark,
-                       double x) const {
+void Timeline::addMark(std::vector<PictureItem>& items, const Column& column, const Mark& mark) const {
+    const double x = mark.x;
     const double top = yOf(std::max(mark.measured.value_or(mark.range.high), mark.range.high));
     const double bottom = yOf(std::min(mark.measured.value_or(mark.range.low), mark.range.low));
     PictureItem item;
@@ -311,12 +319,8 @@ void Timeline::rebuild() {
     }
     for (const Column& column : list) {
         addRevision(items, column, each);
-        const double spread =
-            std::min(Theme::em(5.0), each / (static_cast<double>(column.marks.size()) + 1.0));
-        for (std::size_t i = 0; i < column.marks.size(); ++i) {
-            const double offset =
-                (static_cast<double>(i) - 0.5 * (static_cast<double>(column.marks.size()) - 1.0)) * spread;
-            addMark(items, column, column.marks[i], column.x + offset);
+        for (const Mark& mark : column.marks) {
+            addMark(items, column, mark);
         }
     }
     setItems(std::move(items));

@@ -25,6 +25,7 @@ signals:
 private:
     struct Mark {
         const BuildSummary* build = nullptr;
+        double x = 0.0;
         double expected = 0.0;
         base::Interval range;
         std::optional<double> measured;
@@ -33,7 +34,8 @@ private:
         const record::Revision* revision = nullptr;
         double x = 0.0;
         std::vector<Mark> marks;
-        [[nodiscard]] std::optional<double> height() const;
+        /// The build that got furthest, where the line of progress passes; nothing when none was built.
+        [[nodiscard]] const Mark* best() const;
     };
 
     void rebuild();
@@ -43,7 +45,7 @@ private:
     [[nodiscard]] double yOf(double value) const;
     void addBranch(std::vector<PictureItem>& items, const Column& from, const Column& to) const;
     void addRevision(std::vector<PictureItem>& items, const Column& column, double width) const;
-    void addMark(std::vector<PictureItem>& items, const Column& column, const Mark& mark, double x) const;
+    void addMark(std::vector<PictureItem>& items, const Column& column, const Mark& mark) const;
     void paintScale(QPainter& painter) const;
     [[nodiscard]] QString shown(double value) const;
     [[nodiscard]] QString scaleText(double value) const;

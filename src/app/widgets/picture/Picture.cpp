@@ -64,7 +64,7 @@ void Picture::paintEvent(QPaintEvent* /*event*/) {
         }
     }
     const PictureItem* focused = item(m_focused);
-    if (hasFocus() && focused != nullptr) {
+    if (hasFocus() && m_byKeys && focused != nullptr) {
         painter.setPen(QPen(m_focusColour, 2.0));
         painter.setBrush(Qt::NoBrush);
         painter.drawRoundedRect(focused->area.adjusted(-3, -3, 3, 3), 4, 4);
@@ -109,6 +109,7 @@ void Picture::announceFocus() {
 }
 
 void Picture::keyPressEvent(QKeyEvent* event) {
+    m_byKeys = true;
     switch (event->key()) {
     case Qt::Key_Left:
         return moveFocus(-1, 0);
@@ -137,6 +138,7 @@ void Picture::keyPressEvent(QKeyEvent* event) {
 }
 
 void Picture::mousePressEvent(QMouseEvent* event) {
+    m_byKeys = false;
     const PictureItem* hit = itemAt(event->position());
     m_pressed = hit != nullptr ? hit->id : QString();
     m_pressedAt = event->position();
@@ -204,6 +206,7 @@ void Picture::wheelEvent(QWheelEvent* event) {
 }
 
 void Picture::focusInEvent(QFocusEvent* event) {
+    m_byKeys = event->reason() == Qt::TabFocusReason || event->reason() == Qt::BacktabFocusReason;
     if (m_focused.isEmpty()) {
         const auto first =
             std::find_if(m_items.begin(), m_items.end(), [](const PictureItem& i) { return i.focusable; });

@@ -59,6 +59,7 @@ private:
     QString m_pressed;
     QPointF m_pressedAt;
     bool m_dragging = false;
+    bool m_byKeys = false;  ///< The ring shows only to whoever steers by keys.
 };
 
 } // namespace anodex::app

@@ -1,0 +1,146 @@
+#include "core/cell/Explain.h"
+#include "tests/support/Samples.h"
+
+#include <cmath>
+#include <gtest/gtest.h>
+
+namespace anodex::cell {
+namespace {
+
+struct Case {
+    Cell cell;
+    Evaluation evaluation;
+};
+
+Case caseOf(const std::string& json) {
+    Case made;
+    made.cell = test::cellOf(json);
+    made.evaluation = evaluate(test::catalogue(), made.cell);
+    return made;
+}
+
+Explanation explained(const Case& of, Quantity quantity, Side side = Side::Negative, std::size_t index = 0) {
+    return explain(test::catalogue(), of.cell, of.evaluation, {quantity, side, index});
+}
+
+const Explanation* inputNamed(const Explanation& explanation, const std::string& symbol) {
+    for (const Explanation& input : explanation.inputs) {
+        if (input.symbol == symbol) {
+            return &input;
+        }
+    }
+    return nullptr;
+}
+
+/// Every leaf names where it comes from, or is a value of the design itself.
+int leavesWithSource(const Explanation& explanation) {
+    if (explanation.inputs.empty()) {
+        return explanation.sources.empty() ? 0 : 1;
+    }
+    int count = 0;
+    for (const Explanation& input : explanation.inputs) {
+        count += leavesWithSource(input);
+    }
+    return count;
+}
+
+TEST(Explain, GivesTheSameValueAsTheEvaluation) {
+    for (const std::string& json : {test::beakers(), test::leadAcid(30), test::lemon(), test::foilInSalt()}) {
+        const Case c = caseOf(json);
+        EXPECT_EQ(explained(c, Quantity::ThermodynamicVoltage).value, c.evaluation.thermodynamicVolts);
+        EXPECT_EQ(explained(c, Quantity::OpenCircuitVoltage).value, c.evaluation.openCircuitVolts);
+        EXPECT_EQ(explained(c, Quantity::ShortCircuitCurrent).value, c.evaluation.first.shortCircuitAmps);
+        EXPECT_EQ(explained(c, Quantity::MaximumPower).value, c.evaluation.first.maximumPower.watts);
+        EXPECT_EQ(explained(c, Quantity::Resistance).value, c.evaluation.resistance.totalOhm);
+        EXPECT_EQ(explained(c, Quantity::Capacity).value, c.evaluation.capacity.expectedCoulombs);
+        EXPECT_EQ(explained(c, Quantity::SelfDischarge).value, c.evaluation.selfDischargeAmps);
+        EXPECT_EQ(explained(c, Quantity::Hydrogen).value, c.evaluation.hydrogenM3PerSecond);
+    }
+}
+
+TEST(Explain, TheFormulaHoldsForItsInputs) {
+    const Case c = caseOf(test::beakers());
+    const Explanation open = explained(c, Quantity::OpenCircuitVoltage);
+    ASSERT_EQ(open.inputs.size(), 3U);
+    EXPECT_NEAR(open.inputs[0].value - open.inputs[1].value + open.inputs[2].value, open.value, 1e-9);
+    const Explanation ohm = explained(c, Quantity::Resistance);
+    double sum = 0.0;
+    for (const Explanation& part : ohm.inputs) {
+        sum += part.value;
+    }
+    EXPECT_NEAR(sum, ohm.value, 1e-9);
+    const Explanation liquid = explained(c, Quantity::ResistancePart, Side::Negative, 0);
+    EXPECT_NEAR(inputNamed(liquid, "L")->value /
+                    (inputNamed(liquid, "κ")->value * inputNamed(liquid, "A")->value),
+                liquid.value, 1e-9 * liquid.value);
+}
+
+TEST(Explain, ANernstPotentialFollowsFromItsActivities) {
+    const Case c = caseOf(test::beakers());
+    const Explanation potential = explained(c, Quantity::ThermodynamicVoltage).inputs[0];
+    const double standard = inputNamed(potential, "E°")->value;
+    const double perKelvin = inputNamed(potential, "dE°/dT per K")->value;
+    const double temperature = inputNamed(potential, "T")->value;
+    const double copper = inputNamed(potential, "a(Cu2+)")->value;
+    const double expected = standard + perKelvin * (temperature - 298.15) +
+                            8.314462618 * temperature / (2.0 * 96485.33212) * std::log(copper);
+    EXPECT_NEAR(potential.value, expected, 1e-9);
+}
+
+TEST(Explain, AReagentFollowsFromFaraday) {
+    const Case c = caseOf(test::beakers(1.0, 0.05));
+    const Explanation reagent = explained(c, Quantity::Reagent);
+    EXPECT_EQ(reagent.symbol, "Q(Cu2+)");
+    double product = 1.0;
+    for (const Explanation& input : reagent.inputs) {
+        product *= input.value;
+    }
+    EXPECT_NEAR(product, reagent.value, 1e-6 * reagent.value);
+}
+
+TEST(Explain, CurrentsAtRestCancel) {
+    for (const std::string& json : {test::lemon(), test::foilInAlkali(), test::leadAcid(20)}) {
+        const Case c = caseOf(json);
+        for (const Side side : {Side::Negative, Side::Positive}) {
+            const Explanation rest = explained(c, Quantity::RestPotential, side);
+            double net = 0.0;
+            double largest = 0.0;
+            for (const Explanation& current : rest.inputs) {
+                net += current.value;
+                largest = std::max(largest, std::abs(current.value));
+            }
+            EXPECT_NEAR(net, 0.0, 1e-4 * largest + 1e-12);
+        }
+    }
+}
+
+TEST(Explain, LeadsDownToSources) {
+    const Case c = caseOf(test::foilInSalt());
+    for (const Quantity quantity :
+         {Quantity::ThermodynamicVoltage, Quantity::OpenCircuitVoltage, Quantity::ShortCircuitCurrent,
+          Quantity::MaximumPower, Quantity::Resistance, Quantity::Capacity, Quantity::SelfDischarge,
+          Quantity::RestPotential, Quantity::EquilibriumPotential, Quantity::Acidity}) {
+        EXPECT_GT(leavesWithSource(explained(c, quantity)), 0) << static_cast<int>(quantity);
+    }
+}
+
+TEST(Explain, AnswersEvenForIndicesThatAreNotThere) {
+    const Case c = caseOf(test::lemon());
+    EXPECT_EQ(explained(c, Quantity::ResistancePart, Side::Negative, 99).value,
+              c.evaluation.resistance.totalOhm);
+    EXPECT_EQ(explained(c, Quantity::Reagent, Side::Negative, 99).value,
+              c.evaluation.capacity.expectedCoulombs);
+    EXPECT_FALSE(explained(c, Quantity::EquilibriumPotential, Side::Positive, 99).symbol.empty());
+}
+
+TEST(Explain, SaysWhatWasMeasured) {
+    const Case c = caseOf(
+        R"({"negative":{"material":"zinc","wetted_area_cm2":5},"positive":{"material":"copper","wetted_area_cm2":5},
+        "electrolyte":{"ready":"lemon juice","volume_mL":30,"measured_conductivity_S_per_m":0.7},"measured_resistance_mohm":900,"measured_open_circuit_V":0.98})");
+    EXPECT_EQ(explained(c, Quantity::OpenCircuitVoltage).symbol, "V_oc (measured)");
+    EXPECT_EQ(explained(c, Quantity::ResistancePart).symbol, "R (measured)");
+    EXPECT_TRUE(explained(c, Quantity::Conductivity).formula.empty());
+}
+
+} // namespace
+} // namespace anodex::cell

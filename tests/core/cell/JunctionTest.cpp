@@ -1,0 +1,117 @@
+#include "core/cell/Junction.h"
+#include "core/cell/Resistance.h"
+#include "core/cell/Transport.h"
+#include "tests/support/Samples.h"
+
+#include <cmath>
+#include <gtest/gtest.h>
+#include <nlohmann/json.hpp>
+
+namespace anodex::cell {
+namespace {
+
+using Json = nlohmann::ordered_json;
+
+Cell twoLiquids(const std::string& salt, double left, double right, const char* separator) {
+    Json json = {{"temperature_C", 25},
+                 {"negative", {{"material", "copper"}, {"wetted_area_cm2", 10}}},
+                 {"positive", {{"material", "copper"}, {"wetted_area_cm2", 10}}}};
+    const auto liquid = [&](double strength) {
+        return Json{{"water_g", 100},
+                    {"solutes", Json::array({{{"substance", salt}, {"mol_per_kg", strength}}})}};
+    };
+    json["electrolyte"] = {{"negative", liquid(left)}, {"positive", liquid(right)}};
+    if (separator != nullptr) {
+        json["separator"] = {{"material", separator}};
+    }
+    return test::cellOf(json.dump());
+}
+
+TEST(Junction, OneLiquidHasNone) {
+    EXPECT_EQ(junctionVolts(test::catalogue(), test::cellOf(test::lemon())), 0.0);
+}
+
+TEST(Junction, EqualLiquidsHaveNone) {
+    EXPECT_NEAR(junctionVolts(test::catalogue(), twoLiquids("NaCl", 0.1, 0.1, nullptr)), 0.0, 1e-9);
+}
+
+TEST(Junction, FollowsHendersonForOneSaltAtTwoStrengths) {
+    // For one salt Henderson's equation is (t+ - t-) RT/F ln(c1/c2): with hydrochloric acid t+ is 0.821.
+    const double kcl = junctionVolts(test::catalogue(), twoLiquids("KCl", 0.1, 0.01, nullptr));
+    const double hcl = junctionVolts(test::catalogue(), twoLiquids("HCl", 0.1, 0.01, nullptr));
+    EXPECT_NEAR(kcl, 0.0, 0.002);
+    EXPECT_NEAR(hcl, (0.821 - 0.179) * 0.025693 * std::log(10.0), 0.002);
+}
+
+TEST(Junction, TurnsItsSignWithTheSides) {
+    const double one = junctionVolts(test::catalogue(), twoLiquids("HCl", 0.1, 0.01, nullptr));
+    const double other = junctionVolts(test::catalogue(), twoLiquids("HCl", 0.01, 0.1, nullptr));
+    EXPECT_NEAR(one, -other, 1e-6);
+}
+
+TEST(Junction, ABridgeOfStrongSaltTakesMostOfItAway) {
+    const double open = junctionVolts(test::catalogue(), twoLiquids("HCl", 0.1, 0.01, nullptr));
+    const double bridged = junctionVolts(test::catalogue(), twoLiquids("HCl", 0.1, 0.01, "salt bridge"));
+    EXPECT_LT(std::abs(bridged), 0.25 * std::abs(open));
+}
+
+TEST(Resistance, FollowsLengthOverAreaAndConductivity) {
+    Json json = Json::parse(test::lemon());
+    json["gap_mm"] = 8;
+    const Cell cell = test::cellOf(json.dump());
+    const ResistanceBudget budget = resistanceBudget(test::catalogue(), cell, Draw::nominal());
+    ASSERT_EQ(budget.shares.front().part, ResistancePart::NegativeLiquid);
+    EXPECT_NEAR(budget.shares.front().ohm, 0.008 / (cell.solutions[0].conductivity * 2e-4), 1e-9);
+}
+
+TEST(Resistance, ASeparatorMultipliesItsLayerByTheMacMullinNumber) {
+    Json json = Json::parse(test::lemon());
+    json["separator"] = {{"material", "blotter"}, {"layers", 2}, {"thickness_mm", 0.5}};
+    const Cell cell = test::cellOf(json.dump());
+    const ResistanceBudget budget = resistanceBudget(test::catalogue(), cell, Draw::nominal());
+    ASSERT_EQ(budget.shares.front().part, ResistancePart::Separator);
+    const double number = test::catalogue().separators[cell.barrier->separator].macMullin.value;
+    EXPECT_NEAR(budget.shares.front().ohm, number * 0.001 / (cell.solutions[0].conductivity * 2e-4), 1e-9);
+}
+
+TEST(Resistance, CollectorsContactsAndMeasuredElectrodesCount) {
+    Json json = Json::parse(test::lemon());
+    json["negative"]["collector"] = {{"material", "copper"}, {"resistance_mohm", 40}};
+    json["positive"]["measured_resistance_mohm"] = 70;
+    json["contact_mohm"] = 90;
+    const Cell cell = test::cellOf(json.dump());
+    double rest = 0.0;
+    for (const ResistanceShare& share : resistanceBudget(test::catalogue(), cell, Draw::nominal()).shares) {
+        rest += share.part == ResistancePart::NegativeLiquid ? 0.0 : share.ohm;
+    }
+    EXPECT_NEAR(rest, 0.040 + 0.070 + 0.090, 1e-9);
+}
+
+double oxygenLimit(const char* air, Moment moment) {
+    Json json = Json::parse(test::foilInSalt());
+    json["temperature_C"] = 25;
+    json["positive"]["air"] = air;
+    json["electrolyte"].erase("solutes");
+    const Cell cell = test::cellOf(json.dump());
+    const Draw nominal = Draw::nominal();
+    for (const auto& reaction : test::catalogue().reactions) {
+        if (reaction.id == "oxygen-four") {
+            return supplyLimit({test::catalogue(), cell, Side::Positive, moment, nominal}, reaction,
+                               chemistry::Branch::Cathodic);
+        }
+    }
+    return -1.0;
+}
+
+TEST(Transport, OxygenInStillLiquidGivesAboutFourTenthsOfAnAmpPerSquareMetre) {
+    EXPECT_NEAR(oxygenLimit("still", Moment::Settled), 0.4, 0.06);
+    EXPECT_EQ(oxygenLimit("none", Moment::Settled), 0.0);
+    EXPECT_GT(oxygenLimit("breathing", Moment::Settled), 20.0);
+}
+
+TEST(Transport, TheFirstSecondsFindAThinnerLayer) {
+    EXPECT_GT(oxygenLimit("still", Moment::First), 2.0 * oxygenLimit("still", Moment::Settled));
+}
+
+} // namespace
+} // namespace anodex::cell

@@ -15,6 +15,7 @@ struct Leaf {
     std::string path; ///< "negative area", "liquid · salt"
     std::string value;
     std::string unit;
+    bool isName = false; ///< A name and an amount may share their words; they are never one leaf.
 };
 
 struct UnitSuffix {
@@ -87,11 +88,10 @@ void flatten(const Json& json, const std::string& path, std::vector<Leaf>& leave
         } else if (value.is_object()) {
             flatten(value, here, leaves);
         } else {
-            leaves.push_back({here,
-                              value.is_string()    ? value.get<std::string>()
-                              : value.is_boolean() ? (value.get<bool>() ? "yes" : "no")
-                                                   : numberText(value.get<double>(), 4),
-                              unit});
+            const std::string shown = value.is_string()    ? value.get<std::string>()
+                                      : value.is_boolean() ? (value.get<bool>() ? "yes" : "no")
+                                                           : numberText(value.get<double>(), 4);
+            leaves.push_back({here, shown, unit, value.is_string()});
         }
     }
 }
@@ -108,8 +108,9 @@ std::vector<std::string> changesBetween(const cell::CellDesign& before, const ce
     flatten(formats::cellToJson(before), "", old);
     flatten(formats::cellToJson(after), "", now);
     const auto find = [](std::vector<Leaf>& leaves, const Leaf& wanted) {
-        return std::find_if(leaves.begin(), leaves.end(),
-                            [&](const Leaf& leaf) { return leaf.path == wanted.path; });
+        return std::find_if(leaves.begin(), leaves.end(), [&](const Leaf& leaf) {
+            return leaf.path == wanted.path && leaf.isName == wanted.isName;
+        });
     };
     std::vector<std::string> changes;
     for (const Leaf& leaf : now) {

@@ -33,6 +33,7 @@ protected:
         m_window = std::make_unique<MainWindow>(*m_bench, m_theme);
         m_window->show();
         EXPECT_TRUE(QTest::qWaitForWindowExposed(m_window.get()));
+        QApplication::setActiveWindow(m_window.get()); // there may be no window manager to do it
         if (!notebook.isEmpty()) {
             EXPECT_TRUE(m_bench->openNotebook(notebook, false));
         }

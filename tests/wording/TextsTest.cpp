@@ -43,6 +43,16 @@ TEST(ChangeText, NamesWhatDiffers) {
     EXPECT_EQ(plain(changeLine(before, after)), "liquid negative ZnSO4 1 mol/kg left out");
 }
 
+TEST(ChangeText, KeepsAReadyLiquidsNameAndVolumeApart) {
+    const cell::CellDesign before = test::design(test::lemon());
+    cell::CellDesign after = before;
+    after.negative.material = "aluminium";
+    EXPECT_EQ(changeLine(before, after), "negative zinc → aluminium");
+    after = before;
+    after.liquid.basisValue = 5e-5;
+    EXPECT_EQ(plain(changeLine(before, after)), "liquid 30 → 50 mL");
+}
+
 TEST(ChangeText, CountsSeveralChanges) {
     const cell::CellDesign before = test::design(test::beakers());
     cell::CellDesign after = before;

@@ -40,7 +40,8 @@ std::string_view trimmed(std::string_view text) {
 
 std::optional<cell::Amount> amountOf(const wording::ParsedQuantity& quantity) {
     for (const UnitRow& row : kUnits) {
-        if (row.dimension == quantity.dimension && quantity.value > 0.0) {
+        const bool tooMuch = row.unit == AmountUnit::MassFraction && quantity.value >= 1.0;
+        if (row.dimension == quantity.dimension && quantity.value > 0.0 && !tooMuch) {
             return cell::Amount{row.unit, quantity.value};
         }
     }
@@ -65,9 +66,7 @@ std::optional<cell::Amount> amountFrom(std::string_view text) {
     if (!quantity || quantity->used != text.size()) {
         return std::nullopt;
     }
-    const auto amount = amountOf(*quantity);
-    const bool tooMuch = amount && amount->unit == AmountUnit::MassFraction && amount->value >= 1.0;
-    return tooMuch ? std::nullopt : amount;
+    return amountOf(*quantity);
 }
 
 std::variant<Pour, PourFault> pourFrom(const chemistry::Catalogue& catalogue, std::string_view text) {

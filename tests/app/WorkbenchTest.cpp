@@ -1,0 +1,268 @@
+// The session behind the window, without the window.
+#include "app/session/Workbench.h"
+#include "app/views/couple/PourText.h"
+#include "formats/CellFile.h"
+#include "tests/support/Samples.h"
+
+#include <QSignalSpy>
+#include <QTest>
+#include <gtest/gtest.h>
+#include <memory>
+#include <set>
+
+namespace anodex::app {
+namespace {
+
+class WorkbenchTest : public testing::Test {
+protected:
+    WorkbenchTest() {
+        Services services;
+        services.now = [this] { return m_now += 1000; };
+        services.documentsFolder = QString::fromStdString(m_folder.path().string());
+        m_bench = std::make_unique<Workbench>(test::catalogue(), services);
+        QObject::connect(m_bench.get(), &Workbench::refused,
+                         [this](const QString& text) { m_refused = text; });
+        QObject::connect(m_bench.get(), &Workbench::said, [this](const QString& text) { m_said = text; });
+    }
+
+    void startLemon() { m_bench->startDesign(test::design(test::lemon())); }
+    void setGap(double metres) {
+        cell::CellDesign design = m_bench->design();
+        design.gapMetres = metres;
+        m_bench->edit(design);
+    }
+
+    test::TemporaryFolder m_folder;
+    record::Millis m_now = 1'790'000'000'000;
+    QString m_refused;
+    QString m_said;
+    std::unique_ptr<Workbench> m_bench;
+};
+
+TEST_F(WorkbenchTest, TheFirstDesignMakesANotebookInTheDocuments) {
+    EXPECT_FALSE(m_bench->hasNotebook());
+    startLemon();
+    EXPECT_TRUE(m_bench->notebookPath().endsWith("cells.anodex"));
+    EXPECT_EQ(m_bench->projects().size(), 1U);
+    EXPECT_EQ(m_bench->revisions().size(), 1U);
+}
+
+TEST_F(WorkbenchTest, AnExistingNotebookIsNotWrittenOver) {
+    test::writeText(m_folder.path("cells.anodex"), "someone else's");
+    startLemon();
+    EXPECT_TRUE(m_bench->notebookPath().endsWith("cells-2.anodex"));
+    EXPECT_EQ(test::readText(m_folder.path("cells.anodex")), "someone else's");
+}
+
+TEST_F(WorkbenchTest, AnUnbuiltRevisionIsEditedInPlace) {
+    startLemon();
+    setGap(0.02);
+    setGap(0.03);
+    EXPECT_EQ(m_bench->revisions().size(), 1U);
+    EXPECT_NEAR(*m_bench->revision()->design.gapMetres, 0.03, 1e-12);
+    EXPECT_EQ(m_bench->history().size(), 3U);
+}
+
+TEST_F(WorkbenchTest, ADraftChangesNothingUntilItSettles) {
+    startLemon();
+    cell::CellDesign design = m_bench->design();
+    design.gapMetres = 0.05;
+    m_bench->draft(design);
+    EXPECT_NEAR(m_bench->outcome().cell->gapMetres, 0.05, 1e-12);
+    EXPECT_FALSE(m_bench->revision()->design.gapMetres.has_value());
+    m_bench->dropDraft();
+    EXPECT_NEAR(m_bench->outcome().cell->gapMetres, 0.01, 1e-12);
+    EXPECT_EQ(m_bench->history().size(), 1U);
+}
+
+TEST_F(WorkbenchTest, ManyDraftsAreOneCommand) {
+    startLemon();
+    cell::CellDesign design = m_bench->design();
+    for (int i = 1; i <= 20; ++i) {
+        design.gapMetres = 0.001 * i;
+        m_bench->draft(design);
+    }
+    m_bench->settle();
+    EXPECT_EQ(m_bench->history().size(), 2U);
+    m_bench->undo();
+    EXPECT_FALSE(m_bench->revision()->design.gapMetres.has_value());
+}
+
+TEST_F(WorkbenchTest, AnEditThatChangesNothingWritesNothing) {
+    startLemon();
+    m_bench->edit(m_bench->design());
+    EXPECT_EQ(m_bench->history().size(), 1U);
+}
+
+TEST_F(WorkbenchTest, AnUnusableDesignIsRefusedAndLeftAsItWas) {
+    startLemon();
+    cell::CellDesign design = m_bench->design();
+    design.negative.material = "unobtainium";
+    m_bench->edit(design);
+    EXPECT_TRUE(m_refused.contains("negative.material")) << m_refused.toStdString();
+    EXPECT_EQ(m_bench->design().negative.material, "zinc");
+    EXPECT_TRUE(m_bench->outcome().usable());
+}
+
+TEST_F(WorkbenchTest, ABuildKeepsItsExpectationWhenTheDesignMovesOn) {
+    startLemon();
+    m_bench->writeDownBuild();
+    const record::Expectation then = m_bench->build()->build.expectation;
+    EXPECT_TRUE(then.openCircuitVolts.range.contains(then.openCircuitVolts.value));
+    EXPECT_EQ(then.catalogueVersion, test::catalogue().version);
+    setGap(0.03);
+    EXPECT_EQ(m_bench->builds().front().build.expectation, then);
+    EXPECT_EQ(m_bench->revisions().size(), 2U);
+    EXPECT_EQ(m_bench->build(), nullptr);
+}
+
+TEST_F(WorkbenchTest, TheGhostIsTheStateBeforeTheLastEdit) {
+    startLemon();
+    setGap(0.02);
+    setGap(0.04);
+    ASSERT_TRUE(m_bench->ghost());
+    EXPECT_NEAR(m_bench->ghost()->cell->gapMetres, 0.02, 1e-12);
+}
+
+TEST_F(WorkbenchTest, RangesArriveAfterTheHandPauses) {
+    startLemon();
+    EXPECT_FALSE(m_bench->outcome().doubt);
+    EXPECT_TRUE(QTest::qWaitFor([&] { return m_bench->outcome().doubt.has_value(); }, 5000));
+    EXPECT_TRUE(
+        m_bench->outcome().doubt->openCircuitVolts.contains(m_bench->outcome().evaluation->openCircuitVolts));
+}
+
+TEST_F(WorkbenchTest, ReadingsEventsAndRunsBelongToTheBuild) {
+    startLemon();
+    record::Reading reading;
+    reading.value = 1.0;
+    m_bench->addReading(reading);
+    EXPECT_EQ(m_bench->history().size(), 1U) << "there is no build to read";
+    m_bench->writeDownBuild();
+    reading.when = 10;
+    m_bench->addReading(reading);
+    m_bench->addEvent({{}, {}, 20, "stirred", true});
+    EXPECT_FALSE(m_bench->build()->openCircuit) << "the reading came before the change";
+    reading.when = 30;
+    m_bench->addReading(reading);
+    EXPECT_TRUE(m_bench->build()->openCircuit);
+    EXPECT_TRUE(m_bench->importRun("night", 40, test::straightDischarge(0.001, 3600, 100), {}, {}));
+    EXPECT_NEAR(*m_bench->build()->deliveredCoulombs(), 3.6, 1e-9);
+    m_bench->undo();
+    EXPECT_FALSE(m_bench->build()->deliveredCoulombs());
+    m_bench->redo();
+    EXPECT_TRUE(m_bench->build()->deliveredCoulombs());
+}
+
+TEST_F(WorkbenchTest, SettingAsideMovesToAnotherAndComesBack) {
+    startLemon();
+    const record::Id first = m_bench->revision()->id;
+    m_bench->branchDesign();
+    const record::Id second = m_bench->revision()->id;
+    m_bench->setRevisionAside(second, true);
+    EXPECT_EQ(m_bench->revision()->id, first);
+    m_bench->setRevisionAside(second, false);
+    m_bench->selectRevision(second);
+    EXPECT_EQ(m_bench->revision()->id, second);
+    m_bench->writeDownBuild();
+    const record::Id build = m_bench->build()->build.id;
+    m_bench->setBuildAside(build, true);
+    EXPECT_EQ(m_bench->build(), nullptr);
+    EXPECT_TRUE(m_bench->buildsOf(second).empty());
+}
+
+TEST_F(WorkbenchTest, NamesStayUnique) {
+    startLemon();
+    for (int i = 0; i < 3; ++i) {
+        m_bench->branchDesign();
+    }
+    std::set<std::string> names;
+    for (const record::Revision& revision : m_bench->revisions()) {
+        EXPECT_TRUE(names.insert(revision.name).second) << revision.name;
+    }
+    m_bench->renameRevision("  The good one ");
+    EXPECT_EQ(m_bench->revision()->name, "The good one");
+    m_bench->renameRevision("   ");
+    EXPECT_EQ(m_bench->revision()->name, "The good one");
+}
+
+TEST_F(WorkbenchTest, ReopeningRestoresWhatWasAtHand) {
+    startLemon();
+    m_bench->branchDesign();
+    const record::Id at = m_bench->revisions().front().id;
+    m_bench->selectRevision(at);
+    const QString path = m_bench->notebookPath();
+    Services services;
+    services.now = [] { return record::Millis{1}; };
+    m_bench.reset();
+    Workbench again(test::catalogue(), services);
+    ASSERT_TRUE(again.openNotebook(path, false));
+    EXPECT_EQ(again.revision()->id, at);
+}
+
+TEST_F(WorkbenchTest, AFileThatDoesNotOpenLeavesTheOpenOneAlone) {
+    startLemon();
+    const QString path = m_bench->notebookPath();
+    test::writeText(m_folder.path("bad.anodex"), "no notebook");
+    EXPECT_FALSE(m_bench->openNotebook(QString::fromStdString(m_folder.path("bad.anodex").string()), false));
+    EXPECT_TRUE(m_refused.contains("no notebook")) << m_refused.toStdString();
+    EXPECT_EQ(m_bench->notebookPath(), path);
+    setGap(0.02);
+    EXPECT_EQ(m_bench->history().size(), 2U);
+}
+
+struct PourCase {
+    const char* text;
+    const char* name;
+    cell::AmountUnit unit;
+    double value;
+    bool ready = false;
+};
+
+class Pours : public testing::TestWithParam<PourCase> {};
+
+TEST_P(Pours, AreRead) {
+    const auto result = pourFrom(test::catalogue(), GetParam().text);
+    ASSERT_TRUE(std::holds_alternative<Pour>(result))
+        << GetParam().text << ": " << std::get<PourFault>(result).text.toStdString();
+    const Pour& pour = std::get<Pour>(result);
+    EXPECT_EQ(pour.name, GetParam().name);
+    EXPECT_EQ(pour.amount.unit, GetParam().unit);
+    EXPECT_NEAR(pour.amount.value, GetParam().value, 1e-9 * GetParam().value);
+    EXPECT_EQ(pour.readyLiquid, GetParam().ready);
+}
+
+using cell::AmountUnit;
+INSTANTIATE_TEST_SUITE_P(
+    Phrases, Pours,
+    testing::Values(PourCase{"5 g salt", "salt", AmountUnit::MassKg, 0.005},
+                    PourCase{"5g NaCl", "NaCl", AmountUnit::MassKg, 0.005},
+                    PourCase{"NaOH 2 mol/L", "NaOH", AmountUnit::MolPerM3, 2000.0},
+                    PourCase{"CuSO4*5H2O 12,5 g", "CuSO4*5H2O", AmountUnit::MassKg, 0.0125},
+                    PourCase{"30 % sulfuric acid", "sulfuric acid", AmountUnit::MassFraction, 0.3},
+                    PourCase{"0.1 mol of KCl", "KCl", AmountUnit::Moles, 0.1},
+                    PourCase{"1 mol/kg ZnSO4", "ZnSO4", AmountUnit::MolPerKg, 1.0},
+                    PourCase{"20 mL lemon juice", "lemon juice", AmountUnit::VolumeM3, 2e-5, true}));
+
+TEST(PourFaults, AreOneClearLine) {
+    for (const char* text : {"", "salt", "5 salt", "5 V salt", "-5 g salt", "120 % salt", "5 g", "5 g dust",
+                             "20 g lemon juice"}) {
+        const auto result = pourFrom(test::catalogue(), text);
+        ASSERT_TRUE(std::holds_alternative<PourFault>(result)) << text;
+        EXPECT_GT(std::get<PourFault>(result).text.size(), 20) << text;
+    }
+}
+
+TEST(AmountText, ComesBackAsItWasWritten) {
+    for (const char* text : {"5 g", "20 mL", "0.1 mol", "2 mol/L", "1.5 mol/kg", "30 %"}) {
+        const auto amount = amountFrom(text);
+        ASSERT_TRUE(amount) << text;
+        EXPECT_EQ(amountText(*amount).replace(QChar(0xA0), QChar(' ')).toStdString(), text);
+    }
+    EXPECT_FALSE(amountFrom("5"));
+    EXPECT_FALSE(amountFrom("0 g"));
+    EXPECT_FALSE(amountFrom("100 %"));
+}
+
+} // namespace
+} // namespace anodex::app

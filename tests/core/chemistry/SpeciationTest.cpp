@@ -1,0 +1,128 @@
+#include "core/chemistry/Speciation.h"
+#include "core/chemistry/Pitzer.h"
+#include "tests/support/Samples.h"
+
+#include <cmath>
+#include <gtest/gtest.h>
+
+namespace anodex::chemistry {
+namespace {
+
+SpeciesIndex named(const char* name) {
+    return *test::catalogue().findSpecies(name);
+}
+
+/// Ideal speciation: every activity coefficient is one.
+SpeciationResult ideal(const std::vector<std::pair<const char*, double>>& totals,
+                       std::optional<double> pH = {}) {
+    SpeciationInput input;
+    for (const auto& [master, molality] : totals) {
+        input.totals.masters.push_back({named(master), molality});
+    }
+    input.lnGamma.assign(test::catalogue().species.size(), 0.0);
+    if (pH) {
+        input.fixedLnHydrogenActivity = -std::log(10.0) * *pH;
+    }
+    return speciate(test::catalogue(), input);
+}
+
+double pHOf(const SpeciationResult& result) {
+    return -result.lnHydrogenActivity / std::log(10.0);
+}
+
+TEST(Speciation, NothingButSolventIsNeutral) {
+    const SpeciationResult result = ideal({});
+    EXPECT_TRUE(result.converged);
+    EXPECT_NEAR(pHOf(result), 6.9975, 1e-3);
+}
+
+TEST(Speciation, AStrongAcidGivesItsOwnConcentration) {
+    EXPECT_NEAR(pHOf(ideal({{"Cl-", 0.01}})), 2.0, 1e-6);
+    EXPECT_NEAR(pHOf(ideal({{"Na+", 0.01}})), 11.995, 1e-3);
+}
+
+TEST(Speciation, AWeakAcidFollowsItsConstant) {
+    // Citric acid's first step, pKa 3.128: x²/(c - x) = Ka with c = 0.1 gives x = 8.27e-3 (the second step
+    // adds little).
+    const SpeciationResult result = ideal({{"C6H5O7^3-", 0.1}});
+    EXPECT_NEAR(pHOf(result), 2.08, 0.02);
+    EXPECT_GT(result.molality[named("C6H8O7(aq)")], 0.09);
+}
+
+TEST(Speciation, HalfNeutralisedSitsAtThePKa) {
+    // Equal amounts of bicarbonate and carbonate: pH = pKa2 = 10.329 when nothing else interferes.
+    const SpeciationResult result = ideal({{"Na+", 0.3}, {"CO3^2-", 0.2}});
+    EXPECT_NEAR(pHOf(result), 10.329, 0.01);
+}
+
+TEST(Speciation, AFixedPhIsKept) {
+    const SpeciationResult result = ideal({{"Zn2+", 0.1}}, 14.0);
+    EXPECT_NEAR(pHOf(result), 14.0, 1e-12);
+    EXPECT_GT(result.molality[named("Zn(OH)4^2-")], 0.09);
+}
+
+TEST(Speciation, MassIsKeptOverThirtyDecades) {
+    for (const double molality : {1e-12, 1e-6, 1.0, 20.0}) {
+        const SpeciationResult result = ideal({{"Zn2+", molality}, {"SO4^2-", molality}});
+        double zinc = 0.0;
+        for (SpeciesIndex s = 0; s < result.molality.size(); ++s) {
+            for (const SpeciesTerm& part : moietiesOf(test::catalogue(), s)) {
+                zinc += part.species == named("Zn2+") ? part.count * result.molality[s] : 0.0;
+            }
+        }
+        EXPECT_TRUE(result.converged) << molality;
+        EXPECT_NEAR(zinc / molality, 1.0, 1e-9) << molality;
+    }
+}
+
+TEST(Speciation, MoietiesLeaveHydrogenAndSolventOut) {
+    EXPECT_TRUE(moietiesOf(test::catalogue(), named("H+")).empty());
+    EXPECT_TRUE(moietiesOf(test::catalogue(), named("OH-")).empty());
+    EXPECT_EQ(moietiesOf(test::catalogue(), named("HSO4-")),
+              (std::vector<SpeciesTerm>{{named("SO4^2-"), 1.0}}));
+    EXPECT_EQ(moietiesOf(test::catalogue(), named("Na+")), (std::vector<SpeciesTerm>{{named("Na+"), 1.0}}));
+}
+
+TEST(Pitzer, ApproachesTheLimitingLaw) {
+    // log10 γ = -0.511 z² √I at 25 °C and very low strength.
+    const std::vector<Amount> amounts = {{named("Na+"), 1e-5}, {named("Cl-"), 1e-5}};
+    const ActivityResult result = pitzerActivities(test::catalogue(), amounts, 298.15);
+    EXPECT_NEAR(result.lnGamma[0] / std::log(10.0), -0.511 * std::sqrt(1e-5), 2e-5);
+    EXPECT_FALSE(result.usedTypicalPair);
+}
+
+TEST(Pitzer, GibbsAndDuhemAgree) {
+    // d ln a(solvent) = -(M/1000) Σ m d ln(a): checked by a small step in strength of one salt.
+    const auto at = [](double molality) {
+        return pitzerActivities(test::catalogue(),
+                                std::vector<Amount>{{named("Na+"), molality}, {named("Cl-"), molality}},
+                                298.15);
+    };
+    for (const double molality : {0.2, 1.0, 4.0}) {
+        const double step = 1e-4;
+        const ActivityResult low = at(molality - step);
+        const ActivityResult high = at(molality + step);
+        const auto lnActivity = [](const ActivityResult& r, double m) {
+            return 2.0 * std::log(m) + r.lnGamma[0] + r.lnGamma[1];
+        };
+        const double salt = lnActivity(high, molality + step) - lnActivity(low, molality - step);
+        const double solvent = high.lnSolventActivity - low.lnSolventActivity;
+        EXPECT_NEAR(solvent, -0.01801528 * molality * salt, 1e-8) << molality;
+    }
+}
+
+TEST(Pitzer, SaysWhenATypicalPairHadToDo) {
+    const ActivityResult result = pitzerActivities(
+        test::catalogue(), std::vector<Amount>{{named("Pb2+"), 0.1}, {named("NO3-"), 0.2}}, 298.15);
+    EXPECT_TRUE(result.usedTypicalPair);
+}
+
+TEST(Pitzer, NeutralsAreSaltedOut) {
+    const ActivityResult result = pitzerActivities(
+        test::catalogue(),
+        std::vector<Amount>{{named("Na+"), 1.0}, {named("Cl-"), 1.0}, {named("CO2(aq)"), 0.01}}, 298.15);
+    EXPECT_NEAR(result.lnGamma[2] / std::log(10.0), 0.1, 1e-9);
+}
+
+} // namespace
+} // namespace anodex::chemistry

@@ -84,6 +84,8 @@ TEST_F(WindowTest, TheWholeJobByMouseAndKeys) {
         QTest::keyClick(focused(), Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
     }
     ASSERT_EQ(m_bench->builds().size(), 1U);
+    EXPECT_EQ(m_window->station(), "notebook") << "with nothing left, the doors are shown";
+    go(7);
     // And all of it there after quitting.
     start(path);
     ASSERT_EQ(m_bench->builds().size(), 1U);

@@ -129,7 +129,12 @@ void MainWindow::addShortcuts() {
     add(QKeySequence(Qt::CTRL | Qt::Key_H), [this] { m_bench.toggleHold(); });
 }
 
-void MainWindow::showStation(const QString& id) {
+void MainWindow::showStation(const QString& wanted) {
+    const bool nothingYet = m_bench.revisions().empty() && wanted != QLatin1String("notebook");
+    const QString id = nothingYet ? QStringLiteral("notebook") : wanted;
+    if (nothingYet) {
+        m_strip->say(tr("There is no design yet: choose a door first"));
+    }
     for (int i = 0; i < m_stage->count(); ++i) {
         if (m_stage->widget(i)->property("station").toString() == id) {
             m_bench.settle();
@@ -164,6 +169,9 @@ void MainWindow::refreshTitle() {
     setWindowTitle(name.isEmpty()     ? QStringLiteral("Anodex")
                    : m_bench.isDemo() ? tr("Demo · Anodex")
                                       : name + QStringLiteral(" · Anodex"));
+    if (m_bench.revisions().empty() && !m_station.isEmpty() && m_station != QLatin1String("notebook")) {
+        showStation(QStringLiteral("notebook"));
+    }
     refreshWire();
 }
 

@@ -28,7 +28,8 @@ class MainWindow : public QMainWindow {
 public:
     MainWindow(Workbench& bench, Theme& theme, QWidget* parent = nullptr);
 
-    void showStation(const QString& id);
+    /// Without any design every station leads to the doors.
+    void showStation(const QString& wanted);
     [[nodiscard]] QString station() const { return m_station; }
     /// Opens a fresh, marked copy of the demo notebook.
     bool openDemo();

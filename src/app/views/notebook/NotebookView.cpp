@@ -59,6 +59,7 @@ NotebookView::NotebookView(Workbench& bench, const Theme& theme, QWidget* parent
     connect(m_doors, &Doors::starterAsked, this, &NotebookView::openStarter);
     connect(m_doors, &Doors::demoAsked, this, &NotebookView::demoAsked);
     connect(&bench, &Workbench::contentChanged, this, &NotebookView::refresh);
+    connect(m_timeline, &Picture::resized, this, &NotebookView::showCurrent);
     refresh();
 }
 
@@ -119,6 +120,17 @@ void NotebookView::openStarter(const QString& file) {
     if (design) {
         m_bench.startDesign(*design);
         emit stationAsked(QStringLiteral("couple"));
+    }
+}
+
+void NotebookView::showCurrent() {
+    const record::Revision* at = m_bench.revision();
+    const PictureItem* item =
+        at != nullptr ? m_timeline->item(QStringLiteral("rev:") + QString::fromStdString(at->id)) : nullptr;
+    auto* scroll = findChild<QScrollArea*>();
+    if (item != nullptr && scroll != nullptr) {
+        const QPoint middle = item->area.center().toPoint();
+        scroll->ensureVisible(middle.x(), middle.y(), static_cast<int>(Theme::em(6.0)), 0);
     }
 }
 

@@ -26,6 +26,8 @@ signals:
 
 private:
     void refresh();
+    /// Scrolls to the revision at hand.
+    void showCurrent();
     void openStarter(const QString& file);
     QWidget* makeHead();
 

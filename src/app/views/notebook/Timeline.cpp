@@ -195,7 +195,9 @@ void Timeline::addBranch(std::vector<PictureItem>& items, const Column& from, co
     PictureItem item;
     item.id = QStringLiteral("branch:") + q(to.revision->id);
     const QPointF middle = 0.5 * (start + end);
-    item.area = QRectF(middle.x() - room / 2, middle.y() - Theme::em(0.75), room, Theme::em(1.5));
+    // On a flat stretch it stands above the line, clear of the values below it.
+    const double lift = std::abs(end.y() - start.y()) < Theme::em(3.0) ? Theme::em(1.2) : 0.0;
+    item.area = QRectF(middle.x() - room / 2, middle.y() - Theme::em(0.75) - lift, room, Theme::em(1.5));
     item.name = tr("Change from %1 to %2").arg(q(from.revision->name), q(to.revision->name));
     QStringList all;
     for (const std::string& change : changes) {

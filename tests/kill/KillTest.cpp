@@ -62,7 +62,7 @@ TEST_P(Killed, LosesNothingThatWasAcknowledged) {
     const test::TemporaryFolder folder;
     const std::string path = folder.path("n.anodex").string();
     int insideImports = 0;
-    for (unsigned round = 0; round < 20; ++round) {
+    for (unsigned round = 0; round < 10; ++round) {
         const unsigned seed = GetParam() * 1000 + round;
         const Child child = start(path, seed);
         ASSERT_NE(child.output, nullptr);
@@ -108,10 +108,10 @@ TEST_P(Killed, LosesNothingThatWasAcknowledged) {
             EXPECT_LE(newest, last->history + 1) << seed;
         }
     }
-    EXPECT_GE(insideImports, 2);
+    EXPECT_GE(insideImports, 1);
 }
 
-INSTANTIATE_TEST_SUITE_P(Seeds, Killed, testing::Values(1U, 2U, 3U, 4U, 5U));
+INSTANTIATE_TEST_SUITE_P(Seeds, Killed, testing::Range(1U, 11U));
 
 } // namespace
 } // namespace anodex

@@ -4,6 +4,7 @@
 // Deterministic: fixed seed, fixed dates, ids made from names. Readings and runs come from the model itself.
 #include "core/base/Random.h"
 #include "core/cell/Doubt.h"
+#include "core/record/Expect.h"
 #include "demo/Discharge.h"
 #include "formats/CatalogueReader.h"
 #include "formats/CellFile.h"
@@ -105,13 +106,7 @@ private:
         made.name = name;
         made.built = m_now;
         made.asBuilt = revision.design;
-        made.expectation = {"1",
-                            m_catalogue.version,
-                            {e.openCircuitVolts, doubt.openCircuitVolts},
-                            {e.first.shortCircuitAmps, doubt.shortCircuitAmps},
-                            {e.first.maximumPower.watts, doubt.maximumWatts},
-                            {e.capacity.expectedCoulombs, doubt.expectedCoulombs},
-                            e.resistance.totalOhm};
+        made.expectation = record::expectationOf(m_catalogue.version, e, doubt);
         commit("Wrote down " + name + " of " + revision.name, {made});
         return made.id;
     }

@@ -116,6 +116,13 @@ formats::CatalogueFiles withAdded(formats::CatalogueFiles files, const std::stri
     return files;
 }
 
+std::string plain(std::string text) {
+    for (std::size_t at = text.find("\u00A0"); at != std::string::npos; at = text.find("\u00A0")) {
+        text.replace(at, 2, " ");
+    }
+    return text;
+}
+
 std::string readText(const std::filesystem::path& path) {
     std::ifstream file(path, std::ios::binary);
     std::ostringstream text;

@@ -29,6 +29,9 @@ formats::CatalogueFiles withAdded(const std::string& file, const std::string& li
 formats::CatalogueFiles withAdded(formats::CatalogueFiles files, const std::string& file,
                                   const std::string& list, const std::string& entriesJson);
 
+/// With ordinary blanks where the text has unbreakable ones.
+std::string plain(std::string text);
+
 std::string readText(const std::filesystem::path& path);
 void writeText(const std::filesystem::path& path, const std::string& text);
 std::filesystem::path sourceDir();

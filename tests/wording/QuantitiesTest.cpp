@@ -1,4 +1,5 @@
 #include "wording/Quantities.h"
+#include "tests/support/Samples.h"
 
 #include <cmath>
 #include <gtest/gtest.h>
@@ -6,12 +7,7 @@
 namespace anodex::wording {
 namespace {
 
-std::string plain(std::string text) {
-    for (std::size_t at = text.find("\u00A0"); at != std::string::npos; at = text.find("\u00A0")) {
-        text.replace(at, 2, " ");
-    }
-    return text;
-}
+using test::plain;
 
 TEST(Quantities, ChoosesAPrefixThatReadsWell) {
     EXPECT_EQ(plain(quantityText(0.0123, Unit::Ampere)), "12.3 mA");

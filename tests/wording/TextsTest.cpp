@@ -14,12 +14,7 @@
 namespace anodex::wording {
 namespace {
 
-std::string plain(std::string text) {
-    for (std::size_t at = text.find("\u00A0"); at != std::string::npos; at = text.find("\u00A0")) {
-        text.replace(at, 2, " ");
-    }
-    return text;
-}
+using test::plain;
 
 TEST(ChangeText, NamesWhatDiffers) {
     const cell::CellDesign before = test::design(test::beakers());

@@ -9,7 +9,7 @@ namespace {
 constexpr int kPauseMilliseconds = 50;
 constexpr int kSamples = 200;
 
-}  // namespace
+} // namespace
 
 DoubtWorker::DoubtWorker(const chemistry::Catalogue& catalogue, QObject* parent)
     : QObject(parent), m_catalogue(catalogue) {
@@ -18,7 +18,9 @@ DoubtWorker::DoubtWorker(const chemistry::Catalogue& catalogue, QObject* parent)
     connect(&m_pause, &QTimer::timeout, this, &DoubtWorker::start);
 }
 
-DoubtWorker::~DoubtWorker() { m_thread.request_stop(); }
+DoubtWorker::~DoubtWorker() {
+    m_thread.request_stop();
+}
 
 void DoubtWorker::request(const Outcome& outcome, int ticket) {
     m_thread.request_stop();
@@ -42,4 +44,4 @@ void DoubtWorker::start() {
     });
 }
 
-}  // namespace anodex::app
+} // namespace anodex::app

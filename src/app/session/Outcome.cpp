@@ -10,7 +10,7 @@ Outcome outcomeOf(const chemistry::Catalogue& catalogue, const cell::CellDesign&
         outcome.error = cell.error();
         return outcome;
     }
-    constexpr int kNoCurve = 0;  // no view draws the curve itself
+    constexpr int kNoCurve = 0; // no view draws the curve itself
     outcome.evaluation = cell::evaluate(catalogue, *cell, {kNoCurve});
     outcome.findings = cell::findingsFor(catalogue, *cell, *outcome.evaluation);
     outcome.cell = std::move(*cell);

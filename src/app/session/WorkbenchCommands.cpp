@@ -1,0 +1,224 @@
+// The commands a user can give; Workbench.cpp holds what is open, what is at hand, and drafts.
+#include "app/session/Workbench.h"
+
+#include "core/record/Expect.h"
+#include "wording/PartText.h"
+
+#include <algorithm>
+
+namespace anodex::app {
+namespace {
+
+QString text(const std::string& utf8) {
+    return QString::fromStdString(utf8);
+}
+
+} // namespace
+
+void Workbench::startDesign(const cell::CellDesign& design) {
+    if (!ensureNotebook()) {
+        return;
+    }
+    std::vector<notebook::Change> changes;
+    record::Revision fresh;
+    fresh.id = notebook::newId();
+    fresh.created = m_services.now();
+    fresh.name = design.name.empty() ? tr("First try").toStdString() : design.name;
+    fresh.design = design;
+    if (m_contents.projects.empty()) {
+        changes.push_back(record::Project{notebook::newId(), tr("My cells").toStdString(), m_services.now()});
+        fresh.project = std::get<record::Project>(changes.front()).id;
+    } else {
+        fresh.project = revision() != nullptr ? revision()->project : m_contents.projects.front().id;
+    }
+    changes.push_back(fresh);
+    m_revision = fresh.id;
+    m_build.clear();
+    commit(tr("New design %1").arg(text(fresh.name)), changes);
+}
+
+void Workbench::branchDesign() {
+    settle();
+    const record::Revision* at = revision();
+    if (at == nullptr) {
+        return;
+    }
+    record::Revision fresh = *at;
+    fresh.id = notebook::newId();
+    fresh.parent = at->id;
+    fresh.created = m_services.now();
+    fresh.name = m_contents.freshName(at->name);
+    const QString sentence = tr("New line %1 from %2").arg(text(fresh.name), text(at->name));
+    m_revision = fresh.id;
+    m_build.clear();
+    if (commit(sentence, {fresh})) {
+        emit said(sentence);
+    }
+}
+
+void Workbench::renameRevision(const QString& name) {
+    settle();
+    const record::Revision* at = revision();
+    if (at == nullptr || name.trimmed().isEmpty() || text(at->name) == name.trimmed()) {
+        return;
+    }
+    record::Revision next = *at;
+    next.name = name.trimmed().toStdString();
+    const QString sentence = tr("Renamed %1 to %2").arg(text(at->name), name.trimmed());
+    if (commit(sentence, {next})) {
+        emit said(sentence);
+    }
+}
+
+record::Expectation Workbench::expectationNow() const {
+    const cell::Evaluation& evaluation = *m_outcome.evaluation;
+    // Written down for good, so the ranges are awaited here rather than guessed.
+    const cell::Doubt doubt = m_outcome.doubt
+                                  ? *m_outcome.doubt
+                                  : cell::estimateDoubt(m_catalogue, *m_outcome.cell, evaluation).value();
+    return record::expectationOf(m_catalogue.version, evaluation, doubt);
+}
+
+void Workbench::writeDownBuild() {
+    settle();
+    const record::Revision* at = revision();
+    if (at == nullptr || !m_outcome.usable()) {
+        emit refused(tr("There is no design to build yet: choose two electrodes and a liquid first"));
+        return;
+    }
+    record::Build build;
+    build.id = notebook::newId();
+    build.revision = at->id;
+    build.name = tr("build %1").arg(buildsOf(at->id).size() + 1).toStdString();
+    build.built = m_services.now();
+    build.asBuilt = at->design;
+    build.expectation = expectationNow();
+    m_build = build.id;
+    const QString sentence = tr("Wrote down %1 of %2").arg(text(build.name), text(at->name));
+    if (commit(sentence, {build})) {
+        emit said(sentence);
+    }
+}
+
+void Workbench::setRevisionAside(const record::Id& id, bool aside) {
+    settle();
+    const auto found = std::find_if(m_contents.revisions.begin(), m_contents.revisions.end(),
+                                    [&](const record::Revision& r) { return r.id == id; });
+    if (found == m_contents.revisions.end()) {
+        return;
+    }
+    record::Revision next = *found;
+    next.setAside = aside;
+    const QString sentence =
+        aside ? tr("Set aside %1").arg(text(next.name)) : tr("Brought back %1").arg(text(next.name));
+    if (aside && m_revision == id) {
+        m_revision.clear();
+        m_build.clear();
+    }
+    if (commit(sentence, {next})) {
+        emit said(sentence);
+    }
+}
+
+void Workbench::setBuildAside(const record::Id& id, bool aside) {
+    settle();
+    const auto found = std::find_if(m_contents.builds.begin(), m_contents.builds.end(),
+                                    [&](const BuildSummary& b) { return b.build.id == id; });
+    if (found == m_contents.builds.end()) {
+        return;
+    }
+    record::Build next = found->build;
+    next.setAside = aside;
+    const QString sentence =
+        aside ? tr("Set aside %1").arg(text(next.name)) : tr("Brought back %1").arg(text(next.name));
+    if (aside && m_build == id) {
+        m_build.clear();
+    }
+    if (commit(sentence, {next})) {
+        emit said(sentence);
+    }
+}
+
+void Workbench::addReading(record::Reading reading) {
+    if (build() == nullptr) {
+        return;
+    }
+    reading.id = notebook::newId();
+    reading.build = m_build;
+    const QString sentence = tr("Noted %1").arg(text(wording::readingSentence(reading)));
+    if (commit(sentence, {reading})) {
+        emit said(sentence);
+    }
+}
+
+void Workbench::changeReading(const record::Reading& reading, const QString& sentence) {
+    if (commit(sentence, {reading})) {
+        emit said(sentence);
+    }
+}
+
+void Workbench::addEvent(record::Event event) {
+    if (build() == nullptr) {
+        return;
+    }
+    event.id = notebook::newId();
+    event.build = m_build;
+    const QString sentence = tr("Noted \"%1\"").arg(text(event.text));
+    if (commit(sentence, {event})) {
+        emit said(sentence);
+    }
+}
+
+bool Workbench::importRun(const QString& name, record::Millis started, const record::RunSamples& samples,
+                          const std::function<void(double)>& progress, const std::stop_token& stop) {
+    if (build() == nullptr) {
+        return false;
+    }
+    record::RunHeader run;
+    run.id = notebook::newId();
+    run.build = m_build;
+    run.name = name.toStdString();
+    run.started = started;
+    const QString sentence = tr("Added the run %1").arg(name);
+    const auto done =
+        m_notebook->importRun(sentence.toStdString(), m_services.now(), run, samples, progress, stop);
+    if (!done) {
+        report(done.error());
+        return false;
+    }
+    reload();
+    emit said(sentence);
+    return true;
+}
+
+void Workbench::undo() {
+    settle();
+    if (!m_notebook) {
+        return;
+    }
+    const auto done = m_notebook->undo();
+    if (!done) {
+        report(done.error());
+        return;
+    }
+    m_before.reset();
+    reload();
+    emit said(done->empty() ? tr("Nothing left to undo") : tr("Undone: %1").arg(text(*done)));
+}
+
+void Workbench::redo() {
+    settle();
+    if (!m_notebook) {
+        return;
+    }
+    const auto done = m_notebook->redo();
+    if (!done) {
+        report(done.error());
+        return;
+    }
+    m_before.reset();
+    reload();
+    emit said(done->empty() ? tr("Nothing left to redo") : tr("Redone: %1").arg(text(*done)));
+}
+
+} // namespace anodex::app

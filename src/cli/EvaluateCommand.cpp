@@ -74,7 +74,8 @@ Json doubtJson(const Doubt& doubt) {
             {"open_circuit_voltage_V", intervalJson(doubt.openCircuitVolts)},
             {"short_circuit_current_A", intervalJson(doubt.shortCircuitAmps)},
             {"maximum_power_W", intervalJson(doubt.maximumWatts)},
-            {"capacity_Ah", intervalJson(doubt.expectedCoulombs, 1.0 / 3600.0)}};
+            {"capacity_Ah", intervalJson(doubt.expectedCoulombs, 1.0 / 3600.0)},
+            {"resistance_ohm", intervalJson(doubt.resistanceOhm)}};
 }
 
 Json capacityJson(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation) {

@@ -15,14 +15,13 @@ struct Field {
 constexpr Field kFields[] = {{"open_circuit_V", &Expectation::openCircuitVolts},
                              {"short_circuit_A", &Expectation::shortCircuitAmps},
                              {"maximum_power_W", &Expectation::maximumWatts},
-                             {"capacity_C", &Expectation::capacityCoulombs}};
+                             {"capacity_C", &Expectation::capacityCoulombs},
+                             {"resistance_ohm", &Expectation::resistanceOhm}};
 
 } // namespace
 
 std::string writeExpectation(const Expectation& expectation) {
-    Json json = {{"model", expectation.modelVersion},
-                 {"catalogue", expectation.catalogueVersion},
-                 {"resistance_ohm", expectation.resistanceOhm}};
+    Json json = {{"model", expectation.modelVersion}, {"catalogue", expectation.catalogueVersion}};
     for (const Field& field : kFields) {
         const Expected& value = expectation.*field.member;
         json[field.key] = {{"value", value.value}, {"low", value.range.low}, {"high", value.range.high}};
@@ -39,7 +38,6 @@ tl::expected<Expectation, FileError> readExpectation(std::string_view text) {
         if (!problem) {
             expectation.modelVersion = root.text("model");
             expectation.catalogueVersion = root.text("catalogue");
-            expectation.resistanceOhm = root.number("resistance_ohm");
             for (const Field& field : kFields) {
                 root.object(field.key, [&](JsonObject& entry) {
                     expectation.*

@@ -40,13 +40,11 @@ std::string runPart(const JudgeInput& input) {
         text += fmt::format("; under load it fell from {} to {}", quantityText(run.loadedVolts, Unit::Volt),
                             quantityText(run.lastVolts, Unit::Volt));
     }
-    if (run.internalOhm && input.expectation.resistanceOhm > 0.0) {
-        const double ratio = *run.internalOhm / input.expectation.resistanceOhm;
-        if (ratio > 1.3 || ratio < 0.75) {
-            text += fmt::format("; inside it had {} where {} was expected",
-                                quantityText(*run.internalOhm, Unit::Ohm),
-                                quantityText(input.expectation.resistanceOhm, Unit::Ohm));
-        }
+    const record::Expected& wanted = input.expectation.resistanceOhm;
+    if (run.internalOhm && wanted.value > 0.0 && !wanted.range.contains(*run.internalOhm)) {
+        text += fmt::format("; inside it had {} where {} was expected",
+                            quantityText(*run.internalOhm, Unit::Ohm),
+                            quantityText(wanted.value, Unit::Ohm, wanted.range));
     }
     return text;
 }

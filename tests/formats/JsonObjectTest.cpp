@@ -130,7 +130,7 @@ TEST(Expectation, SurvivesAsText) {
     expectation.catalogueVersion = "abcd";
     expectation.openCircuitVolts = {1.1, {1.0, 1.2}};
     expectation.capacityCoulombs = {3600.0, {3000.0, 4000.0}};
-    expectation.resistanceOhm = 4.5;
+    expectation.resistanceOhm = {4.5, {4.0, 5.5}};
     const auto again = readExpectation(writeExpectation(expectation));
     ASSERT_TRUE(again);
     EXPECT_EQ(*again, expectation);

@@ -251,8 +251,8 @@ TEST(Notebook, OutlinesARunWithoutReadingIt) {
     double high = 0.0;
     double low = 9.0;
     for (const auto& point : outline) {
-        high = std::max(high, point.value);
-        low = std::min(low, point.value);
+        high = std::max(high, point.y);
+        low = std::min(low, point.y);
     }
     EXPECT_DOUBLE_EQ(high, 1.5);
     EXPECT_DOUBLE_EQ(low, 1.0);

@@ -124,7 +124,7 @@ record::Expectation expectation() {
     e.openCircuitVolts = {1.10, {1.07, 1.12}};
     e.shortCircuitAmps = {0.10, {0.08, 0.13}};
     e.capacityCoulombs = {3600.0, {3000.0, 4000.0}};
-    e.resistanceOhm = 5.0;
+    e.resistanceOhm = {5.0, {4.0, 6.5}};
     return e;
 }
 

@@ -92,19 +92,13 @@ std::vector<Rail::Row> Rail::rows() const {
     add("shortCircuit", cell::Quantity::ShortCircuitCurrent, e.first.shortCircuitAmps,
         range(&cell::Doubt::shortCircuitAmps), build != nullptr ? reading(build->shortCircuit) : std::nullopt,
         before([](const cell::Evaluation& o) { return o.first.shortCircuitAmps; }), cell::Unit::Ampere);
-    std::optional<double> bestPower;
-    if (build != nullptr) {
-        for (const auto& [id, analysis] : build->analyses) {
-            bestPower = std::max(bestPower.value_or(0.0), analysis.maximumWatts);
-        }
-    }
     add("maximumPower", cell::Quantity::MaximumPower, e.first.maximumPower.watts,
-        range(&cell::Doubt::maximumWatts), bestPower,
+        range(&cell::Doubt::maximumWatts), build != nullptr ? build->deliveredWatts() : std::nullopt,
         before([](const cell::Evaluation& o) { return o.first.maximumPower.watts; }), cell::Unit::Watt);
     add("capacity", cell::Quantity::Capacity, e.capacity.expectedCoulombs,
         range(&cell::Doubt::expectedCoulombs), build != nullptr ? build->deliveredCoulombs() : std::nullopt,
         before([](const cell::Evaluation& o) { return o.capacity.expectedCoulombs; }), cell::Unit::Coulomb);
-    add("resistance", cell::Quantity::Resistance, e.resistance.totalOhm, std::nullopt, std::nullopt,
+    add("resistance", cell::Quantity::Resistance, e.resistance.totalOhm, range(&cell::Doubt::resistanceOhm), build != nullptr ? build->internalOhm() : std::nullopt,
         before([](const cell::Evaluation& o) { return o.resistance.totalOhm; }), cell::Unit::Ohm);
     return rows;
 }

@@ -7,10 +7,10 @@
 namespace anodex::app {
 namespace {
 
-constexpr std::int64_t kMostSamplesAnalysedAtOnce = 2'000'000;
+constexpr std::int64_t kMostSamplesReadAtOnce = 100'000;
 
 BuildSummary summaryOf(const notebook::Notebook& notebook, const record::Build& build,
-                       std::map<record::Id, bench::RunAnalysis>& cache) {
+                       std::map<record::Id, RunDigestPointer>& digests, std::vector<record::Id>& longRuns) {
     BuildSummary summary;
     summary.build = build;
     const auto readings = notebook.readings(build.id).value_or(std::vector<record::Reading>());
@@ -24,15 +24,16 @@ BuildSummary summaryOf(const notebook::Notebook& notebook, const record::Build& 
             continue;
         }
         summary.runs.push_back(run);
-        if (!cache.contains(run.id) && run.samples <= kMostSamplesAnalysedAtOnce) {
-            const auto samples = notebook.samples(run.id);
-            const auto analysis = samples ? bench::analyseRun(*samples) : bench::analyseRun({});
-            if (analysis) {
-                cache[run.id] = *analysis;
+        if (!digests.contains(run.id)) {
+            if (run.samples > kMostSamplesReadAtOnce) {
+                longRuns.push_back(run.id);
+                summary.readingRuns = true;
+                continue;
             }
+            digests[run.id] = readDigest(notebook, run.id);
         }
-        if (cache.contains(run.id)) {
-            summary.analyses[run.id] = cache[run.id];
+        if (digests[run.id]) {
+            summary.digests[run.id] = digests[run.id];
         }
     }
     return summary;
@@ -40,12 +41,39 @@ BuildSummary summaryOf(const notebook::Notebook& notebook, const record::Build& 
 
 } // namespace
 
+RunDigestPointer readDigest(const notebook::Notebook& notebook, const record::Id& run) {
+    const auto samples = notebook.samples(run);
+    auto digest = bench::digestRun(samples ? *samples : record::RunSamples());
+    return digest ? std::make_shared<const bench::RunDigest>(std::move(*digest)) : nullptr;
+}
+
+const bench::RunAnalysis* BuildSummary::mainRun() const {
+    const bench::RunAnalysis* most = nullptr;
+    for (const auto& [id, digest] : digests) {
+        if (most == nullptr || digest->analysis.dischargeCoulombs > most->dischargeCoulombs) {
+            most = &digest->analysis;
+        }
+    }
+    return most;
+}
+
 std::optional<double> BuildSummary::deliveredCoulombs() const {
+    const bench::RunAnalysis* run = mainRun();
+    return run != nullptr && run->dischargeCoulombs > 0.0 ? std::optional(run->dischargeCoulombs)
+                                                          : std::nullopt;
+}
+
+std::optional<double> BuildSummary::deliveredWatts() const {
     double most = 0.0;
-    for (const auto& [id, analysis] : analyses) {
-        most = std::max(most, analysis.dischargeCoulombs);
+    for (const auto& [id, digest] : digests) {
+        most = std::max(most, digest->analysis.maximumWatts);
     }
     return most > 0.0 ? std::optional(most) : std::nullopt;
+}
+
+std::optional<double> BuildSummary::internalOhm() const {
+    const bench::RunAnalysis* run = mainRun();
+    return run != nullptr ? run->internalOhm : std::nullopt;
 }
 
 std::optional<notebook::NotebookError> Contents::load(const notebook::Notebook& notebook) {
@@ -62,8 +90,9 @@ std::optional<notebook::NotebookError> Contents::load(const notebook::Notebook& 
     take(notebook.revisions(), revisions);
     take(notebook.builds(), plain);
     builds.clear();
+    longRuns.clear();
     for (const record::Build& one : plain) {
-        builds.push_back(summaryOf(notebook, one, analysisCache));
+        builds.push_back(summaryOf(notebook, one, digests, longRuns));
     }
     return problem;
 }

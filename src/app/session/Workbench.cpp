@@ -41,6 +41,10 @@ Workbench::Workbench(const chemistry::Catalogue& catalogue, Services services, Q
             emit doubtChanged();
         }
     });
+    connect(&m_runReader, &RunReader::finished, this, [this](const QString& run, const RunDigestPointer& digest) {
+        m_contents.digests[run.toStdString()] = digest;
+        reload();
+    });
 }
 
 Workbench::~Workbench() {
@@ -85,6 +89,7 @@ void Workbench::reload() {
     if (const auto problem = m_contents.load(*m_notebook)) {
         report(*problem);
     }
+    m_runReader.read(notebookPath(), m_contents.longRuns);
     loadSelection();
     emit contentChanged();
 }

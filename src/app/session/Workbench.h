@@ -9,6 +9,7 @@
 #include "app/session/Contents.h"
 #include "app/session/DoubtWorker.h"
 #include "app/session/Outcome.h"
+#include "app/session/RunReader.h"
 #include "app/session/Services.h"
 #include "notebook/Notebook.h"
 #include <QObject>
@@ -72,6 +73,7 @@ public:
     void writeDownBuild();
     void setRevisionAside(const record::Id& id, bool aside);
     void setBuildAside(const record::Id& id, bool aside);
+    void setRunAside(const record::RunHeader& run, bool aside);
     void addReading(record::Reading reading);
     void changeReading(const record::Reading& reading, const QString& sentence);
     void addEvent(record::Event event);
@@ -115,6 +117,7 @@ private:
     std::optional<Outcome> m_pin;
     std::optional<cell::CellDesign> m_draft;
     DoubtWorker m_doubt;
+    RunReader m_runReader;
     int m_ticket = 0;
     QTimer m_quiet;
 };

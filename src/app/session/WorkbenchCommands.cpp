@@ -139,6 +139,16 @@ void Workbench::setBuildAside(const record::Id& id, bool aside) {
     }
 }
 
+void Workbench::setRunAside(const record::RunHeader& run, bool aside) {
+    record::RunHeader next = run;
+    next.setAside = aside;
+    const QString sentence = aside ? tr("Set aside the run %1").arg(text(next.name))
+                                   : tr("Brought back the run %1").arg(text(next.name));
+    if (commit(sentence, {next})) {
+        emit said(sentence);
+    }
+}
+
 void Workbench::addReading(record::Reading reading) {
     if (build() == nullptr) {
         return;

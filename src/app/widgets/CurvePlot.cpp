@@ -16,6 +16,7 @@ CurvePlot::CurvePlot(const Theme& theme, const QString& accessibleName, QWidget*
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(0, 0, 0, 0);
     layout->addWidget(m_plot);
+    m_plot->axisRect()->insetLayout()->setInsetAlignment(0, Qt::AlignRight | Qt::AlignTop);
     connect(&theme, &Theme::changed, this, &CurvePlot::dress);
     dress();
 }
@@ -36,6 +37,11 @@ void CurvePlot::dress() {
         axis->setNumberFormat(QStringLiteral("gb"));
         axis->setNumberPrecision(4);
     }
+    QCPLegend* legend = m_plot->legend;
+    legend->setFont(Theme::font(0.9));
+    legend->setTextColor(c.ink);
+    legend->setBrush(c.sheet);
+    legend->setBorderPen(QPen(c.rule));
     replot();
 }
 
@@ -53,23 +59,47 @@ void CurvePlot::setAxes(const QString& x, const QString& y) {
 
 void CurvePlot::show(const std::vector<PlotCurve>& curves, const std::vector<PlotFlag>& flags,
                      const std::optional<PlotBand>& band) {
-    const Colours& c = m_theme.colours();
     m_plot->clearPlottables();
     m_plot->clearItems();
+    const double highest = addCurves(curves);
+    m_plot->rescaleAxes();
+    if (band) {
+        addBand(*band);
+    }
+    const double top = band ? std::max(highest, band->high) : highest;
+    const double low = std::min(0.0, m_plot->yAxis->range().lower);
+    m_plot->yAxis->setRange(low, top > low ? top + 0.16 * (top - low) : low + 1.0);
+    if (curves.empty()) {
+        m_plot->xAxis->setRange(0.0, 1.0);
+    }
+    addFlags(flags);
+    replot();
+}
+
+double CurvePlot::addCurves(const std::vector<PlotCurve>& curves) {
     QStringList summary;
+    QStringList named;
     double top = 0.0;
+    m_plot->legend->clearItems();
     for (const PlotCurve& curve : curves) {
         QVector<double> xs;
         QVector<double> ys;
         for (const bench::CurveSample& point : curve.points) {
-            xs << point.seconds;
-            ys << point.value;
-            top = std::max(top, point.value);
+            xs << point.x;
+            ys << point.y;
+            top = std::max(top, point.y);
         }
         QCPGraph* graph = m_plot->addGraph();
         graph->setData(xs, ys, true);
         graph->setPen(QPen(curve.colour, 2.0, curve.dashed ? Qt::DashLine : Qt::SolidLine));
         graph->setName(curve.name);
+        if (curve.dotted) {
+            graph->setScatterStyle(QCPScatterStyle(QCPScatterStyle::ssDiamond, curve.colour, curve.colour, 8));
+        }
+        if (named.contains(curve.name)) {
+            graph->removeFromLegend(); // several runs of one build share a line of the legend
+        }
+        named << curve.name;
         if (!ys.isEmpty()) {
             summary << tr("%1: from %2 to %3")
                            .arg(curve.name)
@@ -77,42 +107,52 @@ void CurvePlot::show(const std::vector<PlotCurve>& curves, const std::vector<Plo
                            .arg(ys.back(), 0, 'g', 3);
         }
     }
-    m_plot->rescaleAxes();
-    if (band) {
-        top = std::max(top, band->high);
-        auto* box = new QCPItemRect(m_plot);
-        box->topLeft->setTypeX(QCPItemPosition::ptAxisRectRatio);
-        box->topLeft->setTypeY(QCPItemPosition::ptPlotCoords);
-        box->topLeft->setCoords(0.0, band->high);
-        box->bottomRight->setTypeX(QCPItemPosition::ptAxisRectRatio);
-        box->bottomRight->setTypeY(QCPItemPosition::ptPlotCoords);
-        box->bottomRight->setCoords(1.0, band->low);
-        QColor fill = c.expected;
-        fill.setAlpha(90);
-        box->setBrush(fill);
-        box->setPen(Qt::NoPen);
-        box->setLayer(QStringLiteral("background"));
-    }
-    const double low = std::min(0.0, m_plot->yAxis->range().lower);
-    m_plot->yAxis->setRange(low, top > low ? top + 0.08 * (top - low) : low + 1.0);
-    if (curves.empty()) {
-        m_plot->xAxis->setRange(0.0, 1.0);
-    }
+    m_plot->legend->setVisible(named.removeDuplicates() + named.size() > 1);
+    setAccessibleDescription(summary.join(QStringLiteral("; ")));
+    return top;
+}
+
+void CurvePlot::addText(const QPointF& at, Measure x, Measure y, Qt::Alignment alignment, const QString& text,
+                        const QColor& colour) {
+    const auto typeOf = [](Measure measure) {
+        return measure == Measure::Data ? QCPItemPosition::ptPlotCoords : QCPItemPosition::ptAxisRectRatio;
+    };
+    auto* label = new QCPItemText(m_plot);
+    label->position->setTypeX(typeOf(x));
+    label->position->setTypeY(typeOf(y));
+    label->position->setCoords(at);
+    label->setPositionAlignment(alignment);
+    label->setText(QStringLiteral(" ") + text);
+    label->setColor(colour);
+    label->setFont(Theme::font(0.85));
+}
+
+void CurvePlot::addBand(const PlotBand& band) {
+    auto* box = new QCPItemRect(m_plot);
+    box->topLeft->setTypeX(QCPItemPosition::ptAxisRectRatio);
+    box->topLeft->setTypeY(QCPItemPosition::ptPlotCoords);
+    box->topLeft->setCoords(0.0, band.high);
+    box->bottomRight->setTypeX(QCPItemPosition::ptAxisRectRatio);
+    box->bottomRight->setTypeY(QCPItemPosition::ptPlotCoords);
+    box->bottomRight->setCoords(1.0, band.low);
+    QColor fill = m_theme.colours().expected;
+    fill.setAlpha(90);
+    box->setBrush(fill);
+    box->setPen(Qt::NoPen);
+    box->setLayer(QStringLiteral("background"));
+    addText({0.0, band.high}, Measure::Frame, Measure::Data, Qt::AlignLeft | Qt::AlignBottom, band.name,
+            m_theme.colours().faint);
+}
+
+void CurvePlot::addFlags(const std::vector<PlotFlag>& flags) {
     for (const PlotFlag& flag : flags) {
         auto* line = new QCPItemStraightLine(m_plot);
         line->point1->setCoords(flag.x, 0.0);
         line->point2->setCoords(flag.x, 1.0);
-        line->setPen(QPen(c.note, 1.0, Qt::DashLine));
-        auto* label = new QCPItemText(m_plot);
-        label->position->setTypeY(QCPItemPosition::ptAxisRectRatio);
-        label->position->setCoords(flag.x, 0.02);
-        label->setPositionAlignment(Qt::AlignLeft | Qt::AlignTop);
-        label->setText(QStringLiteral(" ") + flag.text);
-        label->setColor(c.note);
-        label->setFont(Theme::font(0.85));
+        line->setPen(QPen(m_theme.colours().note, 1.0, Qt::DashLine));
+        addText({flag.x, 0.02}, Measure::Data, Measure::Frame, Qt::AlignLeft | Qt::AlignTop, flag.text,
+                m_theme.colours().note);
     }
-    setAccessibleDescription(summary.join(QStringLiteral("; ")));
-    replot();
 }
 
 void CurvePlot::keyPressEvent(QKeyEvent* event) {

@@ -16,11 +16,14 @@ struct PlotCurve {
     std::vector<bench::CurveSample> points;
     QColor colour;
     bool dashed = false;
+    bool dotted = false; ///< Each point is a reading and is marked.
 };
 
+/// A stretch of the voltage axis with its name.
 struct PlotBand {
     double low = 0.0;
     double high = 0.0;
+    QString name;
 };
 
 struct PlotFlag {
@@ -44,6 +47,13 @@ protected:
 private:
     void dress();
     void replot();
+    double addCurves(const std::vector<PlotCurve>& curves);
+    void addBand(const PlotBand& band);
+    void addFlags(const std::vector<PlotFlag>& flags);
+    /// In the units of an axis, or as a share of the frame.
+    enum class Measure { Data, Frame };
+    void addText(const QPointF& at, Measure x, Measure y, Qt::Alignment alignment, const QString& text,
+                 const QColor& colour);
 
     const Theme& m_theme;
     QCustomPlot* m_plot;

@@ -6,13 +6,14 @@
 
 namespace anodex::bench {
 
+/// A point of a curve to draw; x rises along it.
 struct CurveSample {
-    double seconds = 0.0;
-    double value = 0.0;
+    double x = 0.0;
+    double y = 0.0;
 };
 
 /// Lowest and highest of each of `buckets` equal stretches, in order of time; short columns come back whole.
-[[nodiscard]] std::vector<CurveSample> thinned(std::span<const double> seconds,
-                                               std::span<const double> values, std::size_t buckets);
+[[nodiscard]] std::vector<CurveSample> thinned(std::span<const double> xs, std::span<const double> ys,
+                                               std::size_t buckets);
 
 } // namespace anodex::bench

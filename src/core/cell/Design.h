@@ -11,6 +11,10 @@
 namespace anodex::cell {
 
 enum class Side { Negative, Positive };
+[[nodiscard]] constexpr Side otherSide(Side side) {
+    return side == Side::Negative ? Side::Positive : Side::Negative;
+}
+
 enum class Air { None, Still, Breathing };
 
 enum class AmountUnit {

@@ -19,6 +19,7 @@ struct World {
     double shortCircuit = 0.0;
     double watts = 0.0;
     double coulombs = 0.0;
+    double ohm = 0.0;
     std::vector<DrawnInput> inputs;
 };
 
@@ -40,6 +41,7 @@ World evaluateWorld(const Catalogue& catalogue, const Cell& cell, const Evaluati
                            draw);
     };
     world.thermodynamic = equilibrium(Side::Positive) - equilibrium(Side::Negative);
+    world.ohm = curve.ohm();
     world.coulombs =
         capacityOf(catalogue, cell, nominal.sides[0].couple, nominal.sides[1].couple, draw).expectedCoulombs;
     return world;
@@ -135,6 +137,8 @@ std::optional<Doubt> estimateDoubt(const Catalogue& catalogue, const Cell& cell,
         worlds, [](const World& w) { return w.watts; }, nominal.first.maximumPower.watts);
     doubt.expectedCoulombs = spanOf(
         worlds, [](const World& w) { return w.coulombs; }, nominal.capacity.expectedCoulombs);
+    doubt.resistanceOhm = spanOf(
+        worlds, [](const World& w) { return w.ohm; }, nominal.resistance.totalOhm);
     doubt.matterMost = influence(worlds);
     return doubt;
 }

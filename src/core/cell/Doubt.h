@@ -32,6 +32,7 @@ struct Doubt {
     base::Interval shortCircuitAmps;
     base::Interval maximumWatts;
     base::Interval expectedCoulombs;
+    base::Interval resistanceOhm;
     std::vector<InfluentialInput> matterMost; ///< At most three, largest first.
 };
 

@@ -47,6 +47,7 @@ struct SeparatorMaterial {
     FactorSpread macMullin{1.0, 1.0}; ///< Resistance over that of the same thickness of free liquid.
     double defaultThicknessMetres = 0.0;
     bool divides = false; ///< Keeps two liquids apart for hours.
+    bool stacked = false; ///< The liquids lie one on the other, the denser below.
     /// A bridge filled with its own electrolyte; its ohms do not follow the cell's liquid.
     struct Bridge {
         double ohms = 0.0;

@@ -10,7 +10,7 @@ Expectation expectationOf(const std::string& catalogueVersion, const cell::Evalu
             {evaluation.first.shortCircuitAmps, doubt.shortCircuitAmps},
             {evaluation.first.maximumPower.watts, doubt.maximumWatts},
             {evaluation.capacity.expectedCoulombs, doubt.expectedCoulombs},
-            evaluation.resistance.totalOhm};
+            {evaluation.resistance.totalOhm, doubt.resistanceOhm}};
 }
 
 } // namespace anodex::record

@@ -49,7 +49,7 @@ struct Expectation {
     Expected shortCircuitAmps;
     Expected maximumWatts;
     Expected capacityCoulombs;
-    double resistanceOhm = 0.0;
+    Expected resistanceOhm;
     bool operator==(const Expectation&) const = default;
 };
 

@@ -51,6 +51,7 @@ void readSeparators(Context& context, JsonObject& root) {
                                entry.numberOr("mac_mullin_spread", 1.0, kPositive)};
         separator.defaultThicknessMetres = 0.001 * entry.number("thickness_mm", kNotNegative);
         separator.divides = entry.flagOr("divides", false);
+        separator.stacked = entry.flagOr("stacked", false);
         entry.object("bridge", [&](JsonObject& item) {
             SeparatorMaterial::Bridge bridge;
             bridge.ohms = item.number("ohm", kPositive);

@@ -218,11 +218,11 @@ void BenchView::refreshCurve() {
             points = bench::thinned(samples.seconds, samples.volts, kBuckets);
         }
         for (bench::CurveSample& point : points) {
-            point.seconds = hours(run.started) + point.seconds / 3600.0;
+            point.x = hours(run.started) + point.x / 3600.0;
         }
         curves.push_back({q(run.name), std::move(points), m_theme.colours().ink, false});
     }
-    PlotCurve dots{tr("open circuit readings"), {}, m_theme.colours().focus, true};
+    PlotCurve dots{tr("open circuit readings"), {}, m_theme.colours().focus, true, true};
     for (const record::Reading& reading : readings) {
         if (reading.quantity == record::ReadingQuantity::OpenCircuitVoltage && !reading.struckOut) {
             dots.points.push_back({hours(reading.when), reading.value});
@@ -236,7 +236,7 @@ void BenchView::refreshCurve() {
         flags.push_back({hours(event.when), q(event.text).left(24)});
     }
     const base::Interval& range = build.build.expectation.openCircuitVolts.range;
-    m_plot->show(curves, flags, PlotBand{range.low, range.high});
+    m_plot->show(curves, flags, PlotBand{range.low, range.high, tr("expected open circuit")});
 }
 
 void BenchView::enter() {

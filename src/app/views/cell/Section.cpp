@@ -1,5 +1,6 @@
 #include "app/views/cell/Section.h"
 
+#include "app/views/cell/SectionRuler.h"
 #include "app/widgets/Draw.h"
 #include "app/widgets/NumberField.h"
 #include "wording/FindingText.h"
@@ -15,7 +16,12 @@ QString q(const std::string& text) {
     return QString::fromStdString(text);
 }
 
-constexpr double kThinnestDrawn = 5.0; // pixels; thinner layers are drawn this thick and said to be so
+constexpr double kTag = 5.2; // em: breadth of a number on a handle
+constexpr double kTagTall = 1.8;
+
+cell::Side sideOf(const QString& id) {
+    return id.startsWith(QLatin1String("negative")) ? cell::Side::Negative : cell::Side::Positive;
+}
 
 double roundedTo3(double value) {
     if (value <= 0.0) {
@@ -55,7 +61,11 @@ Section::Section(Workbench& bench, const Theme& theme, QWidget* parent)
                                   q(wording::numberText(size->most * size->shownPerSi, 2))));
         }
     });
-    setBackdrop([this](QPainter& painter) { paintRuler(painter); });
+    setBackdrop([this](QPainter& painter) {
+        if (m_bench.outcome().usable()) {
+            paintRuler(painter, m_layout, *m_bench.outcome().cell, size(), m_theme.colours().faint);
+        }
+    });
 }
 
 std::vector<Section::Size> Section::sizes() const {
@@ -131,16 +141,17 @@ void Section::drag(const QString& id, const QPointF& distance, bool finished) {
         m_dragging = true;
         m_dragFrom = size->value;
     }
-    double value = m_dragFrom;
-    if (id == QLatin1String("gap")) {
-        value = m_dragFrom * std::exp(distance.x() / 160.0);
-    } else if (id.endsWith(QLatin1String("area"))) {
-        value = m_dragFrom * std::exp(-distance.y() / 120.0);
-    } else {
-        value = m_dragFrom *
-                std::exp((id.startsWith(QLatin1String("negative")) ? -1.0 : 1.0) * distance.x() / 120.0);
+    // Pulling outward makes it larger: along the layers for lengths, across them for areas.
+    const double along = m_layout.stacked ? distance.y() : distance.x();
+    const double across = m_layout.stacked ? distance.x() : -distance.y();
+    double strides = along / 160.0;
+    if (id.endsWith(QLatin1String("area"))) {
+        strides = across / 120.0;
+    } else if (id != QLatin1String("gap")) {
+        const bool first = sideOf(id) == m_layout.first;
+        strides = (first ? -along : along) / 120.0;
     }
-    const double wanted = roundedTo3(value);
+    const double wanted = roundedTo3(m_dragFrom * std::exp(strides));
     if (finished && (wanted < size->least || wanted > size->most)) {
         emit refused(
             tr("%1 stops at %2")
@@ -169,42 +180,22 @@ void Section::ask(const QString& id) {
         [least = size->least, most = size->most](double value) { return value >= least && value <= most; });
 }
 
-void Section::layoutLayers() {
-    const cell::Cell& cell = *m_bench.outcome().cell;
-    const double side = Theme::em(6.5);
-    const double across = width() - 2 * side;
-    const double total =
-        cell.gapMetres + cell.electrodes[0].thicknessMetres + cell.electrodes[1].thicknessMetres;
-    if (!m_dragging) {
-        m_pixelsPerMetre = across / total;
+QRectF Section::room(bool stacked) const {
+    if (stacked) {
+        return {Theme::em(9.6), Theme::em(5.4), width() - Theme::em(16.2), height() - Theme::em(7.6)};
     }
-    const auto wide = [&](double metres) { return std::max(kThinnestDrawn, metres * m_pixelsPerMetre); };
-    const double tallest = height() - Theme::em(9.0);
-    const double largest = std::max(cell.electrodes[0].areaM2, cell.electrodes[1].areaM2);
-    const auto tall = [&](double area) {
-        return std::max(Theme::em(1.5), tallest * std::sqrt(area / largest));
-    };
-    const double floor = Theme::em(4.4) + tallest;
-    const double gap = wide(cell.gapMetres);
-    const double left = wide(cell.electrodes[0].thicknessMetres);
-    const double right = wide(cell.electrodes[1].thicknessMetres);
-    const double start = std::max(Theme::em(1.0), (width() - gap - left - right) / 2.0);
-    m_negative =
-        QRectF(start, floor - tall(cell.electrodes[0].areaM2), left, tall(cell.electrodes[0].areaM2));
-    m_gap = QRectF(start + left, floor - tallest, gap, tallest);
-    m_positive = QRectF(start + left + gap, floor - tall(cell.electrodes[1].areaM2), right,
-                        tall(cell.electrodes[1].areaM2));
+    return {Theme::em(6.5), Theme::em(4.4), width() - Theme::em(13.0), height() - Theme::em(9.0)};
 }
 
 void Section::addElectrode(std::vector<PictureItem>& items, cell::Side side) const {
     const bool negative = side == cell::Side::Negative;
-    const QRectF box = negative ? m_negative : m_positive;
+    const QRectF box = m_layout.box(side);
     const cell::Electrode& electrode = m_bench.outcome().cell->electrode(side);
     const QString material = q(m_bench.catalogue().materials[electrode.material].name);
     const char* airs[] = {QT_TR_NOOP("no air"), QT_TR_NOOP("still air"), QT_TR_NOOP("breathing")};
     PictureItem item;
     item.id = negative ? QStringLiteral("negative") : QStringLiteral("positive");
-    item.area = box.adjusted(-6, 0, 6, 0);
+    item.area = m_layout.stacked ? box.adjusted(0, -6, 0, 6) : box.adjusted(-6, 0, 6, 0);
     item.role = QAccessible::Button;
     item.name =
         negative ? tr("Negative electrode: %1").arg(material) : tr("Positive electrode: %1").arg(material);
@@ -220,10 +211,7 @@ void Section::addElectrode(std::vector<PictureItem>& items, cell::Side side) con
         painter.setPen(QPen(c.ink, 1.0));
         painter.setBrush(negative ? c.negative : c.positive);
         painter.drawRect(box);
-        const QPointF head(box.center().x(), Theme::em(3.6));
-        painter.setPen(QPen(negative ? c.negative : c.positive, 2.5));
-        painter.drawLine(QPointF(box.center().x(), box.top()), head);
-        drawTerminal(painter, head, Theme::em(0.6), !negative, c);
+        paintLead(painter, side);
         painter.setPen(c.ink);
         painter.setFont(Theme::font(1.05, true));
         const int align = (negative ? Qt::AlignLeft : Qt::AlignRight) | Qt::AlignVCenter;
@@ -238,20 +226,35 @@ void Section::addElectrode(std::vector<PictureItem>& items, cell::Side side) con
     items.push_back(std::move(item));
 }
 
+void Section::paintLead(QPainter& painter, cell::Side side) const {
+    const Colours& c = m_theme.colours();
+    const bool negative = side == cell::Side::Negative;
+    const QRectF& box = m_layout.box(side);
+    const double inset = std::min(Theme::em(1.2), box.width() / 4.0);
+    const double x = !m_layout.stacked ? box.center().x()
+                     : negative        ? box.left() + inset
+                                       : box.right() - inset;
+    const QPointF head(x, Theme::em(3.6));
+    const QPointF foot(x, box.top());
+    if (m_layout.stacked) {
+        painter.setPen(QPen(c.sheet, 7.0)); // the insulation, where the lead crosses the liquids
+        painter.drawLine(foot, head);
+    }
+    painter.setPen(QPen(negative ? c.negative : c.positive, 2.5));
+    painter.drawLine(foot, head);
+    drawTerminal(painter, head, Theme::em(0.6), !negative, c);
+}
+
 void Section::addLiquid(std::vector<PictureItem>& items, cell::Side side) const {
     const cell::Cell& cell = *m_bench.outcome().cell;
     const bool two = cell.twoLiquids;
-    QRectF box = m_gap;
-    if (two) {
-        box.setWidth(m_gap.width() / 2.0);
-        if (side == cell::Side::Positive) {
-            box.moveRight(m_gap.right());
-        }
-    }
+    const QRectF box = two ? m_layout.half(side) : m_layout.gap;
     const chemistry::Solution& solution = cell.solution(side);
     PictureItem item;
     item.id = QStringLiteral("liquid:%1").arg(static_cast<int>(side));
-    item.area = box.adjusted(8, Theme::em(2.2), -8, -Theme::em(2.4));
+    // Clear of the handles: the gap's lies at the top of upright layers, beside stacked ones.
+    item.area = m_layout.stacked ? box.adjusted(8, 6, -8, -6)
+                                 : box.adjusted(8, Theme::em(2.2), -8, -Theme::em(2.4));
     item.role = QAccessible::Button;
     item.name = !two                           ? tr("Liquid")
                 : side == cell::Side::Negative ? tr("Negative liquid")
@@ -269,7 +272,7 @@ void Section::addLiquid(std::vector<PictureItem>& items, cell::Side side) const 
         painter.fillRect(box, tint);
         painter.setPen(c.ink);
         painter.setFont(Theme::font(0.95));
-        if (box.width() > Theme::em(6.0)) {
+        if (box.width() > Theme::em(6.0) && box.height() > Theme::em(2.8)) {
             drawElided(
                 painter,
                 QRectF(box.left() + 8, box.center().y() - Theme::em(1.3), box.width() - 16, Theme::em(1.3)),
@@ -287,11 +290,14 @@ void Section::addBarrier(std::vector<PictureItem>& items) const {
         return;
     }
     const chemistry::SeparatorMaterial& separator = m_bench.catalogue().separators[cell.barrier->separator];
-    const double wide = std::clamp(cell.barrier->thicknessMetres * m_pixelsPerMetre, 4.0, m_gap.width());
-    const QRectF box(m_gap.center().x() - wide / 2.0, m_gap.top(), wide, m_gap.height());
+    const QRectF box = m_layout.strip(cell.barrier->thicknessMetres);
+    const QRectF& gap = m_layout.gap;
+    const QRectF caption =
+        m_layout.stacked ? QRectF(gap.left() + 8, box.top() - Theme::em(1.35), gap.width() - 16, Theme::em(1.3))
+                         : QRectF(gap.left(), gap.bottom() - Theme::em(1.8), gap.width(), Theme::em(1.3));
     PictureItem item;
     item.id = QStringLiteral("separator");
-    item.area = box.adjusted(-5, 0, 5, 0);
+    item.area = m_layout.stacked ? box.adjusted(0, -4, 0, 4) : box.adjusted(-5, 0, 5, 0);
     item.role = QAccessible::Button;
     item.name = tr("Separator: %1").arg(q(separator.name));
     item.value = cell.barrier->thicknessMetres > 0.0
@@ -305,9 +311,8 @@ void Section::addBarrier(std::vector<PictureItem>& items) const {
         painter.drawRect(box);
         painter.setPen(c.ink);
         painter.setFont(Theme::font(0.9));
-        drawElided(painter,
-                   QRectF(m_gap.left(), m_gap.bottom() - Theme::em(1.8), m_gap.width(), Theme::em(1.3)),
-                   words, Qt::AlignCenter);
+        drawElided(painter, caption, words,
+                   m_layout.stacked ? Qt::AlignRight | Qt::AlignVCenter : Qt::AlignCenter);
     };
     items.push_back(std::move(item));
 }
@@ -336,33 +341,55 @@ void Section::addHandle(std::vector<PictureItem>& items, const Size& size, const
     items.push_back(std::move(item));
 }
 
-void Section::paintRuler(QPainter& painter) const {
-    if (!m_bench.outcome().usable()) {
+void Section::addGapHandle(std::vector<PictureItem>& items, const Size& size) const {
+    const QRectF gap = m_layout.gap;
+    const double tag = Theme::em(kTag);
+    const double tall = Theme::em(kTagTall);
+    if (m_layout.stacked) {
+        const double x = gap.right() + Theme::em(0.7);
+        const QRectF label(std::min(x + 6, width() - tag), gap.center().y() - tall / 2, tag, tall);
+        addHandle(items, size, label, PictureItem::Drag::Vertical, [=, this](QPainter& painter) {
+            painter.setPen(QPen(m_theme.colours().ink, 1.5));
+            painter.drawLine(QPointF(x, gap.top()), QPointF(x, gap.bottom()));
+        });
         return;
     }
-    const Colours& c = m_theme.colours();
-    const double y = height() - Theme::em(1.3);
-    double step = 1e-4;
-    while (step * m_pixelsPerMetre < Theme::em(3.0)) {
-        step *= std::fmod(std::log10(step) + 10.0, 1.0) < 0.35 ? 2.0 : 2.5;
+    const double y = gap.top() + Theme::em(1.1);
+    const QRectF label(std::clamp(gap.center().x() - tag / 2, 0.0, width() - tag), y - tall / 2, tag, tall);
+    addHandle(items, size, label, PictureItem::Drag::Horizontal, [=, this](QPainter& painter) {
+        painter.setPen(QPen(m_theme.colours().ink, 1.5));
+        painter.drawLine(QPointF(gap.left(), y), QPointF(gap.right(), y));
+    });
+}
+
+void Section::addElectrodeHandle(std::vector<PictureItem>& items, const Size& size) const {
+    const cell::Side side = sideOf(size.id);
+    const QRectF box = m_layout.box(side);
+    const bool first = side == m_layout.first;
+    const bool area = size.id.endsWith(QLatin1String("area"));
+    const double tag = Theme::em(kTag);
+    const double tall = Theme::em(kTagTall);
+    const auto edge = [=, this](QPainter& painter) {
+        painter.setPen(QPen(m_theme.colours().faint, 1.5));
+        if (m_layout.stacked) {
+            const double y = first ? box.top() - 6 : box.bottom() + 6;
+            painter.drawLine(QPointF(box.left(), y), QPointF(box.right(), y));
+        } else {
+            const double x = first ? box.left() - 6 : box.right() + 6;
+            painter.drawLine(QPointF(x, box.top()), QPointF(x, box.bottom()));
+        }
+    };
+    QRectF label(0, 0, tag, tall);
+    if (m_layout.stacked) {
+        label.moveCenter(box.center());
+        label.moveLeft(area ? std::max(0.0, box.left() - tag - 12) : std::min(width() - tag, box.right() + 12));
+    } else {
+        label.moveLeft(first ? std::max(0.0, box.left() - tag - 12) : std::min(width() - tag, box.right() + 12));
+        label.moveTop(area ? box.center().y() - tall / 2 : box.bottom() - tall);
     }
-    painter.setPen(c.faint);
-    painter.setFont(Theme::font(0.85));
-    const double from = m_negative.left();
-    painter.drawLine(QPointF(from, y), QPointF(m_positive.right(), y));
-    const cell::Cell& cell = *m_bench.outcome().cell;
-    const double thinnest = std::min(cell.electrodes[0].thicknessMetres, cell.electrodes[1].thicknessMetres);
-    if (thinnest * m_pixelsPerMetre < kThinnestDrawn) {
-        painter.drawText(QRectF(from, y - Theme::em(1.5), width() - from, Theme::em(1.2)), Qt::AlignLeft,
-                         tr("electrodes drawn thicker than they are"));
-    }
-    for (double at = 0.0; from + at * m_pixelsPerMetre <= m_positive.right() + 1; at += step) {
-        const double x = from + at * m_pixelsPerMetre;
-        painter.drawLine(QPointF(x, y - 4), QPointF(x, y + 4));
-        painter.drawText(QRectF(x + 3, y, Theme::em(4.0), Theme::em(1.2)), Qt::AlignLeft,
-                         q(wording::numberText(at * 1e3, 3)) +
-                             (at == 0.0 ? QStringLiteral(" mm") : QString()));
-    }
+    const bool vertical = area != m_layout.stacked;
+    addHandle(items, size, label, vertical ? PictureItem::Drag::Vertical : PictureItem::Drag::Horizontal,
+              area ? std::function<void(QPainter&)>(edge) : [](QPainter&) {});
 }
 
 void Section::rebuild() {
@@ -372,42 +399,22 @@ void Section::rebuild() {
     setFocusColour(m_theme.colours().focus);
     std::vector<PictureItem> items;
     if (m_bench.outcome().usable()) {
-        layoutLayers();
+        const cell::Cell& cell = *m_bench.outcome().cell;
+        const double kept = m_dragging ? m_layout.pixelsPerMetre : 0.0;
+        const bool stacked = isStacked(m_bench.catalogue(), cell);
+        m_layout = layoutSection(m_bench.catalogue(), cell, room(stacked), kept);
         addLiquid(items, cell::Side::Negative);
-        if (m_bench.outcome().cell->twoLiquids) {
+        if (cell.twoLiquids) {
             addLiquid(items, cell::Side::Positive);
         }
         addBarrier(items);
         addElectrode(items, cell::Side::Negative);
         addElectrode(items, cell::Side::Positive);
-        const double tag = Theme::em(5.2);
-        const double tall = Theme::em(1.8);
-        const Colours& c = m_theme.colours();
         for (const Size& size : sizes()) {
-            const bool negative = size.id.startsWith(QLatin1String("negative"));
-            const QRectF& box = negative ? m_negative : m_positive;
             if (size.id == QLatin1String("gap")) {
-                const double y = m_gap.top() + Theme::em(1.1);
-                const QRectF label(std::clamp(m_gap.center().x() - tag / 2, 0.0, width() - tag), y - tall / 2,
-                                   tag, tall);
-                addHandle(items, size, label, PictureItem::Drag::Horizontal, [=, this](QPainter& painter) {
-                    painter.setPen(QPen(c.ink, 1.5));
-                    painter.drawLine(QPointF(m_gap.left(), y), QPointF(m_gap.right(), y));
-                });
-            } else if (size.id.endsWith(QLatin1String("area"))) {
-                const double x = negative ? std::max(0.0, box.left() - tag - 12)
-                                          : std::min(width() - tag, box.right() + 12);
-                const QRectF label(x, box.center().y() - tall / 2, tag, tall);
-                addHandle(items, size, label, PictureItem::Drag::Vertical, [=](QPainter& painter) {
-                    const double edge = negative ? box.left() - 6 : box.right() + 6;
-                    painter.setPen(QPen(c.faint, 1.5));
-                    painter.drawLine(QPointF(edge, box.top()), QPointF(edge, box.bottom()));
-                });
+                addGapHandle(items, size);
             } else {
-                const double x = negative ? std::max(0.0, box.left() - tag - 12)
-                                          : std::min(width() - tag, box.right() + 12);
-                const QRectF label(x, box.bottom() - tall, tag, tall);
-                addHandle(items, size, label, PictureItem::Drag::Horizontal, [](QPainter&) {});
+                addElectrodeHandle(items, size);
             }
         }
     }

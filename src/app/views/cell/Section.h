@@ -3,6 +3,7 @@
 #pragma once
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
+#include "app/views/cell/SectionLayout.h"
 #include "app/widgets/picture/Picture.h"
 #include "wording/Quantities.h"
 
@@ -32,7 +33,7 @@ private:
     };
 
     void rebuild();
-    void layoutLayers();
+    [[nodiscard]] QRectF room(bool stacked) const;
     [[nodiscard]] std::vector<Size> sizes() const;
     [[nodiscard]] std::optional<Size> sizeOf(const QString& id) const;
     [[nodiscard]] static cell::CellDesign withSize(cell::CellDesign design, const QString& id, double value);
@@ -45,7 +46,9 @@ private:
     void addBarrier(std::vector<PictureItem>& items) const;
     void addHandle(std::vector<PictureItem>& items, const Size& size, const QRectF& label,
                    PictureItem::Drag drag, const std::function<void(QPainter&)>& mark) const;
-    void paintRuler(QPainter& painter) const;
+    void addGapHandle(std::vector<PictureItem>& items, const Size& size) const;
+    void addElectrodeHandle(std::vector<PictureItem>& items, const Size& size) const;
+    void paintLead(QPainter& painter, cell::Side side) const;
     [[nodiscard]] QString shown(const Size& size) const;
 
     Workbench& m_bench;
@@ -53,11 +56,8 @@ private:
     NumberField* m_field;
     QString m_asked;
     double m_dragFrom = 0.0;
-    double m_pixelsPerMetre = 1.0;
     bool m_dragging = false;
-    QRectF m_negative;
-    QRectF m_positive;
-    QRectF m_gap;
+    SectionLayout m_layout;
 };
 
 } // namespace anodex::app

@@ -68,33 +68,24 @@ void JudgeView::refreshSentence() {
     input.expectation = build.build.expectation;
     input.openCircuit = build.openCircuit;
     input.shortCircuit = build.shortCircuit;
-    for (const auto& [id, analysis] : build.analyses) {
-        if (!input.run || analysis.dischargeCoulombs > input.run->dischargeCoulombs) {
-            input.run = analysis;
-        }
+    if (const bench::RunAnalysis* run = build.mainRun(); run != nullptr) {
+        input.run = *run;
     }
-    m_sentence->setText(QString::fromStdString(wording::judgeSentence(input)));
+    const QString waiting = build.readingRuns ? tr("\nA long run is still being read.") : QString();
+    m_sentence->setText(QString::fromStdString(wording::judgeSentence(input)) + waiting);
 }
 
 void JudgeView::refreshCurves() {
     std::vector<PlotCurve> curves;
     const auto curveOf = [&](const BuildSummary& build, const QString& name, const QColor& colour,
                              bool dashed) {
-        for (const record::RunHeader& run : build.runs) {
-            constexpr std::int64_t kMostRead = 2'000'000;
-            if (run.samples > kMostRead) {
-                continue;
+        for (const auto& [id, digest] : build.digests) {
+            constexpr double kCoulombsPerMilliampereHour = 3.6;
+            std::vector<bench::CurveSample> points = digest->voltsOverCoulombs;
+            for (bench::CurveSample& point : points) {
+                point.x /= kCoulombsPerMilliampereHour;
             }
-            const record::RunSamples samples = m_bench.samples(run.id);
-            std::vector<double> milliampereHours(samples.size(), 0.0);
-            for (std::size_t i = 1; i < samples.size(); ++i) {
-                const double charge = 0.5 * (samples.amps[i] + samples.amps[i - 1]) *
-                                      (samples.seconds[i] - samples.seconds[i - 1]);
-                milliampereHours[i] = milliampereHours[i - 1] + std::max(charge, 0.0) / 3.6;
-            }
-            constexpr std::size_t kBuckets = 500;
-            curves.push_back(
-                {name, bench::thinned(milliampereHours, samples.volts, kBuckets), colour, dashed});
+            curves.push_back({name, std::move(points), colour, dashed});
         }
     };
     curveOf(*m_bench.build(), QString::fromStdString(m_bench.build()->build.name), m_theme.colours().ink,
@@ -107,7 +98,7 @@ void JudgeView::refreshCurves() {
         }
     }
     const base::Interval& range = m_bench.build()->build.expectation.openCircuitVolts.range;
-    m_plot->show(curves, {}, PlotBand{range.low, range.high});
+    m_plot->show(curves, {}, PlotBand{range.low, range.high, tr("expected open circuit")});
 }
 
 } // namespace anodex::app

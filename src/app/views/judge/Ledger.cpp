@@ -31,12 +31,7 @@ Ledger::Ledger(Workbench& bench, const Theme& theme, QWidget* parent)
 std::vector<Ledger::Row> Ledger::rows() const {
     const BuildSummary& build = *m_bench.build();
     const record::Expectation& expectation = build.build.expectation;
-    const bench::RunAnalysis* run = build.analyses.empty() ? nullptr : &build.analyses.rbegin()->second;
-    for (const auto& [id, analysis] : build.analyses) {
-        if (analysis.dischargeCoulombs > run->dischargeCoulombs) {
-            run = &analysis;
-        }
-    }
+    const bench::RunAnalysis* run = build.mainRun();
     std::vector<Row> rows;
     const auto add = [&](const char* id, const QString& name, const std::optional<record::Expected>& expected,
                          std::optional<double> measured, cell::Unit unit, cell::Quantity quantity) {
@@ -63,11 +58,10 @@ std::vector<Ledger::Row> Ledger::rows() const {
         cell::Unit::Volt, cell::Quantity::OpenCircuitVoltage);
     add("shortCircuit", tr("short circuit"), expectation.shortCircuitAmps, reading(build.shortCircuit),
         cell::Unit::Ampere, cell::Quantity::ShortCircuitCurrent);
-    add("resistance", tr("internal resistance"), record::Expected{expectation.resistanceOhm, {}},
-        run != nullptr ? run->internalOhm : std::nullopt, cell::Unit::Ohm, cell::Quantity::Resistance);
+    add("resistance", tr("internal resistance"), expectation.resistanceOhm,
+        build.internalOhm(), cell::Unit::Ohm, cell::Quantity::Resistance);
     add("power", tr("best power"), expectation.maximumWatts,
-        run != nullptr && run->maximumWatts > 0.0 ? std::optional(run->maximumWatts) : std::nullopt,
-        cell::Unit::Watt, cell::Quantity::MaximumPower);
+        build.deliveredWatts(), cell::Unit::Watt, cell::Quantity::MaximumPower);
     add("capacity", tr("capacity"), expectation.capacityCoulombs, build.deliveredCoulombs(),
         cell::Unit::Coulomb, cell::Quantity::Capacity);
     if (run != nullptr) {

@@ -119,9 +119,7 @@ Timeline::Mark Timeline::markOf(const BuildSummary& summary) const {
         break;
     case Figure::BestPower:
         take(expectation.maximumWatts);
-        for (const auto& [id, analysis] : summary.analyses) {
-            mark.measured = std::max(mark.measured.value_or(0.0), analysis.maximumWatts);
-        }
+        mark.measured = summary.deliveredWatts();
         break;
     case Figure::Capacity:
         take(expectation.capacityCoulombs);

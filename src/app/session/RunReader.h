@@ -1,0 +1,32 @@
+// src/app/session/RunReader.h - long runs read aside, over a connection of their own.
+//
+// Threads    read() and the signal belong to the window's thread; the samples are read on another.
+#pragma once
+#include "app/session/Contents.h"
+#include <QObject>
+#include <QString>
+#include <thread>
+#include <vector>
+
+namespace anodex::app {
+
+class RunReader : public QObject {
+    Q_OBJECT
+public:
+    using QObject::QObject;
+    ~RunReader() override;
+
+    /// These runs of that notebook and no others; asking for the same again changes nothing.
+    void read(const QString& notebook, const std::vector<record::Id>& runs);
+
+signals:
+    /// The digest is null when the run cannot be used.
+    void finished(const QString& run, const anodex::app::RunDigestPointer& digest);
+
+private:
+    QString m_notebook;
+    std::vector<record::Id> m_wanted; ///< Asked for and not arrived.
+    std::jthread m_thread;
+};
+
+} // namespace anodex::app

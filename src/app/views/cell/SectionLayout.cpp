@@ -1,0 +1,83 @@
+#include "app/views/cell/SectionLayout.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace anodex::app {
+namespace {
+
+using cell::Side;
+
+constexpr double kSmallestBreadth = 24.0;
+constexpr double kThinnestStrip = 4.0;
+
+Side upper(const cell::Cell& cell) {
+    return cell.solution(Side::Negative).densityKgPerM3 <= cell.solution(Side::Positive).densityKgPerM3
+               ? Side::Negative
+               : Side::Positive;
+}
+
+} // namespace
+
+bool isStacked(const chemistry::Catalogue& catalogue, const cell::Cell& cell) {
+    return cell.barrier && catalogue.separators[cell.barrier->separator].stacked;
+}
+
+QRectF SectionLayout::half(Side side) const {
+    QRectF part = gap;
+    if (stacked) {
+        part.setHeight(gap.height() / 2.0);
+        part.moveTop(side == first ? gap.top() : gap.center().y());
+    } else {
+        part.setWidth(gap.width() / 2.0);
+        part.moveLeft(side == first ? gap.left() : gap.center().x());
+    }
+    return part;
+}
+
+QRectF SectionLayout::strip(double metres) const {
+    const double thick = std::clamp(metres * pixelsPerMetre, kThinnestStrip,
+                                    std::max(kThinnestStrip, stacked ? gap.height() : gap.width()));
+    return stacked ? QRectF(gap.left(), gap.center().y() - thick / 2.0, gap.width(), thick)
+                   : QRectF(gap.center().x() - thick / 2.0, gap.top(), thick, gap.height());
+}
+
+SectionLayout layoutSection(const chemistry::Catalogue& catalogue, const cell::Cell& cell, const QRectF& room,
+                            double keptScale) {
+    SectionLayout layout;
+    layout.stacked = isStacked(catalogue, cell);
+    layout.first = layout.stacked ? upper(cell) : Side::Negative;
+    const Side second = cell::otherSide(layout.first);
+    const double along = layout.stacked ? room.height() : room.width();
+    const double breadth = layout.stacked ? room.width() : room.height();
+    const double total =
+        cell.gapMetres + cell.electrodes[0].thicknessMetres + cell.electrodes[1].thicknessMetres;
+    layout.pixelsPerMetre = keptScale > 0.0 ? keptScale : along / total;
+
+    const auto thick = [&](double metres) {
+        return std::max(kThinnestDrawn, metres * layout.pixelsPerMetre);
+    };
+    const double largest = std::max(cell.electrodes[0].areaM2, cell.electrodes[1].areaM2);
+    const auto broad = [&](Side side) {
+        return std::max(kSmallestBreadth, breadth * std::sqrt(cell.electrode(side).areaM2 / largest));
+    };
+    const double before = thick(cell.electrode(layout.first).thicknessMetres);
+    const double between = thick(cell.gapMetres);
+    const double after = thick(cell.electrode(second).thicknessMetres);
+    // Centred while it fits; a layer dragged too wide runs off on the far side, not on the near one.
+    const double start = (layout.stacked ? room.top() : room.left()) +
+                         std::max(0.0, (along - before - between - after) / 2.0);
+    const auto place = [&](Side side, double from, double length) {
+        QRectF& box = layout.electrodes[static_cast<std::size_t>(side)];
+        box = layout.stacked
+                  ? QRectF(room.center().x() - broad(side) / 2.0, from, broad(side), length)
+                  : QRectF(from, room.bottom() - broad(side), length, broad(side));
+    };
+    place(layout.first, start, before);
+    place(second, start + before + between, after);
+    layout.gap = layout.stacked ? QRectF(room.left(), start + before, breadth, between)
+                                : QRectF(start + before, room.top(), between, breadth);
+    return layout;
+}
+
+} // namespace anodex::app

@@ -1,0 +1,38 @@
+// src/app/views/cell/SectionLayout.h - where the layers of a cell lie in its section, to scale.
+//
+// Upright    electrodes side by side, the negative on the left.
+// Stacked    liquids lying one on the other: electrodes are slabs, the one in the denser liquid below.
+// Units      pixels; scale in pixels per metre.
+#pragma once
+#include "core/cell/Cell.h"
+#include "core/chemistry/Catalogue.h"
+#include <QRectF>
+
+namespace anodex::app {
+
+struct SectionLayout {
+    bool stacked = false;
+    cell::Side first = cell::Side::Negative; ///< On the left, or above.
+    double pixelsPerMetre = 1.0;
+    QRectF gap;
+    QRectF electrodes[2]; ///< By side.
+
+    [[nodiscard]] const QRectF& box(cell::Side side) const {
+        return electrodes[static_cast<std::size_t>(side)];
+    }
+    /// The half of the gap that belongs to a side's liquid.
+    [[nodiscard]] QRectF half(cell::Side side) const;
+    /// The strip in the middle of the gap that a separator of this thickness takes, never thinner than 4.
+    [[nodiscard]] QRectF strip(double metres) const;
+};
+
+inline constexpr double kThinnestDrawn = 5.0; ///< Thinner layers are drawn this thick and said to be so.
+
+/// The liquids lie one on the other.
+[[nodiscard]] bool isStacked(const chemistry::Catalogue& catalogue, const cell::Cell& cell);
+
+/// Lays out the cell inside `room`; a scale above zero is kept, as while something is dragged.
+[[nodiscard]] SectionLayout layoutSection(const chemistry::Catalogue& catalogue, const cell::Cell& cell,
+                                          const QRectF& room, double keptScale = 0.0);
+
+} // namespace anodex::app

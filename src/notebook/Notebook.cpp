@@ -197,9 +197,15 @@ Answer<void> Notebook::importRun(const std::string& sentence, record::Millis now
 }
 
 Answer<std::string> Notebook::undo() {
+    if (m_readOnly) {
+        return tl::unexpected(NotebookError{Code::ReadOnly, m_path});
+    }
     return guarded([&] { return undoLast(*m_database).value_or(std::string()); });
 }
 Answer<std::string> Notebook::redo() {
+    if (m_readOnly) {
+        return tl::unexpected(NotebookError{Code::ReadOnly, m_path});
+    }
     return guarded([&] { return redoNext(*m_database).value_or(std::string()); });
 }
 Answer<std::vector<HistoryEntry>> Notebook::history() const {

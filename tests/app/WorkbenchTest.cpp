@@ -242,7 +242,7 @@ INSTANTIATE_TEST_SUITE_P(
                     PourCase{"30 % sulfuric acid", "sulfuric acid", AmountUnit::MassFraction, 0.3},
                     PourCase{"0.1 mol of KCl", "KCl", AmountUnit::Moles, 0.1},
                     PourCase{"1 mol/kg ZnSO4", "ZnSO4", AmountUnit::MolPerKg, 1.0},
-                    PourCase{"20 mL lemon juice", "lemon juice", AmountUnit::VolumeM3, 2e-5, true}));
+                    PourCase{"20 mL lemon juice", "lemon juice", AmountUnit::VolumeM3, 2e-5, true}), test::named(&PourCase::text));
 
 TEST(PourFaults, AreOneClearLine) {
     for (const char* text : {"", "salt", "5 salt", "5 V salt", "-5 g salt", "120 % salt", "5 g", "5 g dust",

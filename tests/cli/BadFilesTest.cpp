@@ -78,7 +78,7 @@ TEST_P(BadFile, GetsOneClearLine) {
     EXPECT_EQ(output.str(), "");
 }
 
-INSTANTIATE_TEST_SUITE_P(Corpus, BadFile, testing::ValuesIn(kBad));
+INSTANTIATE_TEST_SUITE_P(Corpus, BadFile, testing::ValuesIn(kBad), test::named(&Bad::file));
 
 TEST(BadFiles, EachFileOfTheFolderIsInTheTable) {
     std::set<std::string> listed;

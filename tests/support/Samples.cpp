@@ -123,6 +123,24 @@ std::string plain(std::string text) {
     return text;
 }
 
+std::string caseName(std::size_t index, std::string_view text) {
+    constexpr std::size_t kLongest = 40;
+    std::string name = std::to_string(index);
+    for (const char c : text.substr(0, kLongest)) {
+        const bool plain = (c >= '0' && c <= '9') || (c >= 'a' && c <= 'z') || (c >= 'A' && c <= 'Z');
+        if (plain) {
+            name += c;
+        } else if (name.back() != '_') {
+            name += '_';
+        }
+    }
+    return name;
+}
+
+std::string caseName(std::size_t index, double number) {
+    return caseName(index, "of_" + std::to_string(number));
+}
+
 std::string readText(const std::filesystem::path& path) {
     std::ifstream file(path, std::ios::binary);
     std::ostringstream text;

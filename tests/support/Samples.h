@@ -5,6 +5,7 @@
 #include "formats/CatalogueReader.h"
 #include <filesystem>
 #include <string>
+#include <string_view>
 
 namespace anodex::test {
 
@@ -35,6 +36,15 @@ std::string plain(std::string text);
 std::string readText(const std::filesystem::path& path);
 void writeText(const std::filesystem::path& path, const std::string& text);
 std::filesystem::path sourceDir();
+
+/// A name for one case of a table: its place and the letters and digits of `text`.
+std::string caseName(std::size_t index, std::string_view text);
+std::string caseName(std::size_t index, double number);
+
+/// Names the cases of a table by one of their members.
+template <typename Row, typename Member> auto named(Member Row::*member) {
+    return [member](const auto& info) { return caseName(info.index, info.param.*member); };
+}
 
 /// A folder of its own for one test, gone at its end.
 class TemporaryFolder {

@@ -1,4 +1,5 @@
 #include "wording/EntryLine.h"
+#include "tests/support/Samples.h"
 
 #include <cmath>
 #include <gtest/gtest.h>
@@ -80,7 +81,7 @@ INSTANTIATE_TEST_SUITE_P(
         Phrase{"temp 21.5", kTemp, 294.65}, Phrase{"temperature 21 C", kTemp, 294.15},
         Phrase{"density 1.28", kDensity, 1280}, Phrase{"1.28 g/mL", kDensity, 1280},
         Phrase{"mass neg 12.3 g", kMass, 0.0123, kNegative}, Phrase{"weight 0.5 kg", kMass, 0.5},
-        Phrase{"level 34 mm", kLevel, 0.034}, Phrase{"level 3.4 cm", kLevel, 0.034}));
+        Phrase{"level 34 mm", kLevel, 0.034}, Phrase{"level 3.4 cm", kLevel, 0.034}), test::named(&Phrase::text));
 
 struct NotAReading {
     const char* text;
@@ -113,7 +114,7 @@ INSTANTIATE_TEST_SUITE_P(
                     NotAReading{"mass heavy", Kind::Note}, NotAReading{"looks cloudy", Kind::Note},
                     NotAReading{"level high", Kind::Note}, NotAReading{"12 min ago", Kind::Note},
                     NotAReading{"ohm", Kind::Note}, NotAReading{"", Kind::Nothing},
-                    NotAReading{"   ", Kind::Nothing}));
+                    NotAReading{"   ", Kind::Nothing}), test::named(&NotAReading::text));
 
 TEST(EntryLine, DeedsBecomeEventsThatChangeTheCell) {
     for (const char* text : {"stirred", "added 20 mL water", "water added", "pressed the layers",

@@ -156,7 +156,7 @@ TEST(JudgeText, TellsAnUnfinishedRunFromAnEmptyCell) {
     down.ranDown = true;
     EXPECT_NE(judgeSentence({expectation(), {}, {}, down, ""}).find("run down"), std::string::npos);
     down.internalOhm = 20.0;
-    EXPECT_NE(plain(judgeSentence({expectation(), {}, {}, down, ""})).find("20.0 Ω where 5.00 Ω"),
+    EXPECT_NE(plain(judgeSentence({expectation(), {}, {}, down, ""})).find("20.0 Ω where 5.0 Ω"),
               std::string::npos);
 }
 

@@ -1,5 +1,4 @@
 #include "core/bench/RunAnalysis.h"
-#include "core/bench/Thinning.h"
 #include "tests/support/Samples.h"
 
 #include <cmath>
@@ -89,34 +88,6 @@ TEST(RunAnalysis, NamesTheFirstReadingAtFault) {
     run.volts.resize(1);
     run.amps.resize(1);
     EXPECT_EQ(analyseRun(run).error().code, RunError::Code::TooFewSamples);
-}
-
-TEST(Thinning, KeepsEveryPeak) {
-    std::vector<double> seconds;
-    std::vector<double> values;
-    for (int i = 0; i < 10000; ++i) {
-        seconds.push_back(i);
-        values.push_back(i == 4321 ? 99.0 : i == 8765 ? -7.0 : std::sin(i / 50.0));
-    }
-    const auto curve = thinned(seconds, values, 100);
-    EXPECT_LE(curve.size(), 200U);
-    double high = 0.0;
-    double low = 0.0;
-    for (std::size_t i = 0; i < curve.size(); ++i) {
-        high = std::max(high, curve[i].value);
-        low = std::min(low, curve[i].value);
-        if (i > 0) {
-            EXPECT_GE(curve[i].seconds, curve[i - 1].seconds);
-        }
-    }
-    EXPECT_EQ(high, 99.0);
-    EXPECT_EQ(low, -7.0);
-}
-
-TEST(Thinning, LeavesShortColumnsWhole) {
-    const std::vector<double> seconds = {0, 1, 2};
-    const std::vector<double> values = {5, 6, 7};
-    EXPECT_EQ(thinned(seconds, values, 100).size(), 3U);
 }
 
 } // namespace

@@ -237,7 +237,7 @@ void Section::paintLead(QPainter& painter, cell::Side side) const {
     const QPointF head(x, Theme::em(3.6));
     const QPointF foot(x, box.top());
     if (m_layout.stacked) {
-        painter.setPen(QPen(c.sheet, 7.0)); // the insulation, where the lead crosses the liquids
+        painter.setPen(QPen(c.sheet, 7.0)); // the insulation, where the wire crosses the liquids
         painter.drawLine(foot, head);
     }
     painter.setPen(QPen(negative ? c.negative : c.positive, 2.5));

@@ -1,7 +1,8 @@
 #!/usr/bin/env python3
 """Flips seeded operators and constants in core, formats and notebook, one at a time, and asks the tests.
 
-A mutant is caught when a test fails, the build fails, or the tests do not end. Works in its own build tree on a copy.
+A mutant is caught when a test fails or the tests do not end; one that does not compile is drawn again. Works on a
+copy in a build tree of its own, so the sources may be edited meanwhile.
 """
 import pathlib
 import random
@@ -27,14 +28,14 @@ FLIPS = [
 def sites():
     found = []
     for room in ("core", "formats", "notebook"):
-        for path in sorted((ROOT / "src" / room).rglob("*.cpp")):
+        for path in sorted((COPY / "src" / room).rglob("*.cpp")):
             for number, line in enumerate(path.read_text().split("\n")):
                 code = line.split("//")[0]
                 if not code.strip() or code.lstrip().startswith("#") or '"' in code:
                     continue
                 for pattern, replacement in FLIPS:
                     for match in re.finditer(pattern, code):
-                        found.append((path.relative_to(ROOT), number, match.start(), match.end(), replacement))
+                        found.append((path.relative_to(COPY), number, match.start(), match.end(), replacement))
     return found
 
 
@@ -64,18 +65,26 @@ def main():
     configure = ["cmake", "-S", str(COPY), "-B", str(TREE), "-G", "Ninja", "-DCMAKE_BUILD_TYPE=Release", "-DANODEX_APP=OFF"]
     if subprocess.run(configure, capture_output=True).returncode != 0 or build() != 0 or tests_fail():
         sys.exit("mutants: the unchanged tree does not build and pass")
+    drawn = sites()
+    random.Random(seed).shuffle(drawn)
+    tried = 0
     caught = 0
-    for index, (path, number, start, end, replacement) in enumerate(random.Random(seed).sample(sites(), COUNT), 1):
+    for path, number, start, end, replacement in drawn:
         target = COPY / path
         original = target.read_text()
         lines = original.split("\n")
         before = lines[number]
         lines[number] = before[:start] + replacement + before[end:]
         target.write_text("\n".join(lines))
-        by = "the compiler" if build() != 0 else tests_fail()
-        caught += 1 if by else 0
-        print(f"{index:2} {'caught by ' + by if by else 'ALIVE'}: {path}:{number + 1}: {before.strip()}  →  {replacement.strip()}", flush=True)
+        if build() == 0:
+            by = tests_fail()
+            tried += 1
+            caught += 1 if by else 0
+            print(f"{tried:2} {'caught by ' + by if by else 'ALIVE'}: {path}:{number + 1}: {before.strip()}  →  "
+                  f"{lines[number].strip()}", flush=True)
         target.write_text(original)
+        if tried == COUNT:
+            break
     print(f"{caught} of {COUNT} caught, {NEEDED} needed")
     sys.exit(0 if caught >= NEEDED else 1)
 

@@ -26,6 +26,10 @@ std::string writeExpectation(const Expectation& expectation) {
         const Expected& value = expectation.*field.member;
         json[field.key] = {{"value", value.value}, {"low", value.range.low}, {"high", value.range.high}};
     }
+    json["curve"] = Json::array();
+    for (const cell::CurvePoint& point : expectation.curve) {
+        json["curve"].push_back({{"A", point.amps}, {"V", point.volts}});
+    }
     return json.dump();
 }
 
@@ -44,6 +48,9 @@ tl::expected<Expectation, FileError> readExpectation(std::string_view text) {
                         field.member = {entry.number("value"), {entry.number("low"), entry.number("high")}};
                 });
             }
+            root.eachObject("curve", [&](JsonObject& point) {
+                expectation.curve.push_back({point.number("A"), point.number("V")});
+            });
             root.finish();
         }
     }

@@ -62,6 +62,7 @@ struct Understanding {
     std::optional<ReadingQuantity> quantity;
     ReadingSide side = ReadingSide::Whole;
     std::optional<double> loadOhm;
+    bool loaded = false; ///< Said to be under load, with or without its ohms.
     Millis when = 0;
 };
 
@@ -135,6 +136,26 @@ void takeWords(Understanding& understanding) {
             word.used = word.used || (!word.quantity && isOneOf(lowered(word.text), kFillers));
         }
     }
+    if (understanding.side != ReadingSide::Whole) {
+        for (Token& word : understanding.words) {
+            word.used = word.used || lowered(word.text) == "side";
+        }
+    }
+}
+
+/// "under load", "loaded"
+void takeLoaded(Understanding& understanding) {
+    auto& words = understanding.words;
+    for (std::size_t i = 0; i < words.size(); ++i) {
+        const std::string text = lowered(words[i].text);
+        if (!words[i].used && (text == "load" || text == "loaded")) {
+            understanding.loaded = true;
+            words[i].used = true;
+            if (i > 0 && lowered(words[i - 1].text) == "under") {
+                words[i - 1].used = true;
+            }
+        }
+    }
 }
 
 /// "through 10 ohm", "10 ohm load"
@@ -166,7 +187,9 @@ std::optional<ReadingQuantity> quantityFor(const ParsedQuantity& value, const Un
         if (asked && *asked != ReadingQuantity::OpenCircuitVoltage) {
             return std::nullopt;
         }
-        return understanding.loadOhm ? ReadingQuantity::LoadedVoltage : ReadingQuantity::OpenCircuitVoltage;
+        return understanding.loadOhm || (understanding.loaded && !asked)
+                   ? ReadingQuantity::LoadedVoltage
+                   : ReadingQuantity::OpenCircuitVoltage;
     case Dimension::Ampere:
         if (asked && *asked != ReadingQuantity::ShortCircuitCurrent) {
             return std::nullopt;
@@ -279,7 +302,9 @@ Entry readEntry(std::string_view text, Millis now) {
     }
     takeWords(understanding);
     takeLoad(understanding);
-    for (Token& word : understanding.words) {
+    takeLoaded(understanding);
+    for (std::size_t i = 0; i < understanding.words.size(); ++i) {
+        Token& word = understanding.words[i];
         if (word.used || !word.quantity) {
             continue;
         }
@@ -299,6 +324,9 @@ Entry readEntry(std::string_view text, Millis now) {
             return asNote(text, now, std::string(readingName(*quantity)) + " out of any sensible range");
         }
         word.used = true;
+        if (i > 0 && isOneOf(lowered(understanding.words[i - 1].text), kFillers)) {
+            understanding.words[i - 1].used = true;
+        }
         entry.reading.note = unusedWords(understanding.words);
         entry.echo = readingSentence(entry.reading);
         entry.echo += entry.reading.note.empty() ? "" : " · note: " + entry.reading.note;

@@ -1,5 +1,6 @@
 #include "wording/JudgeText.h"
 
+#include "core/record/Expect.h"
 #include "wording/Quantities.h"
 
 #include <cmath>
@@ -40,11 +41,12 @@ std::string runPart(const JudgeInput& input) {
         text += fmt::format("; under load it fell from {} to {}", quantityText(run.loadedVolts, Unit::Volt),
                             quantityText(run.lastVolts, Unit::Volt));
     }
-    const record::Expected& wanted = input.expectation.resistanceOhm;
-    if (run.internalOhm && wanted.value > 0.0 && !wanted.range.contains(*run.internalOhm)) {
-        text += fmt::format("; inside it had {} where {} was expected",
-                            quantityText(*run.internalOhm, Unit::Ohm),
-                            quantityText(wanted.value, Unit::Ohm, wanted.range));
+    const auto wanted =
+        run.internalOhm ? record::expectedInternalOhm(input.expectation, run.stepAmps) : std::nullopt;
+    if (wanted && !wanted->range.contains(*run.internalOhm)) {
+        text +=
+            fmt::format("; inside it had {} where {} was expected", quantityText(*run.internalOhm, Unit::Ohm),
+                        quantityText(wanted->value, Unit::Ohm, wanted->range));
     }
     return text;
 }
@@ -68,6 +70,13 @@ std::string judgeSentence(const JudgeInput& input) {
                                  input.expectation.shortCircuitAmps));
     }
     if (input.run) {
+        const auto loaded = record::expectedLoadedVolts(input.expectation, input.run->loadedAmps);
+        if (loaded && input.run->loadedAmps > 0.0) {
+            parts.push_back("under load " +
+                            compared(input.run->loadedVolts,
+                                     quantityText(input.run->loadedVolts, Unit::Volt, loaded->range),
+                                     quantityText(loaded->value, Unit::Volt, loaded->range), *loaded));
+        }
         parts.push_back(runPart(input));
     }
     if (parts.empty()) {

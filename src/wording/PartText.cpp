@@ -88,6 +88,12 @@ const char* quantityName(Quantity quantity) {
         return "Conductivity of the liquid";
     case Quantity::Acidity:
         return "pH of the liquid";
+    case Quantity::LoadedVoltage:
+        return "Voltage under load";
+    case Quantity::Loss:
+        return "Lost voltage";
+    case Quantity::InternalResistance:
+        return "Internal resistance under load";
     }
     return "";
 }

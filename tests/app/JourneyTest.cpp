@@ -210,7 +210,7 @@ TEST_F(WindowTest, ReadingsCanBeStruckOutAndBroughtBack) {
         }
     }
     list->setFocus();
-    QTest::keyClick(list, Qt::Key_Return);
+    QTest::keyClick(list, Qt::Key_Delete);
     EXPECT_FALSE(m_bench->build()->openCircuit);
     QTest::keyClick(m_window.get(), Qt::Key_Z, Qt::ControlModifier);
     EXPECT_TRUE(m_bench->build()->openCircuit);

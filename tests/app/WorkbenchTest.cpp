@@ -154,6 +154,38 @@ TEST_F(WorkbenchTest, ReadingsEventsAndRunsBelongToTheBuild) {
     EXPECT_TRUE(m_bench->build()->deliveredCoulombs());
 }
 
+TEST_F(WorkbenchTest, ALongRunIsReadAsideAndArrives) {
+    startLemon();
+    m_bench->writeDownBuild();
+    EXPECT_TRUE(m_bench->importRun("weeks", 40, test::straightDischarge(0.001, 3.6e6, 250'000), {}, {}));
+    EXPECT_TRUE(m_bench->build()->readingRuns);
+    EXPECT_FALSE(m_bench->build()->deliveredCoulombs());
+    ASSERT_TRUE(QTest::qWaitFor([&] { return m_bench->build()->deliveredCoulombs().has_value(); }, 5000));
+    EXPECT_FALSE(m_bench->build()->readingRuns);
+    EXPECT_NEAR(*m_bench->build()->deliveredCoulombs(), 3600.0, 1e-6);
+    setGap(0.02);
+    m_bench->undo();
+    m_bench->selectBuild(m_bench->builds().front().build.id);
+    EXPECT_FALSE(m_bench->build()->readingRuns) << "read once, kept";
+}
+
+TEST_F(WorkbenchTest, ARunIsSetAsideAndBroughtBackAsACommand) {
+    startLemon();
+    m_bench->writeDownBuild();
+    EXPECT_TRUE(m_bench->importRun("night", 40, test::straightDischarge(0.001, 3600, 100), {}, {}));
+    const record::RunHeader run = m_bench->build()->runs.front();
+    m_bench->setRunAside(run, true);
+    EXPECT_EQ(m_said, "Set aside the run night");
+    EXPECT_TRUE(m_bench->build()->runs.empty());
+    EXPECT_TRUE(m_bench->allRuns(run.build).front().setAside);
+    m_bench->undo();
+    EXPECT_EQ(m_bench->build()->runs.size(), 1U);
+    m_bench->redo();
+    m_bench->setRunAside(m_bench->allRuns(run.build).front(), false);
+    EXPECT_EQ(m_said, "Brought back the run night");
+    EXPECT_EQ(m_bench->build()->runs.size(), 1U);
+}
+
 TEST_F(WorkbenchTest, SettingAsideMovesToAnotherAndComesBack) {
     startLemon();
     const record::Id first = m_bench->revision()->id;
@@ -242,7 +274,8 @@ INSTANTIATE_TEST_SUITE_P(
                     PourCase{"30 % sulfuric acid", "sulfuric acid", AmountUnit::MassFraction, 0.3},
                     PourCase{"0.1 mol of KCl", "KCl", AmountUnit::Moles, 0.1},
                     PourCase{"1 mol/kg ZnSO4", "ZnSO4", AmountUnit::MolPerKg, 1.0},
-                    PourCase{"20 mL lemon juice", "lemon juice", AmountUnit::VolumeM3, 2e-5, true}), test::named(&PourCase::text));
+                    PourCase{"20 mL lemon juice", "lemon juice", AmountUnit::VolumeM3, 2e-5, true}),
+    test::named(&PourCase::text));
 
 TEST(PourFaults, AreOneClearLine) {
     for (const char* text : {"", "salt", "5 salt", "5 V salt", "-5 g salt", "120 % salt", "5 g", "5 g dust",

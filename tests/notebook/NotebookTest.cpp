@@ -192,6 +192,27 @@ TEST(Notebook, UndoesEverythingBackToNothingAndForwardAgain) {
     EXPECT_EQ(b.dump(), full);
 }
 
+TEST(Notebook, TheHistoryTellsWhatIsUndone) {
+    Book b;
+    fill(b.book);
+    const auto undone = [&] {
+        std::vector<bool> flags;
+        const std::vector<HistoryEntry> entries = *b.book.history();
+        for (const HistoryEntry& entry : entries) {
+            flags.push_back(entry.undone);
+        }
+        return flags;
+    };
+    EXPECT_EQ(undone(), (std::vector<bool>{false, false, false, false, false}));
+    ASSERT_EQ(*b.book.undo(), "run");
+    ASSERT_EQ(*b.book.undo(), "event");
+    EXPECT_EQ(undone(), (std::vector<bool>{false, false, false, true, true}));
+    ASSERT_EQ(*b.book.redo(), "event");
+    EXPECT_EQ(undone(), (std::vector<bool>{false, false, false, false, true}));
+    EXPECT_EQ(b.book.history()->front().sentence, "new design");
+    EXPECT_EQ(b.book.history()->front().happened, 1);
+}
+
 TEST(Notebook, ANewCommandForgetsWhatWasUndone) {
     Book b;
     fill(b.book);

@@ -1,5 +1,6 @@
 #include "wording/EntryLine.h"
 #include "tests/support/Samples.h"
+#include "wording/PartText.h"
 
 #include <cmath>
 #include <gtest/gtest.h>
@@ -81,7 +82,11 @@ INSTANTIATE_TEST_SUITE_P(
         Phrase{"temp 21.5", kTemp, 294.65}, Phrase{"temperature 21 C", kTemp, 294.15},
         Phrase{"density 1.28", kDensity, 1280}, Phrase{"1.28 g/mL", kDensity, 1280},
         Phrase{"mass neg 12.3 g", kMass, 0.0123, kNegative}, Phrase{"weight 0.5 kg", kMass, 0.5},
-        Phrase{"level 34 mm", kLevel, 0.034}, Phrase{"level 3.4 cm", kLevel, 0.034}), test::named(&Phrase::text));
+        Phrase{"0.8 V under load", kLoad, 0.8}, Phrase{"loaded 0.8 V", kLoad, 0.8},
+        Phrase{"ocv 1.02 V under load", kOcv, 1.02}, Phrase{"voltage 1.02 V", kOcv, 1.02},
+        Phrase{"current 35 mA", kAmps, 0.035}, Phrase{"level 34 mm", kLevel, 0.034},
+        Phrase{"level 3.4 cm", kLevel, 0.034}),
+    test::named(&Phrase::text));
 
 struct NotAReading {
     const char* text;
@@ -114,7 +119,8 @@ INSTANTIATE_TEST_SUITE_P(
                     NotAReading{"mass heavy", Kind::Note}, NotAReading{"looks cloudy", Kind::Note},
                     NotAReading{"level high", Kind::Note}, NotAReading{"12 min ago", Kind::Note},
                     NotAReading{"ohm", Kind::Note}, NotAReading{"", Kind::Nothing},
-                    NotAReading{"   ", Kind::Nothing}), test::named(&NotAReading::text));
+                    NotAReading{"   ", Kind::Nothing}),
+    test::named(&NotAReading::text));
 
 TEST(EntryLine, DeedsBecomeEventsThatChangeTheCell) {
     for (const char* text : {"stirred", "added 20 mL water", "water added", "pressed the layers",
@@ -127,6 +133,31 @@ TEST(EntryLine, DeedsBecomeEventsThatChangeTheCell) {
     const Entry earlier = readEntry("stirred 5 min ago", kNow);
     EXPECT_EQ(earlier.event.when, kNow - 300'000);
     EXPECT_EQ(earlier.event.text, "stirred");
+}
+
+TEST(EntryLine, ReadsItsOwnSentences) {
+    for (int quantity = 1; quantity <= 10; ++quantity) {
+        for (const ReadingSide side : {ReadingSide::Whole, ReadingSide::Negative, ReadingSide::Positive}) {
+            record::Reading reading;
+            reading.quantity = static_cast<ReadingQuantity>(quantity);
+            reading.side = side;
+            reading.value = reading.quantity == ReadingQuantity::Temperature ? 295.65
+                            : reading.quantity == ReadingQuantity::Density   ? 1234.0
+                            : reading.quantity == ReadingQuantity::Acidity   ? 4.2
+                                                                             : 0.5;
+            if (reading.quantity == ReadingQuantity::LoadedVoltage) {
+                reading.loadOhm = 22.0;
+            }
+            const std::string sentence = readingSentence(reading);
+            const Entry entry = readEntry(sentence, kNow);
+            ASSERT_EQ(entry.kind, Kind::Reading) << sentence;
+            EXPECT_EQ(entry.reading.quantity, reading.quantity) << sentence;
+            EXPECT_EQ(entry.reading.side, reading.side) << sentence;
+            EXPECT_NEAR(entry.reading.value, reading.value, 1e-6 * reading.value) << sentence;
+            EXPECT_EQ(entry.reading.loadOhm, reading.loadOhm) << sentence;
+            EXPECT_EQ(entry.reading.note, "") << sentence;
+        }
+    }
 }
 
 TEST(EntryLine, EchoesItsUnderstanding) {

@@ -125,6 +125,7 @@ record::Expectation expectation() {
     e.shortCircuitAmps = {0.10, {0.08, 0.13}};
     e.capacityCoulombs = {3600.0, {3000.0, 4000.0}};
     e.resistanceOhm = {5.0, {4.0, 6.5}};
+    e.curve = {{0.0, 1.10}, {0.10, 0.0}};
     return e;
 }
 
@@ -156,7 +157,8 @@ TEST(JudgeText, TellsAnUnfinishedRunFromAnEmptyCell) {
     down.ranDown = true;
     EXPECT_NE(judgeSentence({expectation(), {}, {}, down, ""}).find("run down"), std::string::npos);
     down.internalOhm = 20.0;
-    EXPECT_NE(plain(judgeSentence({expectation(), {}, {}, down, ""})).find("20.0 Ω where 5.0 Ω"),
+    down.stepAmps = 0.05;
+    EXPECT_NE(plain(judgeSentence({expectation(), {}, {}, down, ""})).find("20.0 Ω where 11.0 Ω"),
               std::string::npos);
 }
 

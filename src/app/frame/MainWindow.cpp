@@ -10,6 +10,7 @@
 #include "app/views/judge/JudgeView.h"
 #include "app/views/notebook/NotebookView.h"
 #include "app/widgets/ExplainPanel.h"
+#include "app/widgets/picture/PictureScroll.h"
 #include "wording/PartText.h"
 
 #include <QApplication>
@@ -48,8 +49,8 @@ QString q(const std::string& text) {
 MainWindow::MainWindow(Workbench& bench, Theme& theme, QWidget* parent)
     : QMainWindow(parent), m_bench(bench), m_theme(theme), m_wire(new Wire(theme, this)),
       m_crumbs(new Crumbs(bench, this)), m_stage(new QStackedWidget(this)),
-      m_rail(new Rail(bench, theme, this)), m_strip(new MessageStrip(theme, this)),
-      m_explain(new ExplainPanel(this)), m_find(new FindPanel(this)),
+      m_rail(new Rail(bench, theme, this)), m_railFrame(new PictureScroll(m_rail, this)),
+      m_strip(new MessageStrip(theme, this)), m_explain(new ExplainPanel(this)), m_find(new FindPanel(this)),
       m_notebook(new NotebookView(bench, theme, this)), m_couple(new CoupleView(bench, theme, this)),
       m_cell(new CellView(bench, theme, this)), m_benchView(new BenchView(bench, theme, this)),
       m_judge(new JudgeView(bench, theme, this)) {
@@ -69,7 +70,8 @@ MainWindow::MainWindow(Workbench& bench, Theme& theme, QWidget* parent)
     auto* body = new QHBoxLayout;
     body->setSpacing(0);
     body->addLayout(middle, 1);
-    body->addWidget(m_rail);
+    m_railFrame->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    body->addWidget(m_railFrame);
     auto* layout = new QVBoxLayout(frame);
     layout->setContentsMargins(0, 4, 0, 0);
     layout->setSpacing(0);
@@ -270,6 +272,18 @@ std::vector<FindEntry> MainWindow::findEntries() {
                                showStation(QStringLiteral("bench"));
                            }});
     }
+    for (const BuildSummary& summary : m_bench.builds()) {
+        for (const record::RunHeader& run : m_bench.allRuns(summary.build.id)) {
+            entries.push_back({q(run.name) + QStringLiteral(", ") + q(summary.build.name),
+                               run.setAside ? tr("set aside: brings it back") : tr("run"), [this, run] {
+                                   if (run.setAside) {
+                                       m_bench.setRunAside(run, false);
+                                   }
+                                   m_bench.selectBuild(run.build);
+                                   showStation(QStringLiteral("judge"));
+                               }});
+        }
+    }
     for (const record::Reading& reading : m_bench.readings()) {
         entries.push_back({q(wording::readingSentence(reading)), tr("reading"),
                            [this] { showStation(QStringLiteral("bench")); }});
@@ -343,7 +357,7 @@ void MainWindow::keepDemo() {
 void MainWindow::resizeEvent(QResizeEvent* event) {
     QMainWindow::resizeEvent(event);
     // With a large font the stage needs the room more than the rail does.
-    m_rail->setFixedWidth(std::min(static_cast<int>(Theme::em(15.5)), width() * 27 / 100));
+    m_railFrame->setFixedWidth(std::min(static_cast<int>(Theme::em(15.5)), width() * 27 / 100));
 }
 
 bool MainWindow::eventFilter(QObject* watched, QEvent* event) {

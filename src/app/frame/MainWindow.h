@@ -19,6 +19,7 @@ class ExplainPanel;
 class JudgeView;
 class MessageStrip;
 class NotebookView;
+class PictureScroll;
 class Rail;
 class View;
 class Wire;
@@ -62,6 +63,7 @@ private:
     Crumbs* m_crumbs;
     QStackedWidget* m_stage;
     Rail* m_rail;
+    PictureScroll* m_railFrame;
     MessageStrip* m_strip;
     ExplainPanel* m_explain;
     FindPanel* m_find;

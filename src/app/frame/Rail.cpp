@@ -59,7 +59,7 @@ std::vector<Rail::Row> Rail::rows() const {
                          std::optional<double> before, cell::Unit unit) {
         Row row{QString::fromLatin1(id),
                 q(wording::quantityName(quantity)),
-                {quantity, {}, 0},
+                {quantity, {}, 0, 0.0},
                 value,
                 span,
                 measured,
@@ -98,8 +98,9 @@ std::vector<Rail::Row> Rail::rows() const {
     add("capacity", cell::Quantity::Capacity, e.capacity.expectedCoulombs,
         range(&cell::Doubt::expectedCoulombs), build != nullptr ? build->deliveredCoulombs() : std::nullopt,
         before([](const cell::Evaluation& o) { return o.capacity.expectedCoulombs; }), cell::Unit::Coulomb);
-    add("resistance", cell::Quantity::Resistance, e.resistance.totalOhm, range(&cell::Doubt::resistanceOhm), build != nullptr ? build->internalOhm() : std::nullopt,
-        before([](const cell::Evaluation& o) { return o.resistance.totalOhm; }), cell::Unit::Ohm);
+    add("resistance", cell::Quantity::Resistance, e.resistance.totalOhm, range(&cell::Doubt::resistanceOhm),
+        std::nullopt, before([](const cell::Evaluation& o) { return o.resistance.totalOhm; }),
+        cell::Unit::Ohm);
     return rows;
 }
 
@@ -150,7 +151,7 @@ void Rail::paintRow(QPainter& painter, const Row& row, const QRectF& box) const 
 }
 
 double Rail::addRow(std::vector<PictureItem>& items, const Row& row, double y) const {
-    const double height = Theme::em(row.measured ? 4.75 : 3.75);
+    const double height = Theme::em(row.measured ? 5.2 : 4.2);
     const QRectF box(Theme::em(0.8), y, width() - Theme::em(1.6), height);
     PictureItem item;
     item.id = row.id;
@@ -240,7 +241,9 @@ double Rail::addFinding(std::vector<PictureItem>& items, double y) const {
             painter.setFont(Theme::font(0.92));
             drawElided(painter, area, words);
         };
+        const double bottom = rest.area.bottom();
         items.push_back(std::move(rest));
+        return bottom;
     }
     return box.bottom();
 }
@@ -254,7 +257,7 @@ void Rail::rebuild() {
         for (const Row& row : rows()) {
             y = addRow(items, row, y);
         }
-        addFinding(items, y + Theme::em(0.4));
+        setMinimumHeight(static_cast<int>(addFinding(items, y + Theme::em(0.4)) + Theme::em(0.6)));
     } else {
         PictureItem none;
         none.id = QStringLiteral("none");

@@ -71,11 +71,6 @@ std::optional<double> BuildSummary::deliveredWatts() const {
     return most > 0.0 ? std::optional(most) : std::nullopt;
 }
 
-std::optional<double> BuildSummary::internalOhm() const {
-    const bench::RunAnalysis* run = mainRun();
-    return run != nullptr ? run->internalOhm : std::nullopt;
-}
-
 std::optional<notebook::NotebookError> Contents::load(const notebook::Notebook& notebook) {
     std::optional<notebook::NotebookError> problem;
     const auto take = [&](auto answer, auto& into) {

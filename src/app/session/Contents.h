@@ -19,15 +19,14 @@ struct BuildSummary {
     record::Build build;
     std::optional<record::Reading> openCircuit;
     std::optional<record::Reading> shortCircuit;
-    std::vector<record::RunHeader> runs;         ///< Not set aside.
+    std::vector<record::RunHeader> runs;            ///< Not set aside.
     std::map<record::Id, RunDigestPointer> digests; ///< By run; long runs arrive later.
-    bool readingRuns = false;                    ///< A long run is still being read.
+    bool readingRuns = false;                       ///< A long run is still being read.
 
     /// The run that delivered most, which stands for the build; null when there is none.
     [[nodiscard]] const bench::RunAnalysis* mainRun() const;
     [[nodiscard]] std::optional<double> deliveredCoulombs() const;
     [[nodiscard]] std::optional<double> deliveredWatts() const;
-    [[nodiscard]] std::optional<double> internalOhm() const;
 };
 
 /// Reads a run's samples and keeps the essence; null when they cannot be used.

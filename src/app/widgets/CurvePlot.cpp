@@ -63,6 +63,7 @@ void CurvePlot::show(const std::vector<PlotCurve>& curves, const std::vector<Plo
     m_plot->clearItems();
     const double highest = addCurves(curves);
     m_plot->rescaleAxes();
+    m_plot->xAxis->scaleRange(1.04); // so that the first and the last point are not cut
     if (band) {
         addBand(*band);
     }
@@ -94,7 +95,8 @@ double CurvePlot::addCurves(const std::vector<PlotCurve>& curves) {
         graph->setPen(QPen(curve.colour, 2.0, curve.dashed ? Qt::DashLine : Qt::SolidLine));
         graph->setName(curve.name);
         if (curve.dotted) {
-            graph->setScatterStyle(QCPScatterStyle(QCPScatterStyle::ssDiamond, curve.colour, curve.colour, 8));
+            graph->setScatterStyle(
+                QCPScatterStyle(QCPScatterStyle::ssDiamond, curve.colour, curve.colour, 8));
         }
         if (named.contains(curve.name)) {
             graph->removeFromLegend(); // several runs of one build share a line of the legend

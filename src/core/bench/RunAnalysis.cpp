@@ -76,19 +76,22 @@ double typicalStep(const RunSamples& samples) {
     return medianOf(std::move(steps));
 }
 
-std::optional<double> internalResistance(const RunSamples& samples, double largestAmps) {
+/// From every step of the load that is large enough to stand out of the noise.
+void noteInternalResistance(const RunSamples& samples, double largestAmps, RunAnalysis& analysis) {
     std::vector<double> ratios;
+    std::vector<double> currents;
     for (std::size_t i = 1; i < samples.size(); ++i) {
         const double di = samples.amps[i] - samples.amps[i - 1];
         const double dv = samples.volts[i] - samples.volts[i - 1];
         if (std::abs(di) > 0.2 * largestAmps && di * dv < 0.0) {
             ratios.push_back(-dv / di);
+            currents.push_back(std::max(std::abs(samples.amps[i]), std::abs(samples.amps[i - 1])));
         }
     }
-    if (ratios.empty()) {
-        return std::nullopt;
+    if (!ratios.empty()) {
+        analysis.internalOhm = medianOf(std::move(ratios));
+        analysis.stepAmps = medianOf(std::move(currents));
     }
-    return medianOf(std::move(ratios));
 }
 
 void noteEvents(const RunSamples& samples, double largestAmps, RunAnalysis& analysis) {
@@ -156,8 +159,11 @@ tl::expected<RunAnalysis, RunError> analyseRun(const RunSamples& samples) {
                                      [&](double amps) { return amps > 0.05 * largestAmps && amps > 0.0; });
     const auto at = loaded == samples.amps.end() ? 0 : loaded - samples.amps.begin();
     analysis.loadedVolts = samples.volts[static_cast<std::size_t>(at)];
+    analysis.loadedAmps = loaded == samples.amps.end() ? 0.0 : *loaded;
     analysis.ranDown = loaded != samples.amps.end() && analysis.lowestVolts < 0.5 * analysis.loadedVolts;
-    analysis.internalOhm = largestAmps > 0.0 ? internalResistance(samples, largestAmps) : std::nullopt;
+    if (largestAmps > 0.0) {
+        noteInternalResistance(samples, largestAmps, analysis);
+    }
     noteEvents(samples, largestAmps, analysis);
     return analysis;
 }

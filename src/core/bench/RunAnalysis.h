@@ -34,9 +34,11 @@ struct RunAnalysis {
     double deliveredJoules = 0.0;      ///< Energy out while discharging.
     double meanVolts = 0.0;            ///< Over the charge delivered; over time when none was.
     std::optional<double> internalOhm; ///< Absent when the load never steps.
+    double stepAmps = 0.0;             ///< The larger current of the typical step behind internalOhm.
     double maximumWatts = 0.0;         ///< Largest power actually delivered.
     double firstVolts = 0.0;
     double lastVolts = 0.0;
+    double loadedAmps = 0.0;  ///< Together with loadedVolts; 0 when never loaded.
     double loadedVolts = 0.0; ///< First reading under load; the first of all when never loaded.
     double lowestVolts = 0.0;
     bool ranDown = false;           ///< Fell below half of its first loaded voltage: nothing much is left.

@@ -31,9 +31,6 @@ World evaluateWorld(const Catalogue& catalogue, const Cell& cell, const Evaluati
     // Residual doubt of the junction and of reading a meter (common practice, no source).
     const double reading = draw.offset("reading and junction", {0.0, cell.twoLiquids ? 0.008 : 0.004});
     world.openCircuit = curve.openCircuitVolts() + reading;
-    if (cell.measuredOpenCircuitVolts) {
-        world.openCircuit = *cell.measuredOpenCircuitVolts + reading;
-    }
     world.shortCircuit = curve.shortCircuitAmps();
     world.watts = curve.maximumPower(world.shortCircuit).watts;
     const auto equilibrium = [&](Side side) {

@@ -122,7 +122,7 @@ Evaluation evaluate(const Catalogue& catalogue, const Cell& cell, const Evaluati
     const Polarisation first(catalogue, cell, Moment::First, nominal);
     const Polarisation settled(catalogue, cell, Moment::Settled, nominal);
     Evaluation evaluation;
-    evaluation.openCircuitVolts = cell.measuredOpenCircuitVolts.value_or(first.openCircuitVolts());
+    evaluation.openCircuitVolts = first.openCircuitVolts();
     evaluation.junctionVolts = first.junctionVolts();
     evaluation.resistance = resistanceBudget(catalogue, cell, nominal);
     evaluation.first.shortCircuitAmps = first.shortCircuitAmps();
@@ -149,6 +149,26 @@ Evaluation evaluate(const Catalogue& catalogue, const Cell& cell, const Evaluati
     return evaluation;
 }
 
+LossPart lossPartOf(ResistancePart part) {
+    switch (part) {
+    case ResistancePart::NegativeLiquid:
+    case ResistancePart::PositiveLiquid:
+    case ResistancePart::Measured:
+        return LossPart::Liquid;
+    case ResistancePart::Separator:
+    case ResistancePart::Bridge:
+        return LossPart::Separator;
+    case ResistancePart::NegativeBody:
+    case ResistancePart::PositiveBody:
+    case ResistancePart::NegativeCollector:
+    case ResistancePart::PositiveCollector:
+        return LossPart::Collectors;
+    case ResistancePart::Contacts:
+        return LossPart::Contacts;
+    }
+    return LossPart::Contacts;
+}
+
 std::vector<Loss> lossesAt(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation,
                            double amps) {
     const Polarisation first(catalogue, cell, Moment::First, Draw::nominal());
@@ -167,26 +187,7 @@ std::vector<Loss> lossesAt(const Catalogue& catalogue, const Cell& cell, const E
         losses.push_back({part, volts});
     };
     for (const ResistanceShare& share : evaluation.resistance.shares) {
-        switch (share.part) {
-        case ResistancePart::NegativeLiquid:
-        case ResistancePart::PositiveLiquid:
-        case ResistancePart::Measured:
-            add(LossPart::Liquid, amps * share.ohm);
-            break;
-        case ResistancePart::Separator:
-        case ResistancePart::Bridge:
-            add(LossPart::Separator, amps * share.ohm);
-            break;
-        case ResistancePart::NegativeBody:
-        case ResistancePart::PositiveBody:
-        case ResistancePart::NegativeCollector:
-        case ResistancePart::PositiveCollector:
-            add(LossPart::Collectors, amps * share.ohm);
-            break;
-        case ResistancePart::Contacts:
-            add(LossPart::Contacts, amps * share.ohm);
-            break;
-        }
+        add(lossPartOf(share.part), amps * share.ohm);
     }
     return losses;
 }

@@ -77,6 +77,9 @@ struct EvaluationOptions {
 [[nodiscard]] Evaluation evaluate(const chemistry::Catalogue& catalogue, const Cell& cell,
                                   const EvaluationOptions& options = {});
 
+/// Under which loss the drop across a part of the resistance is counted.
+[[nodiscard]] LossPart lossPartOf(ResistancePart part);
+
 /// Voltage lost at `amps`, part by part; they sum to thermodynamic minus terminal voltage.
 [[nodiscard]] std::vector<Loss> lossesAt(const chemistry::Catalogue& catalogue, const Cell& cell,
                                          const Evaluation& evaluation, double amps);

@@ -58,6 +58,12 @@ public:
             return conductivity(key.side);
         case Quantity::Acidity:
             return acidity(key.side);
+        case Quantity::LoadedVoltage:
+            return loaded(key.amps);
+        case Quantity::Loss:
+            return loss(key.amps, key.index);
+        case Quantity::InternalResistance:
+            return internal(key.amps);
         }
         return {};
     }
@@ -168,6 +174,66 @@ private:
         result.inputs.push_back(openCircuit());
         result.inputs.push_back(resistance());
         result.inputs.push_back(input("R_meter", kMeterOhm, Unit::Ohm));
+        return result;
+    }
+
+    [[nodiscard]] Explanation loaded(double amps) const {
+        const auto losses = lossesAt(m_catalogue, m_cell, m_evaluation, amps);
+        Explanation result{"V(I)",
+                           "V(I) = V_th − Σ losses, 5 s after closing",
+                           m_evaluation.thermodynamicVolts,
+                           Unit::Volt,
+                           {},
+                           {}};
+        result.inputs = {input("I", amps, Unit::Ampere), thermodynamic()};
+        for (std::size_t i = 0; i < losses.size(); ++i) {
+            result.value -= losses[i].volts;
+            result.inputs.push_back(lossOf(losses[i], amps));
+        }
+        return result;
+    }
+
+    [[nodiscard]] Explanation loss(double amps, std::size_t index) const {
+        const auto losses = lossesAt(m_catalogue, m_cell, m_evaluation, amps);
+        return index < losses.size() ? lossOf(losses[index], amps) : loaded(amps);
+    }
+
+    [[nodiscard]] Explanation lossOf(const Loss& loss, double amps) const {
+        Explanation result{"ΔV", "ΔV = I · Σ R", loss.volts, Unit::Volt, {"Ohm's law"}, {}};
+        result.inputs = {input("I", amps, Unit::Ampere)};
+        switch (loss.part) {
+        case LossPart::Mixed:
+            result.symbol = "V_th − V_oc";
+            result.formula = "V_th − V_oc: side reactions hold the electrodes off their couples";
+            result.sources = {kMixedSource};
+            result.inputs = {thermodynamic(), openCircuit()};
+            break;
+        case LossPart::NegativePolarisation:
+        case LossPart::PositivePolarisation: {
+            const Side side = loss.part == LossPart::NegativePolarisation ? Side::Negative : Side::Positive;
+            result.symbol = std::string("η(") + sign(side) + ")";
+            result.formula = "η = |E(I) − E_rest|, where Σ i(E) = ±I over all reactions and phases";
+            result.sources = kineticsSources(m_catalogue.reactions[m_evaluation.side(side).couple.reaction]);
+            result.inputs.push_back(restPotential(side));
+            break;
+        }
+        default:
+            for (std::size_t i = 0; i < m_evaluation.resistance.shares.size(); ++i) {
+                if (lossPartOf(m_evaluation.resistance.shares[i].part) == loss.part) {
+                    result.inputs.push_back(resistancePart(i));
+                }
+            }
+        }
+        return result;
+    }
+
+    [[nodiscard]] Explanation internal(double amps) const {
+        Explanation result{"R_i", "R_i = (V_oc − V(I)) / I", m_evaluation.resistance.totalOhm, Unit::Ohm, {},
+                           {}};
+        result.inputs = {openCircuit(), loaded(amps), input("I", amps, Unit::Ampere)};
+        if (amps != 0.0) {
+            result.value = (result.inputs[0].value - result.inputs[1].value) / amps;
+        }
         return result;
     }
 

@@ -47,13 +47,17 @@ enum class Quantity {
     RestPotential,        ///< side
     EquilibriumPotential, ///< side, index: competing reaction of the side
     Conductivity,         ///< side
-    Acidity               ///< side
+    Acidity,              ///< side
+    LoadedVoltage,        ///< amps
+    Loss,                 ///< amps, index: loss of lossesAt()
+    InternalResistance    ///< amps: of a step of the load from nothing
 };
 
 struct QuantityKey {
     Quantity quantity = Quantity::OpenCircuitVoltage;
     Side side = Side::Negative;
     std::size_t index = 0;
+    double amps = 0.0;
     bool operator==(const QuantityKey&) const = default;
 };
 

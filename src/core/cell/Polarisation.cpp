@@ -25,10 +25,15 @@ Polarisation::Polarisation(const chemistry::Catalogue& catalogue, const Cell& ce
         m_positive.restAt(m_restPositive);
     }
     m_openCircuit = m_restPositive - m_restNegative + m_junction;
+    if (cell.measuredOpenCircuitVolts) {
+        m_offset = *cell.measuredOpenCircuitVolts - m_openCircuit;
+        m_openCircuit = *cell.measuredOpenCircuitVolts;
+    }
 }
 
 double Polarisation::voltsAt(double amps) const {
-    return m_positive.potentialAt(-amps) - m_negative.potentialAt(amps) + m_junction - amps * m_ohm;
+    return m_positive.potentialAt(-amps) - m_negative.potentialAt(amps) + m_junction + m_offset -
+           amps * m_ohm;
 }
 
 double Polarisation::shortCircuitAmps(double meterOhm) const {

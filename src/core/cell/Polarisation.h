@@ -1,6 +1,7 @@
 // src/core/cell/Polarisation.h - the cell's voltage at any current, and what follows from that curve.
 //
-// Law        V(I) = E+(-I) - E-(I) + E_junction - I R, falling in I, so every search below is bracketed.
+// Law        V(I) = E+(-I) - E-(I) + E_junction - I R, falling in I, so every search below is bracketed. A
+//            measured open circuit shifts the whole curve.
 // Sign       I > 0 on discharge. A cell labelled the wrong way round has V(0) < 0 and I_sc < 0.
 #pragma once
 #include "core/cell/ElectrodeModel.h"
@@ -13,6 +14,7 @@ inline constexpr double kMeterOhm = 0.05; ///< Meter and leads at short circuit,
 struct CurvePoint {
     double amps = 0.0;
     double volts = 0.0;
+    bool operator==(const CurvePoint&) const = default;
 };
 
 struct PowerPoint {
@@ -49,6 +51,7 @@ private:
     double m_restNegative = 0.0;
     double m_restPositive = 0.0;
     double m_junction = 0.0;
+    double m_offset = 0.0; ///< What a measured open circuit differs from the computed one.
     double m_ohm = 0.0;
     double m_openCircuit = 0.0;
 };

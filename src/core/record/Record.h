@@ -6,6 +6,7 @@
 #pragma once
 #include "core/base/Interval.h"
 #include "core/cell/Design.h"
+#include "core/cell/Polarisation.h"
 #include <cstdint>
 #include <optional>
 #include <string>
@@ -50,6 +51,8 @@ struct Expectation {
     Expected maximumWatts;
     Expected capacityCoulombs;
     Expected resistanceOhm;
+    std::vector<cell::CurvePoint>
+        curve; ///< From rest to short circuit, moment `first`; empty in old notebooks.
     bool operator==(const Expectation&) const = default;
 };
 

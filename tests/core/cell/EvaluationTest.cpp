@@ -177,6 +177,13 @@ TEST(Evaluation, MeasuredValuesReplaceComputedOnes) {
     const Evaluation e = test::evaluated(json.dump());
     EXPECT_DOUBLE_EQ(e.resistance.totalOhm, 2.5);
     EXPECT_DOUBLE_EQ(e.openCircuitVolts, 1.07);
+    EXPECT_NEAR(e.curve.front().volts, 1.07, 1e-9);
+    json.erase("measured_open_circuit_V");
+    const Evaluation computed = test::evaluated(json.dump());
+    const double lower = computed.openCircuitVolts - 1.07;
+    EXPECT_GT(lower, 0.01);
+    EXPECT_LT(e.first.shortCircuitAmps, computed.first.shortCircuitAmps) << "the whole curve moves with it";
+    EXPECT_GT(e.first.shortCircuitAmps, computed.first.shortCircuitAmps - lower / 2.55);
 }
 
 TEST(Evaluation, BreathingCarbonGivesMoreThanStill) {

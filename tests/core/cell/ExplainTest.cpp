@@ -20,7 +20,7 @@ Case caseOf(const std::string& json) {
 }
 
 Explanation explained(const Case& of, Quantity quantity, Side side = Side::Negative, std::size_t index = 0) {
-    return explain(test::catalogue(), of.cell, of.evaluation, {quantity, side, index});
+    return explain(test::catalogue(), of.cell, of.evaluation, {quantity, side, index, 0.0});
 }
 
 const Explanation* inputNamed(const Explanation& explanation, const std::string& symbol) {
@@ -121,6 +121,43 @@ TEST(Explain, LeadsDownToSources) {
           Quantity::MaximumPower, Quantity::Resistance, Quantity::Capacity, Quantity::SelfDischarge,
           Quantity::RestPotential, Quantity::EquilibriumPotential, Quantity::Acidity}) {
         EXPECT_GT(leavesWithSource(explained(c, quantity)), 0) << static_cast<int>(quantity);
+    }
+}
+
+TEST(Explain, TheVoltageUnderLoadIsWhatTheLossesLeave) {
+    for (const std::string& json : {test::beakers(), test::lemon(), test::foilInAlkali()}) {
+        const Case c = caseOf(json);
+        const double amps = 0.3 * c.evaluation.first.shortCircuitAmps;
+        const Explanation loaded =
+            explain(test::catalogue(), c.cell, c.evaluation, {Quantity::LoadedVoltage, {}, 0, amps});
+        const Polarisation curve(test::catalogue(), c.cell, Moment::First, Draw::nominal());
+        EXPECT_NEAR(loaded.value, curve.voltsAt(amps), 1e-6);
+        double left = loaded.inputs[1].value;
+        for (std::size_t i = 2; i < loaded.inputs.size(); ++i) {
+            left -= loaded.inputs[i].value;
+        }
+        EXPECT_NEAR(left, loaded.value, 1e-9);
+        const Explanation internal =
+            explain(test::catalogue(), c.cell, c.evaluation, {Quantity::InternalResistance, {}, 0, amps});
+        EXPECT_NEAR(internal.value, (c.evaluation.openCircuitVolts - loaded.value) / amps, 1e-9);
+    }
+}
+
+TEST(Explain, ALossInTheLiquidIsCurrentTimesItsResistances) {
+    const Case c = caseOf(test::beakers());
+    const double amps = 0.01;
+    const auto losses = lossesAt(test::catalogue(), c.cell, c.evaluation, amps);
+    for (std::size_t i = 0; i < losses.size(); ++i) {
+        const Explanation loss =
+            explain(test::catalogue(), c.cell, c.evaluation, {Quantity::Loss, {}, i, amps});
+        EXPECT_NEAR(loss.value, losses[i].volts, 1e-12);
+        if (losses[i].part == LossPart::Liquid) {
+            double ohm = 0.0;
+            for (const Explanation& part : loss.inputs) {
+                ohm += part.unit == Unit::Ohm ? part.value : 0.0;
+            }
+            EXPECT_NEAR(loss.value, amps * ohm, 1e-12);
+        }
     }
 }
 

@@ -107,6 +107,17 @@ TEST(Solution, StaysFiniteAtAnyStrength) {
     }
 }
 
+TEST(Solution, SaysWhenItsConductivityIsAGuess) {
+    EXPECT_FALSE(solved({{"NaCl", 1.0}}).notes.estimatedConductivity);
+    // Sodium from the salt and nitrate from the other: the pair has no table, and carries little or much.
+    const double little = solved({{"NaCl", 1.0}}).conductivity;
+    EXPECT_GT(little, 0.0);
+    EXPECT_FALSE(solved({{"NaCl", 1.0}, {"citric acid", 0.001}}).notes.estimatedConductivity)
+        << "a trace of something without a table does not make the whole a guess";
+    EXPECT_TRUE(solved({{"citric acid", 1.0}, {"KOH", 2.5}}).notes.estimatedConductivity)
+        << "citrate carries much of it and has no table";
+}
+
 TEST(Solution, ConductivityRisesWithTemperature) {
     EXPECT_GT(solved({{"NaCl", 1.0}}, 40.0).conductivity, 1.2 * solved({{"NaCl", 1.0}}, 20.0).conductivity);
 }

@@ -97,25 +97,25 @@ QWidget* BenchView::makePage() {
     import->setObjectName(QStringLiteral("importRun"));
     import->setToolTip(tr("Ctrl+I, or drop a file here"));
     connect(import, &QPushButton::clicked, this, &BenchView::askImport);
-    connect(m_entry, &QLineEdit::textChanged, this, [this](const QString& text) {
-        const wording::Entry entry = wording::readEntry(text.toStdString(), m_bench.services().now());
-        m_echo->setText(entry.kind == wording::Entry::Kind::Nothing
-                            ? QString()
-                            : q(entry.echo) + (m_bench.build() != nullptr
-                                                   ? QStringLiteral(" · ") + q(m_bench.build()->build.name)
-                                                   : QString()));
-    });
+    connect(m_entry, &QLineEdit::textChanged, this, &BenchView::echo);
     connect(m_entry, &QLineEdit::returnPressed, this, &BenchView::enter);
-    connect(m_list, &QListWidget::itemActivated, this, &BenchView::strikeOut);
+    connect(m_list, &QListWidget::itemActivated, this, &BenchView::open);
     m_entry->installEventFilter(this);
+    m_list->installEventFilter(this);
+    auto* hint = new QLabel(tr("Enter corrects · Delete strikes out, or brings back"), page);
+    hint->setObjectName(QStringLiteral("faint"));
+    hint->setWordWrap(true);
     auto* head = new QHBoxLayout;
     head->addWidget(m_live);
     head->addSpacing(static_cast<int>(Theme::em(1.0)));
     head->addWidget(m_liveNote, 1);
     head->addWidget(import, 0, Qt::AlignTop);
     auto* middle = new QHBoxLayout;
-    middle->addWidget(m_plot, 5);
-    middle->addWidget(m_list, 3);
+    middle->addWidget(m_plot, 7);
+    auto* side = new QVBoxLayout;
+    side->addWidget(m_list, 1);
+    side->addWidget(hint);
+    middle->addLayout(side, 3);
     auto* layout = new QVBoxLayout(page);
     layout->setContentsMargins(0, 0, 0, 0);
     layout->addLayout(head);
@@ -126,6 +126,10 @@ QWidget* BenchView::makePage() {
 }
 
 void BenchView::refresh() {
+    if (m_correcting && !(m_bench.build() != nullptr && m_bench.build()->build.id == m_correcting->build)) {
+        m_correcting.reset();
+        m_entry->setText(QString());
+    }
     m_stack->setCurrentIndex(m_bench.build() == nullptr ? 0 : 1);
     if (m_bench.build() != nullptr) {
         refreshLive();
@@ -138,11 +142,15 @@ void BenchView::refreshLive() {
     const auto readings = m_bench.readings();
     const auto last = std::find_if(readings.rbegin(), readings.rend(),
                                    [](const record::Reading& r) { return !r.struckOut; });
-    const record::Expected& expected = m_bench.build()->build.expectation.openCircuitVolts;
-    const QString wanted =
-        tr("expected open circuit %1, between %2")
-            .arg(q(wording::quantityText(expected.value, cell::Unit::Volt, expected.range)),
-                 q(wording::rangeText(expected.range, cell::Unit::Volt)));
+    const record::Expectation& expectation = m_bench.build()->build.expectation;
+    const bool current =
+        last != readings.rend() && last->quantity == record::ReadingQuantity::ShortCircuitCurrent;
+    const record::Expected& expected = current ? expectation.shortCircuitAmps : expectation.openCircuitVolts;
+    const cell::Unit unit = current ? cell::Unit::Ampere : cell::Unit::Volt;
+    const QString wanted = tr("expected %1 %2, between %3")
+                               .arg(current ? tr("short circuit") : tr("open circuit"),
+                                    q(wording::quantityText(expected.value, unit, expected.range)),
+                                    q(wording::rangeText(expected.range, unit)));
     if (last == readings.rend()) {
         m_live->setText(tr("– V"));
         m_liveNote->setText(tr("Nothing read yet.\n%1").arg(wanted));
@@ -157,7 +165,8 @@ void BenchView::refreshList() {
     struct Line {
         record::Millis when;
         QString text;
-        QString reading;
+        RowKind kind;
+        QString id;
         bool struck;
     };
     std::vector<Line> lines;
@@ -165,34 +174,32 @@ void BenchView::refreshList() {
         lines.push_back({reading.when,
                          q(wording::readingSentence(reading)) +
                              (reading.note.empty() ? QString() : QStringLiteral(" · ") + q(reading.note)),
-                         q(reading.id), reading.struckOut});
+                         RowKind::Reading, q(reading.id), reading.struckOut});
     }
     for (const record::Event& event : m_bench.events()) {
         lines.push_back({event.when,
                          (event.changesCell ? QStringLiteral("⚑ ") : QStringLiteral("✎ ")) + q(event.text),
-                         {},
-                         false});
+                         RowKind::Event, q(event.id), false});
     }
-    for (const record::RunHeader& run : m_bench.build()->runs) {
+    for (const record::RunHeader& run : m_bench.allRuns(m_bench.build()->build.id)) {
         lines.push_back({run.started,
                          tr("run %1, %2").arg(q(run.name), q(wording::durationText(run.durationSeconds))),
-                         {},
-                         false});
+                         RowKind::Run, q(run.id), run.setAside});
     }
     std::stable_sort(lines.begin(), lines.end(),
                      [](const Line& a, const Line& b) { return a.when > b.when; });
+    const int at = m_list->currentRow();
     m_list->clear();
     for (const Line& line : lines) {
         auto* row = new QListWidgetItem(clock(line.when) + QStringLiteral("   ") + line.text, m_list);
-        row->setToolTip(
-            line.reading.isEmpty()
-                ? line.text
-                : tr("%1\nEnter or double click strikes it out or brings it back").arg(line.text));
-        row->setData(Qt::UserRole, line.reading);
+        row->setToolTip(line.text);
+        row->setData(Qt::UserRole, line.id);
+        row->setData(Qt::UserRole + 1, static_cast<int>(line.kind));
         QFont font = m_list->font();
         font.setStrikeOut(line.struck);
         row->setFont(font);
     }
+    m_list->setCurrentRow(std::min(at, m_list->count() - 1));
 }
 
 void BenchView::refreshCurve() {
@@ -239,33 +246,86 @@ void BenchView::refreshCurve() {
     m_plot->show(curves, flags, PlotBand{range.low, range.high, tr("expected open circuit")});
 }
 
+void BenchView::echo(const QString& text) {
+    const wording::Entry entry = wording::readEntry(text.toStdString(), m_bench.services().now());
+    QString words;
+    if (entry.kind != wording::Entry::Kind::Nothing && m_bench.build() != nullptr) {
+        words = m_correcting
+                    ? tr("corrects the reading of %1: %2").arg(clock(m_correcting->when), q(entry.echo))
+                    : q(entry.echo) + QStringLiteral(" · ") + q(m_bench.build()->build.name);
+    }
+    m_echo->setText(words);
+}
+
 void BenchView::enter() {
     const QString text = m_entry->text().trimmed();
-    const wording::Entry entry = wording::readEntry(text.toStdString(), m_bench.services().now());
+    const record::Millis now = m_bench.services().now();
+    const wording::Entry entry = wording::readEntry(text.toStdString(), now);
     if (entry.kind == wording::Entry::Kind::Nothing) {
+        return;
+    }
+    if (m_correcting && entry.kind != wording::Entry::Kind::Reading) {
+        emit refused(
+            tr("\"%1\" is no reading; right would be a number with its unit, such as 1.02 V").arg(text));
         return;
     }
     m_typed << text;
     m_recalled = static_cast<int>(m_typed.size());
     m_entry->setText(QString()); // unlike clear(), leaves nothing to undo in the field
-    if (entry.kind == wording::Entry::Kind::Reading) {
+    if (m_correcting) {
+        record::Reading right = entry.reading;
+        right.id = m_correcting->id;
+        right.build = m_correcting->build;
+        right.struckOut = m_correcting->struckOut;
+        if (entry.reading.when == now) {
+            right.when = m_correcting->when; // no other time was typed
+        }
+        const QString from = q(wording::readingSentence(*m_correcting));
+        m_correcting.reset();
+        m_bench.changeReading(right, tr("Corrected %1 to %2").arg(from, q(wording::readingSentence(right))));
+    } else if (entry.kind == wording::Entry::Kind::Reading) {
         m_bench.addReading(entry.reading);
     } else {
         m_bench.addEvent(entry.event);
     }
 }
 
+std::optional<record::Reading> BenchView::readingOf(const QListWidgetItem* row) const {
+    for (const record::Reading& reading : m_bench.readings()) {
+        if (row != nullptr && q(reading.id) == row->data(Qt::UserRole).toString()) {
+            return reading;
+        }
+    }
+    return std::nullopt;
+}
+
+void BenchView::open(QListWidgetItem* row) {
+    if (const auto reading = readingOf(row)) {
+        m_correcting = reading;
+        m_entry->setText(q(wording::readingSentence(*reading)) +
+                         (reading->note.empty() ? QString() : QStringLiteral(" ") + q(reading->note)));
+        m_entry->setFocus();
+        m_entry->selectAll();
+    } else if (row->data(Qt::UserRole + 1).toInt() == static_cast<int>(RowKind::Run)) {
+        emit stationAsked(QStringLiteral("judge"));
+    }
+}
+
 void BenchView::strikeOut(QListWidgetItem* row) {
-    const QString id = row->data(Qt::UserRole).toString();
-    for (record::Reading reading : m_bench.readings()) {
-        if (q(reading.id) == id) {
-            reading.struckOut = !reading.struckOut;
-            const QString words = q(wording::readingSentence(reading));
-            m_bench.changeReading(reading, reading.struckOut ? tr("Struck out %1").arg(words)
-                                                             : tr("Brought back %1").arg(words));
+    if (auto reading = readingOf(row)) {
+        reading->struckOut = !reading->struckOut;
+        const QString words = q(wording::readingSentence(*reading));
+        m_bench.changeReading(*reading, reading->struckOut ? tr("Struck out %1").arg(words)
+                                                           : tr("Brought back %1").arg(words));
+        return;
+    }
+    for (const record::RunHeader& run : m_bench.allRuns(m_bench.build()->build.id)) {
+        if (q(run.id) == row->data(Qt::UserRole).toString()) {
+            m_bench.setRunAside(run, !run.setAside);
             return;
         }
     }
+    emit refused(tr("An event or note stays as it is; undo takes back the last one (Ctrl+Z)"));
 }
 
 void BenchView::recall(int step) {
@@ -274,12 +334,22 @@ void BenchView::recall(int step) {
 }
 
 bool BenchView::eventFilter(QObject* watched, QEvent* event) {
-    if (watched == m_entry && event->type() == QEvent::KeyPress) {
-        const int key = static_cast<QKeyEvent*>(event)->key();
-        if (key == Qt::Key_Up || key == Qt::Key_Down) {
-            recall(key == Qt::Key_Up ? -1 : 1);
-            return true;
-        }
+    if (event->type() != QEvent::KeyPress) {
+        return View::eventFilter(watched, event);
+    }
+    const int key = static_cast<QKeyEvent*>(event)->key();
+    if (watched == m_entry && (key == Qt::Key_Up || key == Qt::Key_Down)) {
+        recall(key == Qt::Key_Up ? -1 : 1);
+        return true;
+    }
+    if (watched == m_entry && key == Qt::Key_Escape && m_correcting) {
+        m_correcting.reset();
+        m_entry->setText(QString());
+        return true;
+    }
+    if (watched == m_list && key == Qt::Key_Delete && m_list->currentItem() != nullptr) {
+        strikeOut(m_list->currentItem());
+        return true;
     }
     return View::eventFilter(watched, event);
 }

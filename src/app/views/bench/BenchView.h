@@ -38,13 +38,20 @@ protected:
     void dropEvent(QDropEvent* event) override;
 
 private:
+    enum class RowKind { Reading, Event, Run };
+
     QWidget* makePage();
     QWidget* makeEmpty();
     void refresh();
     void refreshLive();
     void refreshList();
     void refreshCurve();
+    void echo(const QString& text);
     void enter();
+    [[nodiscard]] std::optional<record::Reading> readingOf(const QListWidgetItem* row) const;
+    /// Corrects a reading; judges a run.
+    void open(QListWidgetItem* row);
+    /// Strikes a reading out or sets a run aside, or brings it back.
     void strikeOut(QListWidgetItem* row);
     void recall(int step);
 
@@ -58,6 +65,7 @@ private:
     QLineEdit* m_entry = nullptr;
     QLabel* m_echo = nullptr;
     ImportSheet* m_sheet;
+    std::optional<record::Reading> m_correcting; ///< Being corrected in the entry line.
     QStringList m_typed;
     int m_recalled = 0;
 };

@@ -182,7 +182,7 @@ void Section::ask(const QString& id) {
 
 QRectF Section::room(bool stacked) const {
     if (stacked) {
-        return {Theme::em(9.6), Theme::em(5.4), width() - Theme::em(16.2), height() - Theme::em(7.6)};
+        return {Theme::em(10.4), Theme::em(5.4), width() - Theme::em(17.0), height() - Theme::em(7.6)};
     }
     return {Theme::em(6.5), Theme::em(4.4), width() - Theme::em(13.0), height() - Theme::em(9.0)};
 }
@@ -253,8 +253,8 @@ void Section::addLiquid(std::vector<PictureItem>& items, cell::Side side) const 
     PictureItem item;
     item.id = QStringLiteral("liquid:%1").arg(static_cast<int>(side));
     // Clear of the handles: the gap's lies at the top of upright layers, beside stacked ones.
-    item.area = m_layout.stacked ? box.adjusted(8, 6, -8, -6)
-                                 : box.adjusted(8, Theme::em(2.2), -8, -Theme::em(2.4));
+    item.area =
+        m_layout.stacked ? box.adjusted(8, 6, -8, -6) : box.adjusted(8, Theme::em(2.2), -8, -Theme::em(2.4));
     item.role = QAccessible::Button;
     item.name = !two                           ? tr("Liquid")
                 : side == cell::Side::Negative ? tr("Negative liquid")
@@ -293,7 +293,8 @@ void Section::addBarrier(std::vector<PictureItem>& items) const {
     const QRectF box = m_layout.strip(cell.barrier->thicknessMetres);
     const QRectF& gap = m_layout.gap;
     const QRectF caption =
-        m_layout.stacked ? QRectF(gap.left() + 8, box.top() - Theme::em(1.35), gap.width() - 16, Theme::em(1.3))
+        m_layout.stacked ? QRectF(gap.left() + 8, box.top() - Theme::em(1.35), gap.width() - Theme::em(3.0),
+                                  Theme::em(1.3))
                          : QRectF(gap.left(), gap.bottom() - Theme::em(1.8), gap.width(), Theme::em(1.3));
     PictureItem item;
     item.id = QStringLiteral("separator");
@@ -382,14 +383,17 @@ void Section::addElectrodeHandle(std::vector<PictureItem>& items, const Size& si
     QRectF label(0, 0, tag, tall);
     if (m_layout.stacked) {
         label.moveCenter(box.center());
-        label.moveLeft(area ? std::max(0.0, box.left() - tag - 12) : std::min(width() - tag, box.right() + 12));
+        label.moveLeft(area ? std::max(0.0, box.left() - tag - 12)
+                            : std::min(width() - tag, box.right() + 12));
     } else {
-        label.moveLeft(first ? std::max(0.0, box.left() - tag - 12) : std::min(width() - tag, box.right() + 12));
+        label.moveLeft(first ? std::max(0.0, box.left() - tag - 12)
+                             : std::min(width() - tag, box.right() + 12));
         label.moveTop(area ? box.center().y() - tall / 2 : box.bottom() - tall);
     }
     const bool vertical = area != m_layout.stacked;
-    addHandle(items, size, label, vertical ? PictureItem::Drag::Vertical : PictureItem::Drag::Horizontal,
-              area ? std::function<void(QPainter&)>(edge) : [](QPainter&) {});
+    addHandle(
+        items, size, label, vertical ? PictureItem::Drag::Vertical : PictureItem::Drag::Horizontal,
+        area ? std::function<void(QPainter&)>(edge) : [](QPainter&) {});
 }
 
 void Section::rebuild() {

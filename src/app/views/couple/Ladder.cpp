@@ -162,7 +162,7 @@ void Ladder::addRung(std::vector<PictureItem>& items, const Rung& rung) const {
     item.name = rung.name;
     item.value = voltsText(rung.volts) + (rung.why.isEmpty() ? QString() : QStringLiteral(", ") + rung.why);
     item.tooltip = rung.name + QStringLiteral("\n") + rung.equation + QStringLiteral("\n") + item.value;
-    item.opens = cell::QuantityKey{cell::Quantity::EquilibriumPotential, rung.side, rung.index};
+    item.opens = cell::QuantityKey{cell::Quantity::EquilibriumPotential, rung.side, rung.index, 0.0};
     item.paint = [=, this](QPainter& painter) {
         const Colours& c = m_theme.colours();
         const QColor colour = colourOf(rung.side);
@@ -203,7 +203,7 @@ void Ladder::addSettled(std::vector<PictureItem>& items, cell::Side side) const 
         side == cell::Side::Negative ? tr("Negative electrode settles") : tr("Positive electrode settles");
     item.value = voltsText(volts);
     item.tooltip = tr("%1 at %2 against hydrogen").arg(item.name, item.value);
-    item.opens = cell::QuantityKey{cell::Quantity::RestPotential, side, 0};
+    item.opens = cell::QuantityKey{cell::Quantity::RestPotential, side, 0, 0.0};
     std::optional<double> before;
     if (m_bench.ghost() && m_bench.ghost()->usable()) {
         before = m_bench.ghost()->evaluation->side(side).restVolts;
@@ -236,7 +236,7 @@ void Ladder::addBracket(std::vector<PictureItem>& items) const {
     item.name = tr("Open circuit");
     item.value = shown;
     item.tooltip = tr("What a meter shows with nothing connected");
-    item.opens = cell::QuantityKey{cell::Quantity::OpenCircuitVoltage, {}, 0};
+    item.opens = cell::QuantityKey{cell::Quantity::OpenCircuitVoltage, {}, 0, 0.0};
     const double farX = columnX(cell::Side::Positive) - barHalf() - 4;
     const double nearX = columnX(cell::Side::Negative) + barHalf() + 4;
     item.paint = [=, this, area = item.area](QPainter& painter) {
@@ -284,26 +284,27 @@ void Ladder::addLoaded(std::vector<PictureItem>& items) const {
         double from;
         double to;
         int kind; // 0 the voltage that is left, 1 negative, 2 positive, 3 resistance
+        cell::QuantityKey opens;
     };
     std::vector<Step> steps;
-    const auto add = [&](const QString& name, double volts, int kind) {
-        steps.push_back({name, level, level + volts, kind});
+    const auto add = [&](const QString& name, double volts, int kind, const cell::QuantityKey& opens) {
+        steps.push_back({name, level, level + volts, kind, opens});
         level += volts;
     };
-    const auto lossOf = [&](cell::LossPart part) {
-        const auto found =
-            std::find_if(losses.begin(), losses.end(), [&](const cell::Loss& l) { return l.part == part; });
-        return found == losses.end() ? 0.0 : found->volts;
+    const auto addLoss = [&](cell::LossPart part, int kind) {
+        for (std::size_t i = 0; i < losses.size(); ++i) {
+            if (losses[i].part == part) {
+                add(q(wording::lossText(part)), losses[i].volts, kind, {cell::Quantity::Loss, {}, i, amps});
+            }
+        }
     };
-    add(q(wording::lossText(cell::LossPart::NegativePolarisation)),
-        lossOf(cell::LossPart::NegativePolarisation), 1);
-    add(tr("left at the terminals"), terminal, 0);
+    addLoss(cell::LossPart::NegativePolarisation, 1);
+    add(tr("left at the terminals"), terminal, 0, {cell::Quantity::LoadedVoltage, {}, 0, amps});
     for (const cell::LossPart part : {cell::LossPart::Liquid, cell::LossPart::Separator,
                                       cell::LossPart::Collectors, cell::LossPart::Contacts}) {
-        add(q(wording::lossText(part)), lossOf(part), 3);
+        addLoss(part, 3);
     }
-    add(q(wording::lossText(cell::LossPart::PositivePolarisation)),
-        lossOf(cell::LossPart::PositivePolarisation), 2);
+    addLoss(cell::LossPart::PositivePolarisation, 2);
     double lastLabel = 1e9;
     const double minimum = 0.012 * sign;
     for (std::size_t i = 0; i < steps.size(); ++i) {
@@ -326,11 +327,7 @@ void Ladder::addLoaded(std::vector<PictureItem>& items) const {
             q(wording::quantityText(step.to - step.from, cell::Unit::Volt, base::Interval{0.0, 0.03}));
         item.value = shown;
         item.tooltip = item.name + QStringLiteral(": ") + item.value;
-        item.opens = step.kind == 3 ? cell::QuantityKey{cell::Quantity::Resistance, {}, 0}
-                     : step.kind == 0
-                         ? cell::QuantityKey{cell::Quantity::ShortCircuitCurrent, {}, 0}
-                         : cell::QuantityKey{cell::Quantity::RestPotential,
-                                             step.kind == 1 ? cell::Side::Negative : cell::Side::Positive, 0};
+        item.opens = step.opens;
         item.paint = [=, this, area = item.area](QPainter& painter) {
             const Colours& c = m_theme.colours();
             const QColor colour = step.kind == 0   ? c.ink

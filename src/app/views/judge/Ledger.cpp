@@ -1,6 +1,7 @@
 #include "app/views/judge/Ledger.h"
 
 #include "app/widgets/Draw.h"
+#include "core/record/Expect.h"
 #include "wording/Quantities.h"
 
 #include <algorithm>
@@ -34,8 +35,8 @@ std::vector<Ledger::Row> Ledger::rows() const {
     const bench::RunAnalysis* run = build.mainRun();
     std::vector<Row> rows;
     const auto add = [&](const char* id, const QString& name, const std::optional<record::Expected>& expected,
-                         std::optional<double> measured, cell::Unit unit, cell::Quantity quantity) {
-        Row row{QString::fromLatin1(id), name, {}, {}, measured, {}, {}, {quantity, {}, 0}};
+                         std::optional<double> measured, cell::Unit unit, const cell::QuantityKey& key) {
+        Row row{QString::fromLatin1(id), name, {}, {}, measured, {}, {}, key};
         const bool charge = unit == cell::Unit::Coulomb;
         if (expected) {
             row.expected = expected->value;
@@ -55,15 +56,22 @@ std::vector<Ledger::Row> Ledger::rows() const {
         return r ? std::optional(r->value) : std::nullopt;
     };
     add("openCircuit", tr("open circuit"), expectation.openCircuitVolts, reading(build.openCircuit),
-        cell::Unit::Volt, cell::Quantity::OpenCircuitVoltage);
+        cell::Unit::Volt, {cell::Quantity::OpenCircuitVoltage, {}, 0, 0.0});
     add("shortCircuit", tr("short circuit"), expectation.shortCircuitAmps, reading(build.shortCircuit),
-        cell::Unit::Ampere, cell::Quantity::ShortCircuitCurrent);
-    add("resistance", tr("internal resistance"), expectation.resistanceOhm,
-        build.internalOhm(), cell::Unit::Ohm, cell::Quantity::Resistance);
-    add("power", tr("best power"), expectation.maximumWatts,
-        build.deliveredWatts(), cell::Unit::Watt, cell::Quantity::MaximumPower);
+        cell::Unit::Ampere, {cell::Quantity::ShortCircuitCurrent, {}, 0, 0.0});
+    if (run != nullptr && run->loadedAmps > 0.0) {
+        add("loaded", tr("under load, %1").arg(q(wording::quantityText(run->loadedAmps, cell::Unit::Ampere))),
+            record::expectedLoadedVolts(expectation, run->loadedAmps), run->loadedVolts, cell::Unit::Volt,
+            {cell::Quantity::LoadedVoltage, {}, 0, run->loadedAmps});
+    }
+    add("resistance", tr("internal resistance"),
+        run != nullptr ? record::expectedInternalOhm(expectation, run->stepAmps) : std::nullopt,
+        run != nullptr ? run->internalOhm : std::nullopt, cell::Unit::Ohm,
+        {cell::Quantity::InternalResistance, {}, 0, run != nullptr ? run->stepAmps : 0.0});
+    add("power", tr("best power"), expectation.maximumWatts, build.deliveredWatts(), cell::Unit::Watt,
+        {cell::Quantity::MaximumPower, {}, 0, 0.0});
     add("capacity", tr("capacity"), expectation.capacityCoulombs, build.deliveredCoulombs(),
-        cell::Unit::Coulomb, cell::Quantity::Capacity);
+        cell::Unit::Coulomb, {cell::Quantity::Capacity, {}, 0, 0.0});
     if (run != nullptr) {
         Row energy{QStringLiteral("energy"),
                    tr("energy delivered"),
@@ -72,7 +80,7 @@ std::vector<Ledger::Row> Ledger::rows() const {
                    run->deliveredJoules,
                    {},
                    q(wording::numberText(run->deliveredJoules / 3600.0, 3)) + QStringLiteral("\u00A0Wh"),
-                   {cell::Quantity::Capacity, {}, 0}};
+                   {cell::Quantity::Capacity, {}, 0, 0.0}};
         rows.push_back(std::move(energy));
     }
     return rows;
@@ -145,7 +153,7 @@ void Ledger::rebuild() {
         };
         items.push_back(std::move(title));
         const double each =
-            std::min(Theme::em(2.3), (height() - Theme::em(1.6)) / static_cast<double>(list.size()));
+            std::min(Theme::em(2.8), (height() - Theme::em(1.6)) / static_cast<double>(list.size()));
         double y = Theme::em(1.5);
         for (const Row& row : list) {
             PictureItem item;

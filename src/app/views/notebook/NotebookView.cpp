@@ -2,6 +2,7 @@
 
 #include "app/views/notebook/Doors.h"
 #include "app/views/notebook/Timeline.h"
+#include "app/widgets/picture/PictureScroll.h"
 #include "formats/CellFile.h"
 #include "formats/EmbeddedData.h"
 #include "wording/ErrorText.h"
@@ -10,7 +11,6 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
-#include <QScrollArea>
 #include <QStackedWidget>
 #include <QVBoxLayout>
 #include <memory>
@@ -21,10 +21,7 @@ NotebookView::NotebookView(Workbench& bench, const Theme& theme, QWidget* parent
     : View(parent), m_bench(bench), m_stack(new QStackedWidget(this)), m_doors(new Doors(this)),
       m_timeline(new Timeline(bench, theme, this)), m_rename(new QLineEdit(this)) {
     setObjectName(QStringLiteral("notebookView"));
-    auto* scroll = new QScrollArea(this);
-    scroll->setWidget(m_timeline);
-    scroll->setWidgetResizable(true);
-    scroll->setFocusPolicy(Qt::NoFocus);
+    auto* scroll = new PictureScroll(m_timeline, this);
     auto* page = new QWidget(this);
     auto* pageLayout = new QVBoxLayout(page);
     pageLayout->setContentsMargins(0, 0, 0, 0);
@@ -127,7 +124,7 @@ void NotebookView::showCurrent() {
     const record::Revision* at = m_bench.revision();
     const PictureItem* item =
         at != nullptr ? m_timeline->item(QStringLiteral("rev:") + QString::fromStdString(at->id)) : nullptr;
-    auto* scroll = findChild<QScrollArea*>();
+    auto* scroll = findChild<PictureScroll*>();
     if (item != nullptr && scroll != nullptr) {
         const QPoint middle = item->area.center().toPoint();
         scroll->ensureVisible(middle.x(), middle.y(), static_cast<int>(Theme::em(6.0)), 0);

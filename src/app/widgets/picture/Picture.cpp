@@ -104,6 +104,8 @@ void Picture::announceFocus() {
             QAccessibleEvent event(this, QAccessible::Focus);
             event.setChild(static_cast<int>(i));
             QAccessible::updateAccessibility(&event);
+            emit itemFocused(m_focused);
+            return;
         }
     }
 }

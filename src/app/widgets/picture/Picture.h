@@ -30,6 +30,7 @@ signals:
     void stepped(const QString& id, int steps);
     /// Distance from where the drag began, in pixels.
     void dragged(const QString& id, const QPointF& distance, bool finished);
+    void itemFocused(const QString& id);
     void resized();
     /// Out of sight a picture is not kept up to date; it is drawn anew when it appears.
     void shown();
@@ -59,7 +60,7 @@ private:
     QString m_pressed;
     QPointF m_pressedAt;
     bool m_dragging = false;
-    bool m_byKeys = false;  ///< The ring shows only to whoever steers by keys.
+    bool m_byKeys = false; ///< The ring shows only to whoever steers by keys.
 };
 
 } // namespace anodex::app

@@ -1,0 +1,168 @@
+// Readings and runs at the bench, by keys alone: correct, strike out, set aside, bring back.
+#include "tests/app/WindowFixture.h"
+
+#include "app/widgets/CurvePlot.h"
+
+#include <QLabel>
+#include <QListWidget>
+#include <qcustomplot.h>
+
+namespace anodex::app {
+namespace {
+
+class BenchTest : public WindowTest {
+protected:
+    BenchTest() {
+        openDemo();
+        go(6);
+    }
+    QListWidget* list() { return find<QListWidget>("readingList"); }
+    QLineEdit* entry() { return find<QLineEdit>("entryLine"); }
+    void choose(const QString& part) {
+        for (int i = 0; i < list()->count(); ++i) {
+            if (list()->item(i)->text().contains(part)) {
+                list()->setCurrentRow(i);
+                list()->setFocus();
+                return;
+            }
+        }
+        ADD_FAILURE() << "no row with " << part.toStdString();
+    }
+    void press(int key) { QTest::keyClick(list(), static_cast<Qt::Key>(key)); }
+};
+
+TEST_F(BenchTest, EnterCorrectsAReadingInTheEntryLine) {
+    const record::Reading before = *m_bench->build()->openCircuit;
+    choose("open circuit");
+    press(Qt::Key_Return);
+    EXPECT_TRUE(entry()->hasFocus());
+    EXPECT_TRUE(find<QLabel>("entryEcho")->text().startsWith("corrects")) << "it says what Enter will do";
+    type(entry(), "0.987 V");
+    const record::Reading after = *m_bench->build()->openCircuit;
+    EXPECT_EQ(after.id, before.id);
+    EXPECT_EQ(after.when, before.when) << "no other time was typed";
+    EXPECT_NEAR(after.value, 0.987, 1e-12);
+    EXPECT_TRUE(message().startsWith("Corrected")) << message().toStdString();
+    QTest::keyClick(m_window.get(), Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(*m_bench->build()->openCircuit, before);
+}
+
+TEST_F(BenchTest, ACorrectionThatIsNoReadingIsRefusedAndKept) {
+    const auto before = m_bench->readings();
+    choose("open circuit");
+    press(Qt::Key_Return);
+    type(entry(), "looked fine");
+    EXPECT_TRUE(message().contains("is no reading")) << message().toStdString();
+    EXPECT_EQ(entry()->text(), "looked fine") << "nothing typed is lost";
+    EXPECT_EQ(m_bench->readings(), before);
+    QTest::keyClick(entry(), Qt::Key_Escape);
+    EXPECT_EQ(entry()->text(), "");
+    type(entry(), "looked fine");
+    EXPECT_EQ(m_bench->events().back().text, "looked fine") << "after Escape it is a note again";
+}
+
+TEST_F(BenchTest, WhatStandsInTheLineForCorrectionReadsBackAsItIs) {
+    const record::Reading before = *m_bench->build()->openCircuit;
+    choose("open circuit");
+    press(Qt::Key_Return);
+    QTest::keyClick(entry(), Qt::Key_Return);
+    EXPECT_EQ(m_bench->build()->openCircuit->value, before.value);
+    EXPECT_EQ(m_bench->build()->openCircuit->quantity, before.quantity);
+    EXPECT_EQ(m_bench->build()->openCircuit->note, before.note);
+}
+
+TEST_F(BenchTest, DeleteStrikesOutAndBringsBack) {
+    choose("short circuit");
+    press(Qt::Key_Delete);
+    EXPECT_FALSE(m_bench->build()->shortCircuit);
+    EXPECT_TRUE(list()->currentItem()->font().strikeOut()) << "the same row stays chosen";
+    press(Qt::Key_Delete);
+    EXPECT_TRUE(m_bench->build()->shortCircuit);
+}
+
+TEST_F(BenchTest, ARunIsSetAsideAndBroughtBackFromFind) {
+    ASSERT_EQ(m_bench->build()->runs.size(), 1U);
+    const QString name = QString::fromStdString(m_bench->build()->runs.front().name);
+    choose("run ");
+    press(Qt::Key_Delete);
+    EXPECT_TRUE(m_bench->build()->runs.empty());
+    EXPECT_FALSE(m_bench->build()->deliveredCoulombs());
+    QTest::keyClick(m_window.get(), Qt::Key_F, Qt::ControlModifier);
+    type(find<QLineEdit>("findField"), name + " set aside");
+    EXPECT_EQ(m_bench->build()->runs.size(), 1U);
+    EXPECT_EQ(m_window->station(), "judge");
+}
+
+TEST_F(BenchTest, AnUndoneImportComesBackEvenAfterSomethingElseWasDone) {
+    const QString file = QString::fromStdString(m_folder.path("x.csv").string());
+    test::writeText(file.toStdString(),
+                    "time (s),voltage (V),current (A)\n0,1,0.1\n10,0.9,0.1\n20,0.8,0.1\n");
+    m_fileToOpen = file;
+    QTest::keyClick(m_window.get(), Qt::Key_I, Qt::ControlModifier);
+    QTest::mouseClick(find<QPushButton>("importAdd"), Qt::LeftButton);
+    ASSERT_EQ(m_bench->build()->runs.size(), 2U);
+    QTest::keyClick(focused(), Qt::Key_Z, Qt::ControlModifier);
+    ASSERT_EQ(m_bench->build()->runs.size(), 1U);
+    type(entry(), "1.01 V");
+    choose("run x");
+    press(Qt::Key_Delete);
+    EXPECT_EQ(m_bench->build()->runs.size(), 2U);
+}
+
+TEST_F(BenchTest, ANoteIsNotStruckOutAndSaysWhy) {
+    const auto before = m_bench->history().size();
+    choose("beacon");
+    press(Qt::Key_Delete);
+    EXPECT_TRUE(message().contains("undo")) << message().toStdString();
+    EXPECT_EQ(m_bench->history().size(), before);
+}
+
+TEST_F(BenchTest, EnterOnARunGoesToItsVerdict) {
+    choose("run ");
+    press(Qt::Key_Return);
+    EXPECT_EQ(m_window->station(), "judge");
+}
+
+TEST_F(BenchTest, ArrowsRecallWhatWasTyped) {
+    type(entry(), "1.01 V");
+    type(entry(), "1.00 V");
+    QTest::keyClick(entry(), Qt::Key_Up);
+    EXPECT_EQ(entry()->text(), "1.00 V");
+    QTest::keyClick(entry(), Qt::Key_Up);
+    EXPECT_EQ(entry()->text(), "1.01 V");
+    QTest::keyClick(entry(), Qt::Key_Down);
+    QTest::keyClick(entry(), Qt::Key_Down);
+    EXPECT_EQ(entry()->text(), "");
+}
+
+TEST_F(BenchTest, TheLargeNumberStandsBesideWhatWasExpectedOfIt) {
+    type(entry(), "short 33 mA");
+    const QWidget* page = find<QLabel>("liveValue")->parentWidget();
+    QString note;
+    for (const QLabel* label : page->findChildren<QLabel*>()) {
+        note += label->text();
+    }
+    EXPECT_TRUE(note.contains("expected short circuit")) << note.toStdString();
+    EXPECT_TRUE(find<QLabel>("liveValue")->text().contains("33"));
+}
+
+TEST_F(BenchTest, JudgeNamesItsCurves) {
+    go(7);
+    QCustomPlot* plot = nullptr;
+    for (CurvePlot* curve : m_window->findChildren<CurvePlot*>()) {
+        plot = curve->isVisible() ? curve->plot() : plot;
+    }
+    ASSERT_NE(plot, nullptr);
+    EXPECT_TRUE(plot->legend->visible());
+    EXPECT_EQ(plot->legend->itemCount(), 2);
+    QStringList texts;
+    for (int i = 0; i < plot->itemCount(); ++i) {
+        if (const auto* text = qobject_cast<QCPItemText*>(plot->item(i))) {
+            texts << text->text();
+        }
+    }
+    EXPECT_TRUE(texts.join(' ').contains("expected open circuit")) << texts.join(' ').toStdString();
+}
+
+} // namespace
+} // namespace anodex::app

@@ -1,0 +1,96 @@
+// Where the layers of a section lie: to scale, in order, inside their room.
+#include "app/views/cell/SectionLayout.h"
+#include "tests/support/Samples.h"
+
+#include <cmath>
+#include <gtest/gtest.h>
+#include <nlohmann/json.hpp>
+
+namespace anodex::app {
+namespace {
+
+using cell::Side;
+using Json = nlohmann::ordered_json;
+
+const QRectF kRoom(100, 50, 400, 300);
+
+SectionLayout layoutOf(const cell::Cell& cell, double kept = 0.0) {
+    return layoutSection(test::catalogue(), cell, kRoom, kept);
+}
+
+cell::Cell gravityJar(bool copperBelow = true) {
+    Json json = Json::parse(test::beakers(0.05, 1.0));
+    json["separator"] = {{"material", "gravity"}};
+    json["gap_mm"] = 60;
+    if (!copperBelow) {
+        json["electrolyte"]["negative"]["solutes"][0]["mol_per_kg"] = 2.0;
+        json["electrolyte"]["positive"]["solutes"][0]["mol_per_kg"] = 0.05;
+    }
+    return test::cellOf(json.dump());
+}
+
+TEST(SectionLayout, UprightElectrodesStandSideBySideToScale) {
+    const cell::Cell cell = test::cellOf(test::foilInSalt());
+    const SectionLayout layout = layoutOf(cell);
+    EXPECT_FALSE(layout.stacked);
+    EXPECT_EQ(layout.first, Side::Negative);
+    EXPECT_NEAR(layout.box(Side::Negative).right(), layout.gap.left(), 1e-9);
+    EXPECT_NEAR(layout.gap.right(), layout.box(Side::Positive).left(), 1e-9);
+    EXPECT_NEAR(layout.gap.width() / layout.pixelsPerMetre, cell.gapMetres, 1e-9);
+    EXPECT_NEAR(layout.box(Side::Positive).bottom(), kRoom.bottom(), 1e-9);
+}
+
+TEST(SectionLayout, AreasShowAsSquareRoots) {
+    cell::Cell cell = test::cellOf(test::foilInSalt());
+    cell.electrodes[0].areaM2 = 0.25 * cell.electrodes[1].areaM2;
+    const SectionLayout layout = layoutOf(cell);
+    EXPECT_NEAR(layout.box(Side::Negative).height(), 0.5 * layout.box(Side::Positive).height(), 1e-9);
+    EXPECT_NEAR(layout.box(Side::Positive).height(), kRoom.height(), 1e-9);
+}
+
+TEST(SectionLayout, AThinLayerIsStillSeen) {
+    cell::Cell cell = test::cellOf(test::foilInSalt());
+    cell.electrodes[0].thicknessMetres = 1e-6;
+    EXPECT_EQ(layoutOf(cell).box(Side::Negative).width(), kThinnestDrawn);
+}
+
+TEST(SectionLayout, LayeredLiquidsLieOneOnTheOther) {
+    const SectionLayout layout = layoutOf(gravityJar());
+    EXPECT_TRUE(layout.stacked);
+    EXPECT_EQ(layout.first, Side::Negative) << "the copper salt is denser and lies below";
+    EXPECT_LT(layout.box(Side::Negative).bottom(), layout.box(Side::Positive).top());
+    EXPECT_NEAR(layout.gap.height() / layout.pixelsPerMetre, 0.060, 1e-9);
+    EXPECT_NEAR(layout.half(Side::Negative).bottom(), layout.half(Side::Positive).top(), 1e-9);
+    EXPECT_NEAR(layout.half(Side::Negative).top(), layout.gap.top(), 1e-9);
+}
+
+TEST(SectionLayout, TheDenserLiquidGoesBelowWhicheverItIs) {
+    const SectionLayout layout = layoutOf(gravityJar(false));
+    EXPECT_EQ(layout.first, Side::Positive);
+    EXPECT_GT(layout.box(Side::Negative).top(), layout.box(Side::Positive).bottom());
+    EXPECT_NEAR(layout.half(Side::Positive).top(), layout.gap.top(), 1e-9);
+}
+
+TEST(SectionLayout, TheSeparatorIsAStripAcrossTheCurrent) {
+    const SectionLayout stacked = layoutOf(gravityJar());
+    EXPECT_NEAR(stacked.strip(0.0).height(), 4.0, 1e-9);
+    EXPECT_NEAR(stacked.strip(0.0).width(), stacked.gap.width(), 1e-9);
+    EXPECT_NEAR(stacked.strip(0.030).height() / stacked.pixelsPerMetre, 0.030, 1e-9);
+    const SectionLayout upright = layoutOf(test::cellOf(test::foilInSalt()));
+    EXPECT_NEAR(upright.strip(0.002).width() / upright.pixelsPerMetre, 0.002, 1e-9);
+    EXPECT_NEAR(upright.strip(1.0).width(), upright.gap.width(), 1e-9) << "never wider than the gap";
+}
+
+TEST(SectionLayout, TheScaleIsKeptWhileSomethingIsDragged) {
+    cell::Cell cell = test::cellOf(test::foilInSalt());
+    const SectionLayout before = layoutOf(cell);
+    cell.gapMetres *= 2.0;
+    const SectionLayout during = layoutOf(cell, before.pixelsPerMetre);
+    EXPECT_EQ(during.pixelsPerMetre, before.pixelsPerMetre);
+    EXPECT_NEAR(during.gap.width(), 2.0 * before.gap.width(), 1e-9);
+    EXPECT_GE(during.box(Side::Negative).left(), kRoom.left());
+    EXPECT_LT(layoutOf(cell).pixelsPerMetre, before.pixelsPerMetre);
+}
+
+} // namespace
+} // namespace anodex::app

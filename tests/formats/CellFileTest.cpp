@@ -171,7 +171,8 @@ INSTANTIATE_TEST_SUITE_P(
         Refusal{R"({"contact_mohm":-3})", "contact_mohm", "0 or more"},
         Refusal{R"({"case":{"material":"cardboard"}})", "case.material", "a case"},
         Refusal{R"({"family":"airs"})", "family", "perhaps \"air\""},
-        Refusal{R"({"gapmm":3})", "gapmm", "did you mean \"gap_mm\""}), test::named(&Refusal::field));
+        Refusal{R"({"gapmm":3})", "gapmm", "did you mean \"gap_mm\""}),
+    test::named(&Refusal::field));
 
 TEST(CellFile, KeepsQuietAboutKeysOfOthers) {
     Json json = Json::parse(kPouch);

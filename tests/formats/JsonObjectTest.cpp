@@ -88,7 +88,8 @@ INSTANTIATE_TEST_SUITE_P(
                     Fault{R"({"name":"a","nme":"b"})", "nme", Code::UnknownKey},
                     Fault{R"([1])", "the file", Code::WrongType},
                     Fault{R"({"name":"a","name":"b"})", "name", Code::Conflict},
-                    Fault{"{\n\n x", "line 3", Code::NotJson}), test::named(&Fault::text));
+                    Fault{"{\n\n x", "line 3", Code::NotJson}),
+    test::named(&Fault::text));
 
 TEST(JsonObject, SuggestsTheNearestKey) {
     const auto problem = read(R"({"nam":"a"})", [](JsonObject& root) { (void)root.textOr("name", ""); });

@@ -67,7 +67,8 @@ INSTANTIATE_TEST_SUITE_P(
         Layout{"quoted", "\"time\",\"voltage\",\"current\"\n\"0\",\"1.5\",\"0\"\n\"60\",\"1.4\",\"0."
                          "02\"\n\"120\",\"1.25\",\"0.02\"\n"},
         Layout{"typographic minus",
-               "Test Time / s,Voltage / V,Current / A\n0,1.5,0\n60,1.4,\u22120.02\n120,1.25,\u22120.02\n"}), test::named(&Layout::name));
+               "Test Time / s,Voltage / V,Current / A\n0,1.5,0\n60,1.4,\u22120.02\n120,1.25,\u22120.02\n"}),
+    test::named(&Layout::name));
 
 TEST(RunCsv, ReadsVoltageAloneAsARest) {
     const CsvRun run = readAll("time,voltage\n0,1.05\n10,1.04\n20,1.04\n");

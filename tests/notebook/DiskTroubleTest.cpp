@@ -1,6 +1,6 @@
 // What a full disk or a folder that cannot be written does to a notebook: nothing is lost, and it is said.
-#include "notebook/Notebook.h"
 #include "tests/support/DiskTrouble.h"
+#include "notebook/Notebook.h"
 #include "tests/support/Samples.h"
 
 #include <filesystem>
@@ -64,8 +64,7 @@ TEST_F(DiskTrouble, AFullDiskStopsAnImportWithoutATrace) {
     ASSERT_TRUE(book);
     {
         const test::FullDisk full;
-        const auto refused =
-            book->importRun("import", 3, run(), test::straightDischarge(0.1, 1e5, 200'000));
+        const auto refused = book->importRun("import", 3, run(), test::straightDischarge(0.1, 1e5, 200'000));
         ASSERT_FALSE(refused);
         EXPECT_EQ(refused.error().code, Code::DiskFull);
     }

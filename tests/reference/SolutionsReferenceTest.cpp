@@ -64,7 +64,8 @@ INSTANTIATE_TEST_SUITE_P(RobinsonStokes, MeanActivityCoefficient,
                                          MeanActivity{"HCl", "H+", 1, "Cl-", 1, 3.0, 1.316},
                                          MeanActivity{"NaOH", "Na+", 1, "OH-", 1, 1.0, 0.678},
                                          MeanActivity{"KOH", "K+", 1, "OH-", 1, 1.0, 0.756},
-                                         MeanActivity{"KNO3", "K+", 1, "NO3-", 1, 1.0, 0.443}), test::named(&MeanActivity::salt));
+                                         MeanActivity{"KNO3", "K+", 1, "NO3-", 1, 1.0, 0.443}),
+                         test::named(&MeanActivity::salt));
 
 double meanGamma(const char* salt, const char* cation, double cations, const char* anion, double molality) {
     const Solution solution = solved({{salt, molality}});
@@ -103,7 +104,8 @@ INSTANTIATE_TEST_SUITE_P(RobinsonStokes, SulfateActivityRatio,
                                          Relative{"Na2SO4", "Na+", 2, 0.1, 0.5, 0.445, 0.266},
                                          Relative{"H2SO4", "H+", 2, 1.0, 2.0, 0.1316, 0.1276},
                                          Relative{"H2SO4", "H+", 2, 1.0, 3.0, 0.1316, 0.1422},
-                                         Relative{"H2SO4", "H+", 2, 1.0, 4.0, 0.1316, 0.1700}), test::named(&Relative::salt));
+                                         Relative{"H2SO4", "H+", 2, 1.0, 4.0, 0.1316, 0.1700}),
+                         test::named(&Relative::salt));
 
 struct SolventActivity {
     double molality;
@@ -121,7 +123,8 @@ TEST_P(SulfuricAcidSolvent, FollowsTheTable) {
 INSTANTIATE_TEST_SUITE_P(RobinsonStokes, SulfuricAcidSolvent,
                          testing::Values(SolventActivity{0.5, 0.982}, SolventActivity{1.0, 0.962},
                                          SolventActivity{2.0, 0.913}, SolventActivity{3.0, 0.851},
-                                         SolventActivity{4.0, 0.780}, SolventActivity{6.0, 0.624}), test::named(&SolventActivity::molality));
+                                         SolventActivity{4.0, 0.780}, SolventActivity{6.0, 0.624}),
+                         test::named(&SolventActivity::molality));
 
 struct Ph {
     const char* what;
@@ -149,7 +152,8 @@ INSTANTIATE_TEST_SUITE_P(
            {{"NaHCO3", 0.025}, {"Na2CO3", 0.025}},
            10.012,
            0.1},
-        Ph{"0.1 mol/kg sodium chloride", {{"NaCl", 0.1}}, 7.0, 0.1}), test::named(&Ph::what));
+        Ph{"0.1 mol/kg sodium chloride", {{"NaCl", 0.1}}, 7.0, 0.1}),
+    test::named(&Ph::what));
 
 struct Conductivity {
     const char* what;
@@ -184,7 +188,8 @@ INSTANTIATE_TEST_SUITE_P(
                      0.05},
         Conductivity{"CuSO4 0.5 mol/L, 25 °C (from memory)", {{"CuSO4", 0.505}}, 25.0, 2.97, 0.10},
         Conductivity{"35 % sulfuric acid, 25 °C (Bode; from memory)", {{"H2SO4", 5.49}}, 25.0, 80.0, 0.06},
-        Conductivity{"6 mol/L potassium hydroxide, 25 °C (from memory)", {{"KOH", 6.68}}, 25.0, 62.0, 0.06}), test::named(&Conductivity::what));
+        Conductivity{"6 mol/L potassium hydroxide, 25 °C (from memory)", {{"KOH", 6.68}}, 25.0, 62.0, 0.06}),
+    test::named(&Conductivity::what));
 
 struct Density {
     const char* what;
@@ -210,7 +215,8 @@ INSTANTIATE_TEST_SUITE_P(
                             20.0,
                             1277.0},
                     Density{"NaCl 8 % at 20 °C (CRC; from memory)", {{"NaCl", 1.488}}, 20.0, 1055.9},
-                    Density{"CuSO4 8 % at 20 °C (CRC; from memory)", {{"CuSO4", 0.545}}, 20.0, 1084.0}), test::named(&Density::what));
+                    Density{"CuSO4 8 % at 20 °C (CRC; from memory)", {{"CuSO4", 0.545}}, 20.0, 1084.0}),
+    test::named(&Density::what));
 
 TEST(NernstReference, SlopeIsFiftyNineMillivoltsADecade) {
     const double weak = test::evaluated(test::beakers(0.001, 0.001)).thermodynamicVolts;
@@ -239,7 +245,8 @@ TEST_P(LeadAcidReference, WithinFiveMillivolts) {
 // Stokes's table); the same measured voltages as the catalogue's 2.046 V with the newer scale. From memory.
 INSTANTIATE_TEST_SUITE_P(Hamer, LeadAcidReference,
                          testing::Values(LeadAcidEmf{1.0, 1.9205}, LeadAcidEmf{2.0, 1.9729},
-                                         LeadAcidEmf{3.0, 2.0143}, LeadAcidEmf{4.0, 2.0525}), test::named(&LeadAcidEmf::molality));
+                                         LeadAcidEmf{3.0, 2.0143}, LeadAcidEmf{4.0, 2.0525}),
+                         test::named(&LeadAcidEmf::molality));
 
 } // namespace
 } // namespace anodex

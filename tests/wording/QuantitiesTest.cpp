@@ -81,7 +81,8 @@ INSTANTIATE_TEST_SUITE_P(
         Written{"2 mol/kg", 2, Dimension::MolPerKg}, Written{"0.5 mol", 0.5, Dimension::Mole},
         Written{"10 kΩ", 1e4, Dimension::Ohm}, Written{"20 °C", 293.15, Dimension::Kelvin},
         Written{"4 min", 240, Dimension::Second}, Written{"1.28 g/mL", 1280, Dimension::Density},
-        Written{"7\u00A0mV", 0.007, Dimension::Volt}), test::named(&Written::text));
+        Written{"7\u00A0mV", 0.007, Dimension::Volt}),
+    test::named(&Written::text));
 
 TEST(ParseQuantity, LeavesWhatIsNoNumber) {
     for (const char* text : {"", "V", "-", ".", "abc 3", "+"}) {

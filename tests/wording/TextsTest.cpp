@@ -158,7 +158,7 @@ TEST(JudgeText, TellsAnUnfinishedRunFromAnEmptyCell) {
     EXPECT_NE(judgeSentence({expectation(), {}, {}, down, ""}).find("run down"), std::string::npos);
     down.internalOhm = 20.0;
     down.stepAmps = 0.05;
-    EXPECT_NE(plain(judgeSentence({expectation(), {}, {}, down, ""})).find("20.0 Ω where 11.0 Ω"),
+    EXPECT_NE(plain(judgeSentence({expectation(), {}, {}, down, ""})).find("20.0 Ω where 11 Ω"),
               std::string::npos);
 }
 

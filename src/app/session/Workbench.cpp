@@ -41,10 +41,11 @@ Workbench::Workbench(const chemistry::Catalogue& catalogue, Services services, Q
             emit doubtChanged();
         }
     });
-    connect(&m_runReader, &RunReader::finished, this, [this](const QString& run, const RunDigestPointer& digest) {
-        m_contents.digests[run.toStdString()] = digest;
-        reload();
-    });
+    connect(&m_runReader, &RunReader::finished, this,
+            [this](const QString& run, const RunDigestPointer& digest) {
+                m_contents.digests[run.toStdString()] = digest;
+                reload();
+            });
 }
 
 Workbench::~Workbench() {

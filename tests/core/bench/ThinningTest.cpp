@@ -36,9 +36,8 @@ TEST(Thinning, ShowsAPeakOfOneSample) {
     volts[56'789] = 7.0;
     volts[12'345] = -3.0;
     const auto curve = thinned(seconds, volts, 50);
-    const auto [low, high] =
-        std::minmax_element(curve.begin(), curve.end(),
-                            [](const CurveSample& a, const CurveSample& b) { return a.y < b.y; });
+    const auto [low, high] = std::minmax_element(
+        curve.begin(), curve.end(), [](const CurveSample& a, const CurveSample& b) { return a.y < b.y; });
     EXPECT_EQ(high->y, 7.0);
     EXPECT_EQ(high->x, 56'789.0);
     EXPECT_EQ(low->y, -3.0);
@@ -52,9 +51,8 @@ TEST(Thinning, KeepsTheOrderOfTime) {
         volts.push_back(std::sin(t));
     }
     const auto curve = thinned(seconds, volts, 77);
-    EXPECT_TRUE(std::is_sorted(curve.begin(), curve.end(), [](const CurveSample& a, const CurveSample& b) {
-        return a.x < b.x;
-    }));
+    EXPECT_TRUE(std::is_sorted(curve.begin(), curve.end(),
+                               [](const CurveSample& a, const CurveSample& b) { return a.x < b.x; }));
 }
 
 TEST(Thinning, HasNothingToShowOfNothing) {

@@ -136,15 +136,21 @@ TEST(Cell, NamesTheFieldItCannotUse) {
         {"positive.measured_resistance_mohm", Code::NotPositive,
          [](CellDesign& d) { d.positive.measuredResistanceOhm = -1.0; }},
         {"negative.additives[0].material", Code::UnknownMaterial,
-         [](CellDesign& d) { d.negative.additives = {{"fairy dust", 0.001}}; }},
+         [](CellDesign& d) {
+             d.negative.additives = {{"fairy dust", 0.001}};
+         }},
         {"negative.additives[1].mass_g", Code::NotPositive,
          [](CellDesign& d) {
              d.negative.additives = {{"zinc", 0.001}, {"zinc", 0.0}};
          }},
         {"positive.collector.material", Code::UnknownMaterial,
-         [](CellDesign& d) { d.positive.collector = CollectorDesign{"wishes", {}}; }},
+         [](CellDesign& d) {
+             d.positive.collector = CollectorDesign{"wishes", {}};
+         }},
         {"positive.collector.resistance_mohm", Code::NotPositive,
-         [](CellDesign& d) { d.positive.collector = CollectorDesign{"copper", -0.1}; }},
+         [](CellDesign& d) {
+             d.positive.collector = CollectorDesign{"copper", -0.1};
+         }},
         {"separator.material", Code::UnknownSeparator, [](CellDesign& d) { d.separator->material = "lace"; }},
         {"separator.layers", Code::NotPositive, [](CellDesign& d) { d.separator->layers = 0; }},
         {"separator.thickness_mm", Code::NotPositive,

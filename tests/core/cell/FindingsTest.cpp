@@ -74,27 +74,18 @@ std::vector<Pair> pairs() {
          FindingPart::Case, [=] { return cased(test::foilInAlkali(), "PET"); },
          [=] { return cased(test::foilInSalt(), "PET"); }},
         {"leads swapped, straight", FindingCode::PolarityReversed, Severity::Warning, FindingPart::Whole,
-         [] {
-             return with(test::lemon(), [](Json& j) { std::swap(j["negative"], j["positive"]); });
-         },
-         fruit},
+         [] { return with(test::lemon(), [](Json& j) { std::swap(j["negative"], j["positive"]); }); }, fruit},
         {"two liquids with nothing between, a bridge", FindingCode::OpenJunction, Severity::Warning,
          FindingPart::Separator, [] { return with(test::beakers(), [](Json& j) { j.erase("separator"); }); },
          jar},
         {"a puddle, enough", FindingCode::TooLittleLiquid, Severity::Warning, FindingPart::Electrolyte,
          [=] { return gapOf(200); }, [=] { return gapOf(100); }},
         {"pure solvent, a salt", FindingCode::NoCarriers, Severity::Warning, FindingPart::Electrolyte,
-         [] {
-             return with(test::foilInSalt(), [](Json& j) { j["electrolyte"].erase("solutes"); });
-         },
-         salt},
+         [] { return with(test::foilInSalt(), [](Json& j) { j["electrolyte"].erase("solutes"); }); }, salt},
         {"over saturation, below", FindingCode::Undissolved, Severity::Warning, FindingPart::Electrolyte,
          [=] { return strength(7.5); }, [=] { return strength(4.0); }},
         {"the same twice, two metals", FindingCode::SameMaterial, Severity::Note, FindingPart::Whole,
-         [] {
-             return with(test::lemon(), [](Json& j) { j["positive"]["material"] = "zinc"; });
-         },
-         fruit},
+         [] { return with(test::lemon(), [](Json& j) { j["positive"]["material"] = "zinc"; }); }, fruit},
         {"copper salt, kitchen salt", FindingCode::HarmfulToWater, Severity::Note, FindingPart::Electrolyte,
          jar, salt},
         {"paper squeezed, loose", FindingCode::PressedSeparator, Severity::Note, FindingPart::Separator,
@@ -128,8 +119,9 @@ TEST(Findings, TellHowMuch) {
     const auto dry = findingsOf(with(test::lemon(), [](Json& j) { j["gap_mm"] = 200; }));
     // 2 cm² over 200 mm hold 40 mL; 30 are there.
     EXPECT_NEAR(findIn(dry, FindingCode::TooLittleLiquid)->value, 10e-6, 0.5e-6);
-    const auto thick = findingsOf(
-        with(test::foilInSalt(), [](Json& j) { j["electrolyte"]["solutes"] = {{{"substance", "NaCl"}, {"mass_g", 30}}}; }));
+    const auto thick = findingsOf(with(test::foilInSalt(), [](Json& j) {
+        j["electrolyte"]["solutes"] = {{{"substance", "NaCl"}, {"mass_g", 30}}};
+    }));
     // 50 mL of solvent take up about 18 g at 20 °C (35.9 g per 100 g).
     EXPECT_NEAR(findIn(thick, FindingCode::Undissolved)->value, 0.0121, 0.0008);
 }

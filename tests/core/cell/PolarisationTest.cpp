@@ -46,7 +46,8 @@ TEST(Polarisation, ShortCircuitFollowsOhmsLawThroughTheMeter) {
 }
 
 TEST(Polarisation, IsTheDifferenceOfItsElectrodesLessTheDrop) {
-    for (const std::string& json : {test::beakers(), test::lemon(), test::foilInAlkali(), test::leadAcid(30)}) {
+    for (const std::string& json :
+         {test::beakers(), test::lemon(), test::foilInAlkali(), test::leadAcid(30)}) {
         const Polarisation curve = curveOf(json);
         const double amps = 0.3 * curve.shortCircuitAmps();
         EXPECT_NEAR(curve.voltsAt(amps),

@@ -18,9 +18,8 @@ constexpr double kFaradayConstant = 96485.33;
 
 const chemistry::Reaction& reactionWith(const std::string& equation) {
     const auto& reactions = test::catalogue().reactions;
-    const auto found = std::find_if(reactions.begin(), reactions.end(), [&](const chemistry::Reaction& r) {
-        return r.equation == equation;
-    });
+    const auto found = std::find_if(reactions.begin(), reactions.end(),
+                                    [&](const chemistry::Reaction& r) { return r.equation == equation; });
     EXPECT_NE(found, reactions.end()) << equation;
     return *found;
 }
@@ -52,7 +51,8 @@ double diffusivityOf(const char* species) {
 TEST(Transport, AStillLayerIsHalfAMillimetre) {
     // 25 °C, where the catalogue's diffusivities hold; a bridge takes no room in front of the electrode.
     const Supply still(test::beakers(1.0, 0.1));
-    const double c = still.cell.solution(Side::Positive).concentration(*test::catalogue().findSpecies("Cu2+"));
+    const double c =
+        still.cell.solution(Side::Positive).concentration(*test::catalogue().findSpecies("Cu2+"));
     EXPECT_NEAR(c, 100.0, 5.0) << "0.1 mol/kg";
     EXPECT_NEAR(still.limit(kCopper, Branch::Cathodic),
                 2.0 * kFaradayConstant * diffusivityOf("Cu2+") * c / 0.0005, 0.1);

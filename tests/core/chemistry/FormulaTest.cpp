@@ -38,7 +38,8 @@ INSTANTIATE_TEST_SUITE_P(
                     Good{"CuSO4*5H2O", {{"Cu", 1}, {"S", 1}, {"O", 9}, {"H", 10}}, 0, Phase::Unstated},
                     Good{"CuSO4.5H2O", {{"Cu", 1}, {"S", 1}, {"O", 9}, {"H", 10}}, 0, Phase::Unstated},
                     Good{"Al2(SO4)3", {{"Al", 2}, {"S", 3}, {"O", 12}}, 0, Phase::Unstated},
-                    Good{"K3C6H5O7", {{"K", 3}, {"C", 6}, {"H", 5}, {"O", 7}}, 0, Phase::Unstated}), test::named(&Good::text));
+                    Good{"K3C6H5O7", {{"K", 3}, {"C", 6}, {"H", 5}, {"O", 7}}, 0, Phase::Unstated}),
+    test::named(&Good::text));
 
 struct Bad {
     const char* text;
@@ -60,7 +61,8 @@ INSTANTIATE_TEST_SUITE_P(
                     Bad{"Zn(OH", FormulaError::Code::UnclosedBracket},
                     Bad{"SO4^x-", FormulaError::Code::BadCharge}, Bad{"Zn12+", FormulaError::Code::BadCharge},
                     Bad{"NaCl.", FormulaError::Code::UnexpectedCharacter},
-                    Bad{"Na Cl", FormulaError::Code::UnexpectedCharacter}), test::named(&Bad::text));
+                    Bad{"Na Cl", FormulaError::Code::UnexpectedCharacter}),
+    test::named(&Bad::text));
 
 TEST(Formula, MolarMassAddsTheElements) {
     const auto& masses = test::catalogue().elementGramsPerMole;

@@ -65,13 +65,12 @@ SectionLayout layoutSection(const chemistry::Catalogue& catalogue, const cell::C
     const double between = thick(cell.gapMetres);
     const double after = thick(cell.electrode(second).thicknessMetres);
     // Centred while it fits; a layer dragged too wide runs off on the far side, not on the near one.
-    const double start = (layout.stacked ? room.top() : room.left()) +
-                         std::max(0.0, (along - before - between - after) / 2.0);
+    const double start =
+        (layout.stacked ? room.top() : room.left()) + std::max(0.0, (along - before - between - after) / 2.0);
     const auto place = [&](Side side, double from, double length) {
         QRectF& box = layout.electrodes[static_cast<std::size_t>(side)];
-        box = layout.stacked
-                  ? QRectF(room.center().x() - broad(side) / 2.0, from, broad(side), length)
-                  : QRectF(from, room.bottom() - broad(side), length, broad(side));
+        box = layout.stacked ? QRectF(room.center().x() - broad(side) / 2.0, from, broad(side), length)
+                             : QRectF(from, room.bottom() - broad(side), length, broad(side));
     };
     place(layout.first, start, before);
     place(second, start + before + between, after);

@@ -98,7 +98,7 @@ private:
     record::Id build(const record::Revision& revision, const std::string& name, record::Millis after) {
         m_now = kStart + after + kHour;
         const cell::Cell cell = *cell::resolve(m_catalogue, revision.design);
-        const cell::Evaluation e = cell::evaluate(m_catalogue, cell, {0});
+        const cell::Evaluation e = cell::evaluate(m_catalogue, cell);
         const cell::Doubt doubt = *cell::estimateDoubt(m_catalogue, cell, e);
         record::Build made;
         made.id = idFor(revision.name + name);

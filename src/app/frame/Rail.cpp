@@ -73,6 +73,8 @@ std::vector<Rail::Row> Rail::rows() const {
         if (span) {
             row.rangeText = q(charge ? wording::chargeRangeText(*span) : wording::rangeText(*span, unit));
         }
+        row.atLeast = quantity == cell::Quantity::MaximumPower ||
+                      (quantity == cell::Quantity::Capacity && build != nullptr && !build->ranDown());
         if (measured) {
             row.measuredText = q(charge                     ? wording::chargeText(*measured)
                                  : unit == cell::Unit::Volt ? wording::numberText(*measured, 4) + "\u00A0V"
@@ -142,11 +144,12 @@ void Rail::paintRow(QPainter& painter, const Row& row, const QRectF& box) const 
     painter.setPen(QPen(c.ink, 2.0));
     painter.drawLine(QPointF(at(row.value), y - 7), QPointF(at(row.value), y + 7));
     if (row.measured) {
-        drawDiamond(painter, {at(*row.measured), y}, 6.0, c.focus);
+        drawDiamond(painter, {at(*row.measured), y}, 6.0, c.focus, row.atLeast ? Barb::Right : Barb::None);
         painter.setPen(c.focus);
         painter.setFont(Theme::font(0.95, true));
         drawElided(painter, QRectF(box.left(), y + 7, box.width(), line),
-                   tr("measured %1").arg(row.measuredText));
+                   row.atLeast ? tr("at least %1 so far").arg(row.measuredText)
+                               : tr("measured %1").arg(row.measuredText));
     }
 }
 
@@ -160,7 +163,9 @@ double Rail::addRow(std::vector<PictureItem>& items, const Row& row, double y) c
     item.name = row.name;
     item.value = row.valueText +
                  (row.rangeText.isEmpty() ? QString() : tr(", between %1").arg(row.rangeText)) +
-                 (row.measured ? tr(", measured %1").arg(row.measuredText) : QString());
+                 (!row.measured ? QString()
+                  : row.atLeast ? tr(", at least %1 so far").arg(row.measuredText)
+                                : tr(", measured %1").arg(row.measuredText));
     item.tooltip = tr("%1: %2. Click to see how it was found.").arg(item.name, item.value);
     item.opens = row.key;
     item.paint = [this, row, box](QPainter& painter) { paintRow(painter, row, box); };

@@ -28,6 +28,7 @@ private:
         QString valueText;
         QString rangeText;
         QString measuredText;
+        bool atLeast = false; ///< Measured is a lower bound.
     };
 
     void rebuild();

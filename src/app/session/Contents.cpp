@@ -63,6 +63,11 @@ std::optional<double> BuildSummary::deliveredCoulombs() const {
                                                           : std::nullopt;
 }
 
+bool BuildSummary::ranDown() const {
+    const bench::RunAnalysis* run = mainRun();
+    return run != nullptr && run->ranDown;
+}
+
 std::optional<double> BuildSummary::deliveredWatts() const {
     double most = 0.0;
     for (const auto& [id, digest] : digests) {

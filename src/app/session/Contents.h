@@ -25,7 +25,10 @@ struct BuildSummary {
 
     /// The run that delivered most, which stands for the build; null when there is none.
     [[nodiscard]] const bench::RunAnalysis* mainRun() const;
+    /// What it delivered so far; a lower bound of what it holds until it ran down.
     [[nodiscard]] std::optional<double> deliveredCoulombs() const;
+    [[nodiscard]] bool ranDown() const;
+    /// The most power a run happened to draw: a lower bound of the best power.
     [[nodiscard]] std::optional<double> deliveredWatts() const;
 };
 

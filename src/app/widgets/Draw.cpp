@@ -63,9 +63,19 @@ void drawSeverity(QPainter& painter, const QPointF& centre, double radius, cell:
                      severity == cell::Severity::Note ? QStringLiteral("i") : QStringLiteral("!"));
 }
 
-void drawDiamond(QPainter& painter, const QPointF& centre, double radius, const QColor& colour) {
+void drawDiamond(QPainter& painter, const QPointF& centre, double radius, const QColor& colour, Barb barb) {
     painter.setPen(Qt::NoPen);
     painter.setBrush(colour);
+    if (barb != Barb::None) {
+        const QPointF way = barb == Barb::Right ? QPointF(1.0, 0.0) : QPointF(0.0, -1.0);
+        const QPointF across(way.y(), way.x());
+        const QPointF tip = centre + 2.4 * radius * way;
+        painter.setPen(QPen(colour, 1.5));
+        painter.drawLine(centre + radius * way, tip);
+        painter.drawLine(tip, tip - 0.6 * radius * way + 0.5 * radius * across);
+        painter.drawLine(tip, tip - 0.6 * radius * way - 0.5 * radius * across);
+        painter.setBrush(Qt::NoBrush);
+    }
     painter.drawPolygon(QPolygonF({centre + QPointF(0, -radius), centre + QPointF(radius, 0),
                                    centre + QPointF(0, radius), centre + QPointF(-radius, 0)}));
 }

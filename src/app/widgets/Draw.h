@@ -19,7 +19,9 @@ void drawSeverity(QPainter& painter, const QPointF& centre, double radius, cell:
                   const Colours& colours);
 [[nodiscard]] QColor severityColour(cell::Severity severity, const Colours& colours);
 
-/// What the meter said.
-void drawDiamond(QPainter& painter, const QPointF& centre, double radius, const QColor& colour);
+/// What the meter said; hollow with a barb to where it may still go when it is only a lower bound.
+enum class Barb { None, Right, Up };
+void drawDiamond(QPainter& painter, const QPointF& centre, double radius, const QColor& colour,
+                 Barb barb = Barb::None);
 
 } // namespace anodex::app

@@ -45,8 +45,11 @@ std::vector<Ledger::Row> Ledger::rows() const {
             row.expectedText = q(charge ? wording::chargeText(expected->value, row.range)
                                         : wording::quantityText(expected->value, unit, row.range));
         }
+        row.atLeast = key.quantity == cell::Quantity::MaximumPower ||
+                      (key.quantity == cell::Quantity::Capacity && !build.ranDown());
         if (measured) {
-            row.measuredText = q(charge                     ? wording::chargeText(*measured)
+            row.measuredText = (row.atLeast ? QStringLiteral("≥ ") : QString()) +
+                               q(charge                     ? wording::chargeText(*measured)
                                  : unit == cell::Unit::Volt ? wording::numberText(*measured, 4) + "\u00A0V"
                                                             : wording::quantityText(*measured, unit));
         }
@@ -122,7 +125,7 @@ void Ledger::paintRow(QPainter& painter, const Row& row, const QRectF& box) cons
     painter.setPen(QPen(c.ink, 2.0));
     painter.drawLine(QPointF(at(*row.expected), y - 8), QPointF(at(*row.expected), y + 8));
     if (row.measured) {
-        drawDiamond(painter, {at(*row.measured), y}, 7.0, c.focus);
+        drawDiamond(painter, {at(*row.measured), y}, 7.0, c.focus, row.atLeast ? Barb::Right : Barb::None);
     }
 }
 

@@ -26,6 +26,7 @@ private:
         QString expectedText;
         QString measuredText;
         cell::QuantityKey key;
+        bool atLeast = false; ///< Measured is a lower bound.
     };
     [[nodiscard]] std::vector<Row> rows() const;
     void paintRow(QPainter& painter, const Row& row, const QRectF& box) const;

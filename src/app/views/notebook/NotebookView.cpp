@@ -88,7 +88,8 @@ QWidget* NotebookView::makeHead() {
         });
         layout->addWidget(button);
     }
-    auto* legend = new QLabel(tr("bar: expected range · line: expected · diamond: measured"), head);
+    auto* legend =
+        new QLabel(tr("bar: expected range · line: expected · diamond: measured, hollow: at least"), head);
     legend->setObjectName(QStringLiteral("faint"));
     layout->addStretch(1);
     layout->addWidget(legend);

@@ -103,7 +103,8 @@ QString Timeline::scaleText(double value) const {
 
 Timeline::Mark Timeline::markOf(const BuildSummary& summary) const {
     const record::Expectation& expectation = summary.build.expectation;
-    Mark mark{&summary, 0.0, 0.0, {}, {}};
+    Mark mark;
+    mark.build = &summary;
     const auto take = [&](const record::Expected& expected) {
         mark.expected = expected.value;
         mark.range = expected.range;
@@ -120,10 +121,12 @@ Timeline::Mark Timeline::markOf(const BuildSummary& summary) const {
     case Figure::BestPower:
         take(expectation.maximumWatts);
         mark.measured = summary.deliveredWatts();
+        mark.atLeast = true;
         break;
     case Figure::Capacity:
         take(expectation.capacityCoulombs);
         mark.measured = summary.deliveredCoulombs();
+        mark.atLeast = !summary.ranDown();
         break;
     }
     return mark;
@@ -149,7 +152,7 @@ std::vector<Timeline::Column> Timeline::columns() const {
     for (std::size_t i = 0; i < list.size(); ++i) {
         list[i].x = leftMargin() + each * (static_cast<double>(i) + 0.5);
         const auto count = static_cast<double>(list[i].marks.size());
-        const double spread = std::min(Theme::em(5.0), each / (count + 1.0));
+        const double spread = std::min(Theme::em(6.5), each / (count + 1.0));
         for (std::size_t k = 0; k < list[i].marks.size(); ++k) {
             list[i].marks[k].x = list[i].x + (static_cast<double>(k) - 0.5 * (count - 1.0)) * spread;
         }
@@ -270,7 +273,8 @@ void Timeline::addMark(std::vector<PictureItem>& items, const Column& column, co
     item.role = QAccessible::ListItem;
     item.name = q(column.revision->name) + QStringLiteral(", ") + q(mark.build->build.name);
     item.value = mark.measured
-                     ? tr("measured %1, expected %2").arg(shown(*mark.measured), shown(mark.expected))
+                     ? (mark.atLeast ? tr("at least %1 so far, expected %2") : tr("measured %1, expected %2"))
+                           .arg(shown(*mark.measured), shown(mark.expected))
                      : tr("expected %1, not measured").arg(shown(mark.expected));
     item.tooltip = item.name + QStringLiteral("\n") + item.value;
     const bool current = m_bench.build() == mark.build;
@@ -283,10 +287,11 @@ void Timeline::addMark(std::vector<PictureItem>& items, const Column& column, co
                          QPointF(x + Theme::em(0.45), yOf(mark.expected)));
         if (mark.measured) {
             const QPointF at(x, yOf(*mark.measured));
-            drawDiamond(painter, at, Theme::em(current ? 0.55 : 0.42), c.focus);
+            drawDiamond(painter, at, Theme::em(current ? 0.55 : 0.42), c.focus,
+                        mark.atLeast ? Barb::Up : Barb::None);
             painter.setPen(c.ink);
             painter.setFont(Theme::font(0.95, current));
-            const QString words = shown(*mark.measured);
+            const QString words = (mark.atLeast ? QStringLiteral("≥ ") : QString()) + shown(*mark.measured);
             const double wide = QFontMetricsF(painter.font()).horizontalAdvance(words) + 4;
             // Below and to the right: a rising line never passes there.
             painter.drawText(QRectF(x + Theme::em(0.7), at.y() + Theme::em(0.05), wide, Theme::em(1.2)),

@@ -29,6 +29,7 @@ private:
         double expected = 0.0;
         base::Interval range;
         std::optional<double> measured;
+        bool atLeast = false; ///< Measured is a lower bound.
     };
     struct Column {
         const record::Revision* revision = nullptr;

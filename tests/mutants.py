@@ -61,7 +61,8 @@ def main():
     seed = int(sys.argv[1]) if len(sys.argv) > 1 else 1
     shutil.rmtree(COPY, ignore_errors=True)
     WORK.mkdir(parents=True, exist_ok=True)
-    shutil.copytree(ROOT, COPY, ignore=shutil.ignore_patterns("build", ".git"))
+    # Fresh times: a mutant left over from a run that was stopped is built anew.
+    shutil.copytree(ROOT, COPY, ignore=shutil.ignore_patterns("build", ".git"), copy_function=shutil.copy)
     configure = ["cmake", "-S", str(COPY), "-B", str(TREE), "-G", "Ninja", "-DCMAKE_BUILD_TYPE=Release", "-DANODEX_APP=OFF"]
     if subprocess.run(configure, capture_output=True).returncode != 0 or build() != 0 or tests_fail():
         sys.exit("mutants: the unchanged tree does not build and pass")

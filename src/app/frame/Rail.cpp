@@ -153,8 +153,12 @@ void Rail::paintRow(QPainter& painter, const Row& row, const QRectF& box) const 
     }
 }
 
+double Rail::rowHeight(const Row& row) {
+    return Theme::em(row.measured ? 5.2 : 4.2);
+}
+
 double Rail::addRow(std::vector<PictureItem>& items, const Row& row, double y) const {
-    const double height = Theme::em(row.measured ? 5.2 : 4.2);
+    const double height = rowHeight(row);
     const QRectF box(Theme::em(0.8), y, width() - Theme::em(1.6), height);
     PictureItem item;
     item.id = row.id;
@@ -258,11 +262,26 @@ void Rail::rebuild() {
     std::vector<PictureItem> items;
     const Outcome& outcome = m_bench.outcome();
     if (outcome.usable()) {
+        const std::vector<Row> list = rows();
+        double tall = Theme::em(2.0);
+        for (const Row& row : list) {
+            tall += rowHeight(row);
+        }
+        // A danger must be seen without scrolling: where the rows leave no room below, it stands above them.
+        const bool danger =
+            !outcome.findings.empty() && outcome.findings.front().severity == cell::Severity::Danger;
+        const bool above = danger && tall + Theme::em(10.0) > parentWidget()->height();
         double y = Theme::em(0.6);
-        for (const Row& row : rows()) {
+        if (above) {
+            y = addFinding(items, y) + Theme::em(0.4);
+        }
+        for (const Row& row : list) {
             y = addRow(items, row, y);
         }
-        setMinimumHeight(static_cast<int>(addFinding(items, y + Theme::em(0.4)) + Theme::em(0.6)));
+        if (!above) {
+            y = addFinding(items, y + Theme::em(0.4));
+        }
+        setMinimumHeight(static_cast<int>(y + Theme::em(0.6)));
     } else {
         PictureItem none;
         none.id = QStringLiteral("none");

@@ -33,6 +33,7 @@ private:
 
     void rebuild();
     [[nodiscard]] std::vector<Row> rows() const;
+    [[nodiscard]] static double rowHeight(const Row& row);
     double addRow(std::vector<PictureItem>& items, const Row& row, double y) const;
     double addFinding(std::vector<PictureItem>& items, double y) const;
     void paintRow(QPainter& painter, const Row& row, const QRectF& box) const;

@@ -16,7 +16,15 @@ CurvePlot::CurvePlot(const Theme& theme, const QString& accessibleName, QWidget*
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(0, 0, 0, 0);
     layout->addWidget(m_plot);
-    m_plot->axisRect()->insetLayout()->setInsetAlignment(0, Qt::AlignRight | Qt::AlignTop);
+    // Above the frame, where no curve runs under it.
+    auto* above = new QCPLayoutGrid;
+    m_plot->plotLayout()->insertRow(0);
+    m_plot->plotLayout()->addElement(0, 0, above);
+    m_plot->plotLayout()->setRowStretchFactor(0, 0.001);
+    m_plot->legend->setFillOrder(QCPLegend::foColumnsFirst);
+    above->addElement(0, 0, new QCPLayoutElement);
+    above->addElement(0, 1, m_plot->legend);
+    above->setColumnStretchFactor(1, 0.001);
     connect(&theme, &Theme::changed, this, &CurvePlot::dress);
     dress();
 }
@@ -41,7 +49,7 @@ void CurvePlot::dress() {
     legend->setFont(Theme::font(0.9));
     legend->setTextColor(c.ink);
     legend->setBrush(c.sheet);
-    legend->setBorderPen(QPen(c.rule));
+    legend->setBorderPen(Qt::NoPen);
     replot();
 }
 
@@ -99,9 +107,10 @@ double CurvePlot::addCurves(const std::vector<PlotCurve>& curves) {
                 QCPScatterStyle(QCPScatterStyle::ssDiamond, curve.colour, curve.colour, 8));
         }
         if (named.contains(curve.name)) {
-            graph->removeFromLegend(); // several runs of one build share a line of the legend
+            graph->removeFromLegend(); // several runs of one build share an entry
+        } else {
+            named << curve.name;
         }
-        named << curve.name;
         if (!ys.isEmpty()) {
             summary << tr("%1: from %2 to %3")
                            .arg(curve.name)
@@ -109,7 +118,10 @@ double CurvePlot::addCurves(const std::vector<PlotCurve>& curves) {
                            .arg(ys.back(), 0, 'g', 3);
         }
     }
-    m_plot->legend->setVisible(named.removeDuplicates() + named.size() > 1);
+    if (named.size() < 2) {
+        m_plot->legend->clearItems(); // one curve needs no name
+    }
+    m_plot->legend->setVisible(named.size() > 1);
     setAccessibleDescription(summary.join(QStringLiteral("; ")));
     return top;
 }

@@ -191,7 +191,7 @@ void BenchView::refreshList() {
     const int at = m_list->currentRow();
     m_list->clear();
     for (const Line& line : lines) {
-        auto* row = new QListWidgetItem(clock(line.when) + QStringLiteral("   ") + line.text, m_list);
+        auto* row = new QListWidgetItem(line.text + QStringLiteral("\n") + clock(line.when), m_list);
         row->setToolTip(line.text);
         row->setData(Qt::UserRole, line.id);
         row->setData(Qt::UserRole + 1, static_cast<int>(line.kind));

@@ -182,7 +182,7 @@ void Section::ask(const QString& id) {
 
 QRectF Section::room(bool stacked) const {
     if (stacked) {
-        return {Theme::em(10.4), Theme::em(5.4), width() - Theme::em(17.0), height() - Theme::em(7.6)};
+        return {Theme::em(4.8), Theme::em(6.6), width() - Theme::em(11.4), height() - Theme::em(10.4)};
     }
     return {Theme::em(6.5), Theme::em(4.4), width() - Theme::em(13.0), height() - Theme::em(9.0)};
 }
@@ -273,12 +273,15 @@ void Section::addLiquid(std::vector<PictureItem>& items, cell::Side side) const 
         painter.setPen(c.ink);
         painter.setFont(Theme::font(0.95));
         if (box.width() > Theme::em(6.0) && box.height() > Theme::em(2.8)) {
-            drawElided(
-                painter,
-                QRectF(box.left() + 8, box.center().y() - Theme::em(1.3), box.width() - 16, Theme::em(1.3)),
-                name, Qt::AlignCenter);
-            drawElided(painter, QRectF(box.left() + 8, box.center().y(), box.width() - 16, Theme::em(1.3)),
-                       value, Qt::AlignCenter);
+            // The wire to the lower electrode runs down one side.
+            const double wire = m_layout.stacked ? Theme::em(2.2) : 0.0;
+            const bool right = m_layout.first == cell::Side::Negative;
+            const QRectF text = box.adjusted(8 + (right ? 0.0 : wire), 0, -8 - (right ? wire : 0.0), 0);
+            const double line = Theme::em(1.3);
+            drawElided(painter, QRectF(text.left(), text.center().y() - line, text.width(), line), name,
+                       Qt::AlignCenter);
+            drawElided(painter, QRectF(text.left(), text.center().y(), text.width(), line), value,
+                       Qt::AlignCenter);
         }
     };
     items.push_back(std::move(item));
@@ -312,8 +315,10 @@ void Section::addBarrier(std::vector<PictureItem>& items) const {
         painter.drawRect(box);
         painter.setPen(c.ink);
         painter.setFont(Theme::font(0.9));
-        drawElided(painter, caption, words,
-                   m_layout.stacked ? Qt::AlignRight | Qt::AlignVCenter : Qt::AlignCenter);
+        if (caption.width() > Theme::em(5.0)) {
+            drawElided(painter, caption, words,
+                       m_layout.stacked ? Qt::AlignRight | Qt::AlignVCenter : Qt::AlignCenter);
+        }
     };
     items.push_back(std::move(item));
 }
@@ -383,8 +388,11 @@ void Section::addElectrodeHandle(std::vector<PictureItem>& items, const Size& si
     QRectF label(0, 0, tag, tall);
     if (m_layout.stacked) {
         label.moveCenter(box.center());
-        label.moveLeft(area ? std::max(0.0, box.left() - tag - 12)
-                            : std::min(width() - tag, box.right() + 12));
+        if (area) {
+            label.moveTop(first ? box.top() - 6 - tall : box.bottom() + 6);
+        } else {
+            label.moveLeft(std::min(width() - tag, box.right() + 12));
+        }
     } else {
         label.moveLeft(first ? std::max(0.0, box.left() - tag - 12)
                              : std::min(width() - tag, box.right() + 12));

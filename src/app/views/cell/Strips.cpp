@@ -14,6 +14,10 @@ QString q(const std::string& text) {
     return QString::fromStdString(text);
 }
 
+double headHeight() {
+    return Theme::em(1.6);
+}
+
 } // namespace
 
 Strips::Strips(Workbench& bench, const Theme& theme, QWidget* parent)
@@ -77,11 +81,12 @@ std::vector<Strips::Bar> Strips::reagentBars() const {
     return bars;
 }
 
-void Strips::addBars(std::vector<PictureItem>& items, const QString& title, const std::vector<Bar>& bars,
-                     const QRectF& box) const {
+double Strips::addBars(std::vector<PictureItem>& items, const QString& title, const std::vector<Bar>& bars,
+                       const QPointF& corner, double each) const {
+    const double across = width() - 2 * corner.x();
     PictureItem head;
     head.id = QStringLiteral("head:") + title;
-    head.area = QRectF(box.left(), box.top(), box.width(), Theme::em(1.4));
+    head.area = QRectF(corner.x(), corner.y(), across, headHeight());
     head.role = QAccessible::Heading;
     head.name = title;
     head.focusable = false;
@@ -90,13 +95,11 @@ void Strips::addBars(std::vector<PictureItem>& items, const QString& title, cons
         drawElided(painter, area, title);
     };
     items.push_back(std::move(head));
-    const double each = std::min(Theme::em(2.6), (box.height() - Theme::em(1.6)) /
-                                                     std::max<double>(1.0, static_cast<double>(bars.size())));
-    double y = box.top() + Theme::em(1.6);
+    double y = corner.y() + headHeight();
     for (const Bar& bar : bars) {
         PictureItem item;
         item.id = bar.id;
-        item.area = QRectF(box.left(), y, box.width(), each - 4);
+        item.area = QRectF(corner.x(), y, across, each - 4);
         item.role = QAccessible::Button;
         item.name = bar.name;
         item.value = bar.value + (bar.marked ? tr(", the one that counts") : QString());
@@ -123,6 +126,7 @@ void Strips::addBars(std::vector<PictureItem>& items, const QString& title, cons
         items.push_back(std::move(item));
         y += each;
     }
+    return y;
 }
 
 void Strips::rebuild() {
@@ -134,12 +138,16 @@ void Strips::rebuild() {
     if (m_bench.outcome().usable()) {
         const double pad = Theme::em(0.8);
         const QRectF whole(pad, Theme::em(0.3), width() - 2 * pad, height() - Theme::em(0.6));
-        const double half = whole.height() / 2.0;
-        addBars(items, tr("What sets the current"), currentBars(),
-                QRectF(whole.left(), whole.top(), whole.width(), half - 6));
+        const auto currents = currentBars();
         const auto reagents = reagentBars();
+        // Each bar its share of the height; with few bars the second block moves up to the first.
+        const double bars = static_cast<double>(currents.size() + reagents.size());
+        const double gap = Theme::em(1.6);
+        const double each =
+            std::min(Theme::em(3.0), (whole.height() - gap - 2 * headHeight()) / std::max(1.0, bars));
+        const double next = addBars(items, tr("What sets the current"), currents, whole.topLeft(), each);
         addBars(items, reagents.empty() ? tr("Nothing here runs out") : tr("What runs out"), reagents,
-                QRectF(whole.left(), whole.top() + half + 6, whole.width(), half - 6));
+                {whole.left(), next + gap}, each);
     }
     setItems(std::move(items));
 }

@@ -29,8 +29,9 @@ private:
     void rebuild();
     [[nodiscard]] std::vector<Bar> currentBars() const;
     [[nodiscard]] std::vector<Bar> reagentBars() const;
-    void addBars(std::vector<PictureItem>& items, const QString& title, const std::vector<Bar>& bars,
-                 const QRectF& box) const;
+    /// Answers where the next block may begin.
+    double addBars(std::vector<PictureItem>& items, const QString& title, const std::vector<Bar>& bars,
+                   const QPointF& corner, double each) const;
 
     Workbench& m_bench;
     const Theme& m_theme;

@@ -180,9 +180,12 @@ void Ladder::addRung(std::vector<PictureItem>& items, const Rung& rung) const {
         painter.setPen(blocked ? c.faint : c.ink);
         painter.setFont(Theme::font(0.95, rung.working));
         const QString volts = voltsText(rung.volts);
-        drawElided(painter, QRectF(label.left(), label.top(), label.width(), label.height() / 2),
-                   left ? rung.name + QStringLiteral("  ") + volts : volts + QStringLiteral("  ") + rung.name,
-                   align);
+        // The number stays whole; the name gives way.
+        const double number = QFontMetricsF(painter.font()).horizontalAdvance(volts + QStringLiteral("  "));
+        const QRectF line(label.left(), label.top(), label.width(), label.height() / 2);
+        painter.drawText(line, align, volts);
+        drawElided(painter, left ? line.adjusted(0, 0, -number, 0) : line.adjusted(number, 0, 0, 0),
+                   rung.name, align);
         painter.setPen(c.faint);
         painter.setFont(Theme::font(0.82));
         drawElided(painter, QRectF(label.left(), label.center().y(), label.width(), label.height() / 2),

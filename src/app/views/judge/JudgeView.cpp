@@ -7,6 +7,7 @@
 
 #include <QLabel>
 #include <QPushButton>
+#include <QScrollArea>
 #include <QStackedWidget>
 #include <QVBoxLayout>
 
@@ -22,7 +23,6 @@ JudgeView::JudgeView(Workbench& bench, const Theme& theme, QWidget* parent)
     m_sentence->setWordWrap(true);
     m_sentence->setFont(Theme::font(1.35));
     m_sentence->setTextInteractionFlags(Qt::TextSelectableByMouse);
-    m_plot->setAxes(tr("charge delivered, mAh"), tr("voltage, V"));
     auto* empty = new QWidget(this);
     auto* emptyLayout = new QVBoxLayout(empty);
     auto* words = new QLabel(tr("There is no build to judge yet."), empty);
@@ -42,7 +42,14 @@ JudgeView::JudgeView(Workbench& bench, const Theme& theme, QWidget* parent)
     pageLayout->addWidget(m_plot, 5);
     pageLayout->addWidget(m_ledger, 4);
     m_stack->addWidget(empty);
-    m_stack->addWidget(page);
+    // With a large font the sentence, the curve and the ledger do not fit at once.
+    auto* scroll = new QScrollArea(this);
+    scroll->setWidget(page);
+    scroll->setWidgetResizable(true);
+    scroll->setFocusPolicy(Qt::NoFocus);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    m_plot->setMinimumHeight(static_cast<int>(Theme::em(11.0)));
+    m_stack->addWidget(scroll);
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(0, 0, 0, 0);
     layout->addWidget(m_stack);
@@ -77,13 +84,17 @@ void JudgeView::refreshSentence() {
 
 void JudgeView::refreshCurves() {
     std::vector<PlotCurve> curves;
+    constexpr double kCoulombsPerMilliampereHour = 3.6;
+    constexpr double kManyCoulombs = 2000.0 * kCoulombsPerMilliampereHour;
+    const bool large = m_bench.build()->deliveredCoulombs().value_or(0.0) > kManyCoulombs;
+    const double unit = large ? 1000.0 * kCoulombsPerMilliampereHour : kCoulombsPerMilliampereHour;
+    m_plot->setAxes(large ? tr("charge delivered, Ah") : tr("charge delivered, mAh"), tr("voltage, V"));
     const auto curveOf = [&](const BuildSummary& build, const QString& name, const QColor& colour,
                              bool dashed) {
         for (const auto& [id, digest] : build.digests) {
-            constexpr double kCoulombsPerMilliampereHour = 3.6;
             std::vector<bench::CurveSample> points = digest->voltsOverCoulombs;
             for (bench::CurveSample& point : points) {
-                point.x /= kCoulombsPerMilliampereHour;
+                point.x /= unit;
             }
             curves.push_back({name, std::move(points), colour, dashed});
         }

@@ -49,9 +49,10 @@ std::vector<Ledger::Row> Ledger::rows() const {
                       (key.quantity == cell::Quantity::Capacity && !build.ranDown());
         if (measured) {
             row.measuredText = (row.atLeast ? QStringLiteral("≥ ") : QString()) +
-                               q(charge                     ? wording::chargeText(*measured)
-                                 : unit == cell::Unit::Volt ? wording::numberText(*measured, 4) + "\u00A0V"
-                                                            : wording::quantityText(*measured, unit));
+                               q(charge ? wording::chargeText(*measured)
+                                 : key.quantity == cell::Quantity::OpenCircuitVoltage
+                                     ? wording::numberText(*measured, 4) + "\u00A0V"
+                                     : wording::quantityText(*measured, unit));
         }
         rows.push_back(std::move(row));
     };
@@ -137,6 +138,7 @@ void Ledger::rebuild() {
     std::vector<PictureItem> items;
     if (m_bench.build() != nullptr && m_bench.outcome().usable()) {
         const std::vector<Row> list = rows();
+        setMinimumHeight(static_cast<int>(Theme::em(1.6 + 1.6 * static_cast<double>(list.size()))));
         const QRectF head(Theme::em(0.5), 0, width() - Theme::em(1.0), Theme::em(1.4));
         PictureItem title;
         title.id = QStringLiteral("ledgerHead");

@@ -8,19 +8,34 @@
 #include <QMenu>
 #include <QPushButton>
 #include <QVBoxLayout>
+#include <utility>
 
 namespace anodex::app {
+namespace {
+
+/// "a, b and c": what the first starter is made of.
+QString firstAnswers() {
+    const auto design = formats::readCellFile(formats::embeddedFile("starters/first.cell.json"));
+    return design ? Doors::tr("%1, %2 and %3")
+                        .arg(QString::fromStdString(design->negative.material),
+                             QString::fromStdString(design->positive.material),
+                             QString::fromStdString(design->liquid.ready))
+                  : QString();
+}
+
+} // namespace
 
 Doors::Doors(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("doors"));
     auto* title = new QLabel(tr("What shall it be made of?"), this);
     title->setFont(Theme::font(1.8, true));
-    auto* hint = new QLabel(
-        tr("Nothing is written down yet. Choose a door; the first change makes a notebook by itself."), this);
-    hint->setObjectName(QStringLiteral("faint"));
-    hint->setWordWrap(true);
-    hint->setAlignment(Qt::AlignCenter);
-    hint->setFixedWidth(static_cast<int>(Theme::em(34.0)));
+    const auto faint = [this](const QString& words) {
+        auto* label = new QLabel(words, this);
+        label->setObjectName(QStringLiteral("faint"));
+        label->setWordWrap(true);
+        label->setAlignment(Qt::AlignCenter);
+        return label;
+    };
     auto* first = new QPushButton(tr("Start from two metals"), this);
     first->setObjectName(QStringLiteral("doorFirst"));
     auto* starter = new QPushButton(tr("Open a starter cell"), this);
@@ -45,12 +60,18 @@ Doors::Doors(QWidget* parent) : QWidget(parent) {
     auto* layout = new QVBoxLayout(this);
     layout->addStretch(2);
     layout->addWidget(title, 0, Qt::AlignHCenter);
-    layout->addWidget(hint, 0, Qt::AlignHCenter);
-    layout->addSpacing(static_cast<int>(Theme::em(1.0)));
-    for (QPushButton* door : {first, starter, demo}) {
+    // Without an alignment of its own in the layout, a wrapped line gets the height it needs.
+    layout->addWidget(faint(tr("Nothing is written down yet; the first change makes a notebook by itself.")));
+    const std::pair<QPushButton*, QString> doors[] = {
+        {first, tr("%1 are already answered; change what you like").arg(firstAnswers())},
+        {starter, tr("one of each kind, ready to change to what you have")},
+        {demo, tr("a jar in three revisions, with readings and runs, to look around in")}};
+    for (const auto& [door, words] : doors) {
+        layout->addSpacing(static_cast<int>(Theme::em(0.9)));
         door->setFont(Theme::font(1.25));
         door->setMinimumSize(static_cast<int>(Theme::em(20.0)), static_cast<int>(Theme::em(3.2)));
         layout->addWidget(door, 0, Qt::AlignHCenter);
+        layout->addWidget(faint(words));
     }
     layout->addStretch(3);
 }

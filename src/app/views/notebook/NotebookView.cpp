@@ -62,11 +62,10 @@ NotebookView::NotebookView(Workbench& bench, const Theme& theme, QWidget* parent
 
 QWidget* NotebookView::makeHead() {
     auto* head = new QWidget(this);
-    auto* layout = new QHBoxLayout(head);
-    layout->setContentsMargins(0, 0, 0, 0);
-    auto* label = new QLabel(tr("Height shows"), head);
-    label->setObjectName(QStringLiteral("faint"));
-    layout->addWidget(label);
+    auto* rows = new QVBoxLayout(head);
+    rows->setContentsMargins(0, 0, 0, 0);
+    auto* layout = new QHBoxLayout;
+    rows->addLayout(layout);
     // Not an exclusive group: Tab stops at each.
     auto buttons = std::make_shared<std::vector<QPushButton*>>();
     const std::pair<QString, Figure> figures[] = {{tr("short circuit"), Figure::ShortCircuit},
@@ -88,11 +87,14 @@ QWidget* NotebookView::makeHead() {
         });
         layout->addWidget(button);
     }
-    auto* legend =
-        new QLabel(tr("bar: expected range · line: expected · diamond: measured, hollow: at least"), head);
+    auto* legend = new QLabel(tr("height: the figure chosen above · bar: expected range · line: expected · "
+                                 "diamond: measured, hollow: "
+                                 "at least"),
+                              head);
     legend->setObjectName(QStringLiteral("faint"));
+    legend->setWordWrap(true);
     layout->addStretch(1);
-    layout->addWidget(legend);
+    rows->addWidget(legend);
     return head;
 }
 

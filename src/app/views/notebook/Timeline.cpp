@@ -155,6 +155,7 @@ std::vector<Timeline::Column> Timeline::columns() const {
         const double spread = std::min(Theme::em(6.5), each / (count + 1.0));
         for (std::size_t k = 0; k < list[i].marks.size(); ++k) {
             list[i].marks[k].x = list[i].x + (static_cast<double>(k) - 0.5 * (count - 1.0)) * spread;
+            list[i].marks[k].crowded = k + 1 < list[i].marks.size();
         }
     }
     return list;
@@ -169,13 +170,16 @@ void Timeline::paintScale(QPainter& painter) const {
     const Colours& c = m_theme.colours();
     painter.setFont(Theme::font(0.9));
     const double step = scaleStep(m_top);
+    const QRect seen = visibleRegion().boundingRect();
     for (double value = 0.0; value <= m_top * 1.0001; value += step) {
         const double y = yOf(value);
         painter.setPen(QPen(c.rule, 1.0, value == 0.0 ? Qt::SolidLine : Qt::DotLine));
         painter.drawLine(QPointF(leftMargin(), y), QPointF(width(), y));
+        // However far it is scrolled, the numbers stay at the left edge of what is seen.
+        const QRectF label(seen.left(), y - Theme::em(0.6), leftMargin() - Theme::em(0.4), Theme::em(1.2));
+        painter.fillRect(label, c.paper);
         painter.setPen(c.faint);
-        painter.drawText(QRectF(0, y - Theme::em(0.6), leftMargin() - Theme::em(0.4), Theme::em(1.2)),
-                         Qt::AlignRight | Qt::AlignVCenter, scaleText(value));
+        painter.drawText(label, Qt::AlignRight | Qt::AlignVCenter, scaleText(value));
     }
 }
 
@@ -192,7 +196,7 @@ void Timeline::addBranch(std::vector<PictureItem>& items, const Column& from, co
         changes.empty() ? tr("nothing changed")
                         : q(changes.front()) +
                               (changes.size() > 1 ? tr(" and %1 more").arg(changes.size() - 1) : QString());
-    const double room = std::max(Theme::em(4.0), std::abs(end.x() - start.x()) - Theme::em(1.6));
+    const double room = std::max(Theme::em(4.0), std::abs(end.x() - start.x()) - Theme::em(0.8));
     PictureItem item;
     item.id = QStringLiteral("branch:") + q(to.revision->id);
     const QPointF middle = 0.5 * (start + end);
@@ -253,7 +257,11 @@ void Timeline::addRevision(std::vector<PictureItem>& items, const Column& column
         painter.setPen(c.ink);
         painter.setFont(Theme::font(1.0, current));
         const QRectF inner = area.adjusted(Theme::em(0.5), 2, -Theme::em(0.5), -2);
-        drawElided(painter, QRectF(inner.left(), inner.top(), inner.width(), inner.height() / 2), name);
+        // Names of one line differ at their ends.
+        painter.drawText(
+            QRectF(inner.left(), inner.top(), inner.width(), inner.height() / 2),
+            Qt::AlignLeft | Qt::AlignVCenter,
+            painter.fontMetrics().elidedText(name, Qt::ElideMiddle, static_cast<int>(inner.width())));
         painter.setPen(c.faint);
         painter.setFont(Theme::font(0.9));
         drawElided(painter, QRectF(inner.left(), inner.center().y(), inner.width(), inner.height() / 2),
@@ -293,9 +301,12 @@ void Timeline::addMark(std::vector<PictureItem>& items, const Column& column, co
             painter.setFont(Theme::font(0.95, current));
             const QString words = (mark.atLeast ? QStringLiteral("≥ ") : QString()) + shown(*mark.measured);
             const double wide = QFontMetricsF(painter.font()).horizontalAdvance(words) + 4;
-            // Below and to the right: a rising line never passes there.
-            painter.drawText(QRectF(x + Theme::em(0.7), at.y() + Theme::em(0.05), wide, Theme::em(1.2)),
-                             Qt::AlignLeft | Qt::AlignVCenter, words);
+            // Below and to the right a rising line never passes; beside another mark, above its own bar.
+            const double above = yOf(std::max(*mark.measured, mark.range.high)) - Theme::em(1.7);
+            const QRectF label =
+                mark.crowded ? QRectF(x + Theme::em(0.3) - wide, above, wide, Theme::em(1.2))
+                             : QRectF(x + Theme::em(0.7), at.y() + Theme::em(0.05), wide, Theme::em(1.2));
+            painter.drawText(label, Qt::AlignLeft | Qt::AlignVCenter, words);
         }
     };
     items.push_back(std::move(item));

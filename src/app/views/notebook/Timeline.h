@@ -30,6 +30,7 @@ private:
         base::Interval range;
         std::optional<double> measured;
         bool atLeast = false; ///< Measured is a lower bound.
+        bool crowded = false; ///< Another mark of the same revision stands to its right.
     };
     struct Column {
         const record::Revision* revision = nullptr;

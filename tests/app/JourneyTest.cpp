@@ -263,6 +263,7 @@ TEST_F(WindowTest, BadFilesGiveOneMessageAndLeaveTheNotebookAlone) {
     openDemo();
     const QString path = m_bench->notebookPath();
     const auto history = m_bench->history().size();
+    const auto revisions = m_bench->revisions();
     for (const auto& entry : std::filesystem::directory_iterator(test::sourceDir() / "tests/data/bad")) {
         const QString file = QString::fromStdString(entry.path().string());
         m_window->strip()->hide();
@@ -284,6 +285,7 @@ TEST_F(WindowTest, BadFilesGiveOneMessageAndLeaveTheNotebookAlone) {
         }
         EXPECT_EQ(m_bench->notebookPath(), path) << file.toStdString();
         EXPECT_EQ(m_bench->history().size(), history) << file.toStdString();
+        EXPECT_EQ(m_bench->revisions(), revisions) << file.toStdString();
     }
 }
 

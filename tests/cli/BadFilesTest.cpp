@@ -56,6 +56,14 @@ constexpr Bad kBad[] = {
     {"text.anodex", kWrongInput, "this file is no notebook"},
     {"half-header.anodex", kWrongInput, "this file is no notebook"},
     {"zip.anodex", kWrongInput, "this file is no notebook"},
+    {"newer.anodex", kWrongInput, "written by a newer version"},
+    {"other-program.anodex", kWrongInput, "this file is no notebook"},
+    {"truncated.anodex", kWrongInput, "the notebook is damaged"},
+    {"scribbled.anodex", kWrongInput, "the notebook is damaged"},
+    {"utf16.csv", kWrongInput, "this is no text file"},
+    {"infinite.csv", kWrongInput, "fewer than two rows"},
+    {"dates-impossible.csv", kWrongInput, "fewer than two rows"},
+    {"dots-for-both.csv", kWrongInput, "no columns of numbers"},
 };
 
 class BadFile : public testing::TestWithParam<Bad> {};
@@ -80,14 +88,26 @@ TEST_P(BadFile, GetsOneClearLine) {
 
 INSTANTIATE_TEST_SUITE_P(Corpus, BadFile, testing::ValuesIn(kBad), test::named(&Bad::file));
 
+// A notebook that opens but holds a design nobody can read: check prints what it found and says so in a line.
+TEST(BadFiles, AnUnreadableDesignIsFoundByCheck) {
+    std::ostringstream output;
+    std::ostringstream errors;
+    const std::string path = (test::sourceDir() / "tests/data/bad/design-unreadable.anodex").string();
+    EXPECT_EQ(run({"notebook", path, "check", "--json"}, output, errors), kWrongInput);
+    EXPECT_NE(errors.str().find("the notebook is damaged"), std::string::npos) << errors.str();
+    EXPECT_NE(output.str().find("a design cannot be read"), std::string::npos) << output.str();
+    EXPECT_NE(output.str().find("\"ok\": false"), std::string::npos) << output.str();
+}
+
 TEST(BadFiles, EachFileOfTheFolderIsInTheTable) {
-    std::set<std::string> listed;
+    std::set<std::string> listed = {"design-unreadable.anodex"};
     for (const Bad& bad : kBad) {
         listed.insert(bad.file);
     }
     for (const auto& entry : std::filesystem::directory_iterator(test::sourceDir() / "tests/data/bad")) {
         EXPECT_TRUE(listed.contains(entry.path().filename().string())) << entry.path();
     }
+    EXPECT_GE(listed.size(), 40U);
 }
 
 struct Notebooks : testing::Test {

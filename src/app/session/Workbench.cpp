@@ -67,6 +67,11 @@ bool Workbench::openNotebook(const QString& path, bool create) {
         emit refused(path + QStringLiteral(": ") + text(wording::errorText(opened.error())));
         return false;
     }
+    Contents contents;
+    if (const auto problem = contents.load(*opened)) {
+        emit refused(path + QStringLiteral(": ") + text(wording::errorText(*problem)));
+        return false;
+    }
     if (m_notebook) {
         remember(QStringLiteral("revision"), text(m_revision));
         remember(QStringLiteral("build"), text(m_build));
@@ -75,7 +80,7 @@ bool Workbench::openNotebook(const QString& path, bool create) {
     m_demo = false;
     m_before.reset();
     m_pin.reset();
-    m_contents = {};
+    m_contents = std::move(contents);
     m_revision = remembered(QStringLiteral("revision")).toStdString();
     m_build = remembered(QStringLiteral("build")).toStdString();
     reload();

@@ -53,6 +53,19 @@ Crumbs::Crumbs(Workbench& bench, QWidget* parent)
     refresh();
 }
 
+/// Beside each other and Undo and Redo, each name gets what the bar has room for.
+QString Crumbs::shortened(const QString& name) const {
+    const double others = Theme::em(4.0) + m_undo->sizeHint().width() + m_redo->sizeHint().width();
+    const double room =
+        std::clamp((width() - others) / 2.0 - Theme::em(3.0), Theme::em(3.0), Theme::em(20.0));
+    return m_revision->fontMetrics().elidedText(name, Qt::ElideMiddle, static_cast<int>(room));
+}
+
+void Crumbs::resizeEvent(QResizeEvent* event) {
+    QWidget::resizeEvent(event);
+    refresh();
+}
+
 void Crumbs::refresh() {
     const record::Revision* revision = m_bench.revision();
     const BuildSummary* build = m_bench.build();
@@ -60,10 +73,11 @@ void Crumbs::refresh() {
     if (revision == nullptr) {
         return;
     }
-    m_revision->setText(elided(q(revision->name)));
+    m_revision->setText(shortened(q(revision->name)));
     m_revision->setToolTip(q(revision->name));
     m_revision->setAccessibleName(tr("Revision: %1").arg(q(revision->name)));
-    m_build->setText(build != nullptr ? elided(q(build->build.name)) : tr("no build"));
+    m_build->setText(build != nullptr ? shortened(q(build->build.name)) : tr("no build"));
+    m_build->setToolTip(build != nullptr ? q(build->build.name) : QString());
     m_build->setAccessibleName(tr("Build: %1").arg(m_build->text()));
     const auto history = m_bench.history();
     const bool canUndo =

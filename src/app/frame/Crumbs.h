@@ -13,7 +13,11 @@ class Crumbs : public QWidget {
 public:
     Crumbs(Workbench& bench, QWidget* parent);
 
+protected:
+    void resizeEvent(QResizeEvent* event) override;
+
 private:
+    [[nodiscard]] QString shortened(const QString& name) const;
     void refresh();
     void fillRevisions();
     void fillBuilds();

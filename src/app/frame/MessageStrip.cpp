@@ -32,11 +32,24 @@ void MessageStrip::put(const QString& text, bool fault) {
     m_fault = fault;
     m_label->setText(text);
     m_close->setVisible(fault);
+    fitHeight();
     setAccessibleName(text);
     show();
     QAccessibleEvent event(this, QAccessible::Alert);
     QAccessible::updateAccessibility(&event);
     update();
+}
+
+/// A wrapped line does not claim its height by itself when the window is short of room.
+void MessageStrip::fitHeight() {
+    const int beside =
+        static_cast<int>(Theme::em(2.0)) + 4 + (m_close->isHidden() ? 0 : m_close->sizeHint().width());
+    m_label->setMinimumHeight(std::max(0, m_label->heightForWidth(std::max(1, width() - beside - 8))));
+}
+
+void MessageStrip::resizeEvent(QResizeEvent* event) {
+    QWidget::resizeEvent(event);
+    fitHeight();
 }
 
 void MessageStrip::say(const QString& text) {

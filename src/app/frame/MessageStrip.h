@@ -21,8 +21,10 @@ public:
 
 protected:
     void paintEvent(QPaintEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
 
 private:
+    void fitHeight();
     void put(const QString& text, bool fault);
 
     const Theme& m_theme;

@@ -5,9 +5,25 @@
 #include <qcustomplot.h>
 
 namespace anodex::app {
+namespace {
+
+/// Out of sight it may be laid out to nothing, on which the library cannot paint.
+class SizedPlot : public QCustomPlot {
+public:
+    using QCustomPlot::QCustomPlot;
+
+protected:
+    void resizeEvent(QResizeEvent* event) override {
+        if (!size().isEmpty()) {
+            QCustomPlot::resizeEvent(event);
+        }
+    }
+};
+
+} // namespace
 
 CurvePlot::CurvePlot(const Theme& theme, const QString& accessibleName, QWidget* parent)
-    : QWidget(parent), m_theme(theme), m_plot(new QCustomPlot(this)) {
+    : QWidget(parent), m_theme(theme), m_plot(new SizedPlot(this)) {
     setAccessibleName(accessibleName);
     setFocusPolicy(Qt::StrongFocus);
     m_plot->setFocusPolicy(Qt::NoFocus);

@@ -2,6 +2,7 @@
 
 #include "app/views/bench/ImportSheet.h"
 #include "app/widgets/CurvePlot.h"
+#include "app/widgets/ElidedLabel.h"
 #include "wording/EntryLine.h"
 #include "wording/PartText.h"
 #include "wording/Quantities.h"
@@ -74,7 +75,6 @@ QWidget* BenchView::makePage() {
     auto* page = new QWidget(this);
     m_live = new QLabel(page);
     m_live->setObjectName(QStringLiteral("liveValue"));
-    m_live->setFont(Theme::font(4.2, true));
     m_liveNote = new QLabel(page);
     m_liveNote->setObjectName(QStringLiteral("faint"));
     m_liveNote->setWordWrap(true);
@@ -90,7 +90,7 @@ QWidget* BenchView::makePage() {
     m_entry->setPlaceholderText(
         tr("type a reading, an event or a note:  1.02 V   ·   short 35 mA   ·   pH 4.2 neg   ·   stirred"));
     m_entry->setFont(Theme::font(1.25));
-    m_echo = new QLabel(page);
+    m_echo = new ElidedLabel(page);
     m_echo->setObjectName(QStringLiteral("entryEcho"));
     m_echo->setMinimumHeight(static_cast<int>(Theme::em(1.3)));
     auto* import = new QPushButton(tr("Import a run"), page);
@@ -102,9 +102,6 @@ QWidget* BenchView::makePage() {
     connect(m_list, &QListWidget::itemActivated, this, &BenchView::open);
     m_entry->installEventFilter(this);
     m_list->installEventFilter(this);
-    auto* hint = new QLabel(tr("Enter corrects · Delete strikes out, or brings back"), page);
-    hint->setObjectName(QStringLiteral("faint"));
-    hint->setWordWrap(true);
     auto* head = new QHBoxLayout;
     head->addWidget(m_live);
     head->addSpacing(static_cast<int>(Theme::em(1.0)));
@@ -112,10 +109,7 @@ QWidget* BenchView::makePage() {
     head->addWidget(import, 0, Qt::AlignTop);
     auto* middle = new QHBoxLayout;
     middle->addWidget(m_plot, 7);
-    auto* side = new QVBoxLayout;
-    side->addWidget(m_list, 1);
-    side->addWidget(hint);
-    middle->addLayout(side, 3);
+    middle->addWidget(m_list, 3);
     auto* layout = new QVBoxLayout(page);
     layout->setContentsMargins(0, 0, 0, 0);
     layout->addLayout(head);
@@ -200,6 +194,7 @@ void BenchView::refreshList() {
         row->setFont(font);
     }
     m_list->setCurrentRow(std::min(at, m_list->count() - 1));
+    echo(m_entry->text());
 }
 
 void BenchView::refreshCurve() {
@@ -248,13 +243,16 @@ void BenchView::refreshCurve() {
 
 void BenchView::echo(const QString& text) {
     const wording::Entry entry = wording::readEntry(text.toStdString(), m_bench.services().now());
-    QString words;
+    // With nothing typed, the line tells what the list can do.
+    QString words = m_list->count() > 0
+                        ? tr("In the list, Enter corrects and Delete strikes out or brings back")
+                        : QString();
     if (entry.kind != wording::Entry::Kind::Nothing && m_bench.build() != nullptr) {
         words = m_correcting
                     ? tr("corrects the reading of %1: %2").arg(clock(m_correcting->when), q(entry.echo))
                     : q(entry.echo) + QStringLiteral(" · ") + q(m_bench.build()->build.name);
     }
-    m_echo->setText(words);
+    m_echo->setWhole(words);
 }
 
 void BenchView::enter() {
@@ -389,6 +387,11 @@ void BenchView::startImport(const QString& path) {
 
 void BenchView::resizeEvent(QResizeEvent* event) {
     View::resizeEvent(event);
+    // As large as it fits: an eighth of the height, never smaller than half as large again as the text.
+    constexpr double kLargest = 4.2;
+    constexpr double kSmallest = 1.5;
+    const double share = 0.125 * height() / Theme::em(1.0);
+    m_live->setFont(Theme::font(std::clamp(share, kSmallest, kLargest), true));
     m_sheet->setGeometry(rect().adjusted(8, 8, -8, -8));
 }
 

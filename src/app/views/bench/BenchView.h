@@ -15,6 +15,7 @@ class QStackedWidget;
 namespace anodex::app {
 
 class CurvePlot;
+class ElidedLabel;
 class ImportSheet;
 
 class BenchView : public View {
@@ -63,7 +64,7 @@ private:
     CurvePlot* m_plot = nullptr;
     QListWidget* m_list = nullptr;
     QLineEdit* m_entry = nullptr;
-    QLabel* m_echo = nullptr;
+    ElidedLabel* m_echo = nullptr;
     ImportSheet* m_sheet;
     std::optional<record::Reading> m_correcting; ///< Being corrected in the entry line.
     QStringList m_typed;

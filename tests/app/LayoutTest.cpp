@@ -1,0 +1,171 @@
+// Nothing is cut or lies on something else: at any font, in any window size, with long names, with nothing.
+#include "tests/app/WindowFixture.h"
+
+#include "app/widgets/ElidedLabel.h"
+
+#include <QLabel>
+#include <QPushButton>
+
+namespace anodex::app {
+namespace {
+
+const std::vector<int> kStations = {1, 2, 3, 6, 7};
+
+class LayoutTest : public WindowTest {
+protected:
+    ~LayoutTest() override { QApplication::setFont(m_usual); }
+
+    void openAt(double scale, const QSize& size, const QString& notebook = {}) {
+        QFont font = m_usual;
+        font.setPointSizeF(m_usual.pointSizeF() * scale);
+        QApplication::setFont(font);
+        start(notebook);
+        m_window->resize(size);
+        if (notebook.isEmpty()) {
+            openDemo();
+        }
+    }
+
+    /// Texts that are cut without an ellipsis, anywhere in sight.
+    QStringList cutTexts() {
+        QCoreApplication::processEvents();
+        QStringList cut;
+        for (const QPushButton* button : m_window->findChildren<QPushButton*>()) {
+            const int needed = button->fontMetrics().horizontalAdvance(button->text());
+            if (button->isVisible() && !button->text().isEmpty() && button->width() < needed) {
+                cut << "button: " + button->text();
+            }
+        }
+        for (const QLabel* label : m_window->findChildren<QLabel*>()) {
+            if (!label->isVisible() || label->text().isEmpty() || qobject_cast<const ElidedLabel*>(label)) {
+                continue;
+            }
+            const bool fits = label->wordWrap()
+                                  ? label->height() >= label->heightForWidth(label->width()) - 1
+                                  : label->width() >= label->fontMetrics().horizontalAdvance(label->text());
+            if (!fits) {
+                cut << "label: " + label->text();
+            }
+        }
+        return cut;
+    }
+
+    QFont m_usual = QApplication::font();
+};
+
+TEST_F(LayoutTest, NoTextIsCutAtAnyFont) {
+    for (const double scale : {1.0, 1.5, 2.0}) {
+        openAt(scale, {1280, 800});
+        for (const int key : kStations) {
+            go(key);
+            EXPECT_EQ(cutTexts().join('\n').toStdString(), "") << scale << ", station " << key;
+        }
+    }
+}
+
+TEST_F(LayoutTest, NoTextIsCutInASmallWindow) {
+    openAt(1.0, {1000, 680});
+    for (const int key : kStations) {
+        go(key);
+        EXPECT_EQ(cutTexts().join('\n').toStdString(), "") << key;
+    }
+}
+
+TEST_F(LayoutTest, TheDoorsAreWholeAtAnyFont) {
+    for (const double scale : {1.0, 2.0}) {
+        QFont font = m_usual;
+        font.setPointSizeF(m_usual.pointSizeF() * scale);
+        QApplication::setFont(font);
+        start();
+        EXPECT_EQ(cutTexts().join('\n').toStdString(), "") << scale;
+    }
+}
+
+TEST_F(LayoutTest, RowsOfTheLedgerAndTheRailDoNotOverlapAtAnyFont) {
+    for (const double scale : {1.0, 2.0}) {
+        openAt(scale, {1280, 800});
+        go(7);
+        QCoreApplication::processEvents();
+        for (const char* name : {"ledger", "rail"}) {
+            double bottom = 0.0;
+            for (const PictureItem& item : picture(name)->items()) {
+                if (item.opens) {
+                    EXPECT_GE(item.area.top(), bottom - 1.0) << scale << item.id.toStdString();
+                    EXPECT_GE(item.area.height(), Theme::em(1.3)) << scale << item.id.toStdString();
+                    bottom = item.area.bottom();
+                }
+            }
+            EXPECT_LE(bottom, picture(name)->height() + 1.0) << name;
+        }
+    }
+}
+
+TEST_F(LayoutTest, WhatHasTheFocusOnTheRailIsInSight) {
+    openAt(2.0, {1280, 800});
+    Picture* rail = picture("rail");
+    rail->setFocus();
+    for (int i = 0; i < 12; ++i) {
+        QTest::keyClick(rail, Qt::Key_Down);
+    }
+    QCoreApplication::processEvents();
+    const PictureItem* item = rail->item(rail->focusedItem());
+    ASSERT_NE(item, nullptr);
+    EXPECT_TRUE(rail->visibleRegion().boundingRect().contains(item->area.center().toPoint()))
+        << item->id.toStdString();
+}
+
+TEST_F(LayoutTest, ADangerIsSeenWithoutScrolling) {
+    openAt(2.0, {1280, 800});
+    m_bench->startDesign(test::design(test::foilInAlkali()));
+    QCoreApplication::processEvents();
+    Picture* rail = picture("rail");
+    const PictureItem* card = rail->item("finding");
+    ASSERT_NE(card, nullptr);
+    EXPECT_TRUE(rail->visibleRegion().boundingRect().contains(card->area.center().toPoint()));
+}
+
+TEST_F(LayoutTest, LongNamesFitALargeFontInASmallWindow) {
+    openAt(2.0, {1000, 680});
+    m_bench->renameRevision(QString("A name that goes on for as long as a cold morning on the allotment"));
+    for (const int key : kStations) {
+        go(key);
+        EXPECT_EQ(cutTexts().join('\n').toStdString(), "") << key;
+    }
+}
+
+TEST_F(LayoutTest, LongNamesAreShortenedAndToldInFull) {
+    openAt(1.0, {1280, 800});
+    const QString name =
+        QString("A name that goes on for as long as a cold morning on the allotment ").repeated(2);
+    m_bench->renameRevision(name);
+    QTest::keyClick(m_window.get(), Qt::Key_D, Qt::ControlModifier);
+    for (const int key : kStations) {
+        go(key);
+        EXPECT_EQ(cutTexts().join('\n').toStdString(), "") << key;
+    }
+    go(1);
+    int told = 0;
+    for (const PictureItem& item : picture("timeline")->items()) {
+        told += item.tooltip.contains(name.trimmed()) ? 1 : 0;
+    }
+    EXPECT_GE(told, 1);
+}
+
+TEST_F(LayoutTest, TheThemeReachesEveryPicture) {
+    openDemo();
+    for (const int key : kStations) {
+        go(key);
+        QCoreApplication::processEvents();
+        const QImage light = m_window->grab().toImage();
+        m_theme.apply(*qApp, ThemeChoice::Dark);
+        QCoreApplication::processEvents();
+        const QImage dark = m_window->grab().toImage();
+        m_theme.apply(*qApp, ThemeChoice::Light);
+        // The paper itself, at the window's lower left corner.
+        EXPECT_GT(light.pixelColor(3, light.height() - 3).lightness(), 200) << key;
+        EXPECT_LT(dark.pixelColor(3, dark.height() - 3).lightness(), 60) << key;
+    }
+}
+
+} // namespace
+} // namespace anodex::app

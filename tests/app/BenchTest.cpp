@@ -164,5 +164,77 @@ TEST_F(BenchTest, JudgeNamesItsCurves) {
     EXPECT_TRUE(texts.join(' ').contains("expected open circuit")) << texts.join(' ').toStdString();
 }
 
+class AsBuiltTest : public BenchTest {
+protected:
+    QLineEdit* field(const QString& id) { return find<QLineEdit>("asBuilt:" + id); }
+    void openSheet() { QTest::mouseClick(find<QPushButton>("asBuilt"), Qt::LeftButton); }
+    void keep() { QTest::mouseClick(find<QPushButton>("asBuiltKeep"), Qt::LeftButton); }
+};
+
+TEST_F(AsBuiltTest, WhatDifferedChangesTheBuildAndItsExpectationAlone) {
+    const record::Build before = m_bench->build()->build;
+    const auto revisions = m_bench->revisions();
+    openSheet();
+    EXPECT_TRUE(field("gap")->hasFocus());
+    EXPECT_TRUE(field("gap")->placeholderText().contains("60"));
+    type(field("gap"), "90", false);
+    type(field("negativeMass"), "12,5 g", false);
+    keep();
+    const record::Build after = m_bench->build()->build;
+    EXPECT_NEAR(*after.asBuilt.gapMetres, 0.090, 1e-12);
+    EXPECT_NEAR(*after.asBuilt.negative.measuredMassKg, 0.0125, 1e-12);
+    EXPECT_GT(after.expectation.resistanceOhm.value, 1.3 * before.expectation.resistanceOhm.value);
+    EXPECT_EQ(m_bench->revisions(), revisions) << "the design is as it was";
+    EXPECT_TRUE(message().startsWith("As built:")) << message().toStdString();
+    EXPECT_TRUE(find<QPushButton>("asBuilt")->text().contains("differs"));
+    // Marked on the section.
+    go(3);
+    EXPECT_TRUE(picture("section")->item("negative")->value.contains("built 12.5 g"));
+    QTest::keyClick(m_window.get(), Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(m_bench->build()->build, before);
+}
+
+TEST_F(AsBuiltTest, AnEmptiedFieldIsAsDesignedAgain) {
+    const record::Build before = m_bench->build()->build;
+    openSheet();
+    type(field("temperature"), "4", false);
+    keep();
+    EXPECT_NEAR(*m_bench->build()->build.asBuilt.temperatureKelvin, 277.15, 1e-9);
+    openSheet();
+    EXPECT_EQ(field("temperature")->text(), "4");
+    EXPECT_EQ(field("gap")->text(), "") << "only what differs is filled in";
+    type(field("temperature"), "", false);
+    QTest::keyClick(field("temperature"), Qt::Key_Backspace);
+    keep();
+    EXPECT_EQ(m_bench->build()->build.asBuilt, before.asBuilt);
+    EXPECT_EQ(find<QPushButton>("asBuilt")->text(), "As built");
+}
+
+TEST_F(AsBuiltTest, WhatDoesNotFitIsSaidAndNothingIsKept) {
+    const record::Build before = m_bench->build()->build;
+    for (const auto& [id, text] : std::vector<std::pair<const char*, const char*>>{
+             {"gap", "wide"}, {"gap", "5 V"}, {"gap", "-3"}, {"temperature", "90"}, {"positiveMass", "0"}}) {
+        openSheet();
+        type(field(id), text, false);
+        keep();
+        const QString fault = find<QLabel>("asBuiltFault")->text();
+        EXPECT_TRUE(fault.contains("right would be")) << id << text << fault.toStdString();
+        EXPECT_TRUE(field(id)->isVisible()) << "the sheet stays open";
+        QTest::keyClick(field(id), Qt::Key_Escape);
+        EXPECT_FALSE(field(id)->isVisible());
+        EXPECT_EQ(m_bench->build()->build, before) << id << text;
+    }
+}
+
+TEST_F(AsBuiltTest, LeavingItAloneWritesNothing) {
+    const auto history = m_bench->history().size();
+    openSheet();
+    type(field("gap"), "44", false);
+    QTest::mouseClick(find<QPushButton>("asBuiltLeave"), Qt::LeftButton);
+    openSheet();
+    keep();
+    EXPECT_EQ(m_bench->history().size(), history);
+}
+
 } // namespace
 } // namespace anodex::app

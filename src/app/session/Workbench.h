@@ -71,6 +71,8 @@ public:
     void branchDesign();
     void renameRevision(const QString& name);
     void writeDownBuild();
+    /// What differed as built, with the expectation of that; the problem in a line when it cannot be used.
+    QString changeAsBuilt(const cell::CellDesign& built);
     void setRevisionAside(const record::Id& id, bool aside);
     void setBuildAside(const record::Id& id, bool aside);
     void setRunAside(const record::RunHeader& run, bool aside);
@@ -102,7 +104,7 @@ private:
     void reevaluate(const cell::CellDesign& design);
     bool commit(const QString& sentence, const std::vector<notebook::Change>& changes);
     bool ensureNotebook();
-    [[nodiscard]] record::Expectation expectationNow() const;
+    [[nodiscard]] record::Expectation expectationOf(const Outcome& outcome) const;
     void report(const notebook::NotebookError& error);
 
     const chemistry::Catalogue& m_catalogue;

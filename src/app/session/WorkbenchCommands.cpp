@@ -2,6 +2,9 @@
 #include "app/session/Workbench.h"
 
 #include "core/record/Expect.h"
+#include "formats/CellFile.h"
+#include "wording/ChangeText.h"
+#include "wording/ErrorText.h"
 #include "wording/PartText.h"
 
 #include <algorithm>
@@ -70,12 +73,11 @@ void Workbench::renameRevision(const QString& name) {
     }
 }
 
-record::Expectation Workbench::expectationNow() const {
-    const cell::Evaluation& evaluation = *m_outcome.evaluation;
+record::Expectation Workbench::expectationOf(const Outcome& outcome) const {
+    const cell::Evaluation& evaluation = *outcome.evaluation;
     // Written down for good, so the ranges are awaited here rather than guessed.
-    const cell::Doubt doubt = m_outcome.doubt
-                                  ? *m_outcome.doubt
-                                  : cell::estimateDoubt(m_catalogue, *m_outcome.cell, evaluation).value();
+    const cell::Doubt doubt =
+        outcome.doubt ? *outcome.doubt : cell::estimateDoubt(m_catalogue, *outcome.cell, evaluation).value();
     return record::expectationOf(m_catalogue.version, evaluation, doubt);
 }
 
@@ -92,12 +94,31 @@ void Workbench::writeDownBuild() {
     build.name = tr("build %1").arg(buildsOf(at->id).size() + 1).toStdString();
     build.built = m_services.now();
     build.asBuilt = at->design;
-    build.expectation = expectationNow();
+    build.expectation = expectationOf(m_outcome);
     m_build = build.id;
     const QString sentence = tr("Wrote down %1 of %2").arg(text(build.name), text(at->name));
     if (commit(sentence, {build})) {
         emit said(sentence);
     }
+}
+
+QString Workbench::changeAsBuilt(const cell::CellDesign& built) {
+    settle();
+    if (build() == nullptr || build()->build.asBuilt == built) {
+        return {};
+    }
+    const Outcome outcome = outcomeOf(m_catalogue, built);
+    if (!outcome.usable()) {
+        return text(wording::errorText(formats::toFileError(*outcome.error)));
+    }
+    record::Build next = build()->build;
+    const QString sentence = tr("As built: %1").arg(text(wording::changeLine(next.asBuilt, built)));
+    next.asBuilt = built;
+    next.expectation = expectationOf(outcome);
+    if (commit(sentence, {next})) {
+        emit said(sentence);
+    }
+    return {};
 }
 
 void Workbench::setRevisionAside(const record::Id& id, bool aside) {

@@ -68,6 +68,34 @@ TEST(Evaluation, FoilAndBreathingCarbon) {
     EXPECT_GT(alkali.hydrogenM3PerSecond, 100.0 * salt.hydrogenM3PerSecond);
 }
 
+TEST(Evaluation, NamesTheCoupleThatCarriesTheCurrent) {
+    const std::string zinc = "Zn2+ + 2 e- = Zn(s)";
+    EXPECT_EQ(reactionOf(test::evaluated(test::lemon()), Side::Negative), zinc);
+    EXPECT_EQ(reactionOf(test::evaluated(test::leadAcid(30)), Side::Negative),
+              "PbSO4(s) + 2 e- = Pb(s) + SO4^2-");
+    for (const std::string& json : {test::foilInSalt(), test::foilInAlkali()}) {
+        EXPECT_TRUE(reactionOf(test::evaluated(json), Side::Positive).starts_with("O2(g)")) << json;
+    }
+    EXPECT_TRUE(reactionOf(test::evaluated(test::foilInSalt()), Side::Negative).ends_with("Al(s)"));
+    // Copper gives nothing in juice: the acid's hydrogen or the air's oxygen takes the current there.
+    const std::string& other = reactionOf(test::evaluated(test::lemon()), Side::Positive);
+    EXPECT_EQ(other.find("Cu"), std::string::npos) << other;
+}
+
+TEST(Evaluation, NoPointOfTheCurveGivesMoreThanTheBestPower) {
+    for (const std::string& json :
+         {test::beakers(), test::leadAcid(30), test::lemon(), test::foilInSalt(), test::foilInAlkali()}) {
+        const Cell cell = test::cellOf(json);
+        const Evaluation e = evaluate(test::catalogue(), cell, {2000});
+        double best = 0.0;
+        for (const CurvePoint& point : e.curve) {
+            best = std::max(best, point.amps * point.volts);
+        }
+        EXPECT_GE(e.first.maximumPower.watts, best * (1.0 - 1e-4));
+        EXPECT_NEAR(e.first.maximumPower.watts, best, 1e-4 * best);
+    }
+}
+
 TEST(Evaluation, SwappedElectrodesGiveTheSameMagnitudeAndSaySo) {
     Json json = Json::parse(test::beakers());
     const Evaluation straight = test::evaluated(json.dump());
@@ -315,10 +343,42 @@ TEST(Doubt, HoldsTheValueAndNamesWhatMatters) {
         EXPECT_GT(doubt->openCircuitVolts.width(), 0.0);
         EXPECT_LT(doubt->openCircuitVolts.width(), 0.7);
         EXPECT_TRUE(doubt->expectedCoulombs.contains(e.capacity.expectedCoulombs));
+        // The doubt goes both ways: the value lies inside, not at an end.
+        const std::pair<base::Interval, double> ranges[] = {
+            {doubt->openCircuitVolts, e.openCircuitVolts},
+            {doubt->shortCircuitAmps, e.first.shortCircuitAmps},
+            {doubt->maximumWatts, e.first.maximumPower.watts},
+            {doubt->resistanceOhm, e.resistance.totalOhm}};
+        for (const auto& [range, value] : ranges) {
+            EXPECT_LT(range.low, value);
+            EXPECT_GT(range.high, value);
+            EXPECT_GT(value - range.low, 0.01 * range.width());
+            EXPECT_GT(range.high - value, 0.01 * range.width());
+        }
         ASSERT_FALSE(doubt->matterMost.empty());
         EXPECT_LE(doubt->matterMost.front().share, 1.0);
         EXPECT_GE(doubt->matterMost.front().share, doubt->matterMost.back().share);
     }
+}
+
+TEST(Doubt, MoreSamplesGiveTheSameRangeWithinItsNoise) {
+    const Cell cell = test::cellOf(test::foilInSalt());
+    const Evaluation e = evaluate(test::catalogue(), cell, {0});
+    const auto few = estimateDoubt(test::catalogue(), cell, e, {200, 1, 2});
+    const auto many = estimateDoubt(test::catalogue(), cell, e, {1500, 7, 2});
+    ASSERT_TRUE(few && many);
+    EXPECT_NEAR(few->openCircuitVolts.low, many->openCircuitVolts.low, 0.2 * many->openCircuitVolts.width());
+    EXPECT_NEAR(few->openCircuitVolts.high, many->openCircuitVolts.high,
+                0.2 * many->openCircuitVolts.width());
+}
+
+TEST(Doubt, OneSampleIsARangeToo) {
+    const Cell cell = test::cellOf(test::lemon());
+    const Evaluation e = evaluate(test::catalogue(), cell, {0});
+    const auto one = estimateDoubt(test::catalogue(), cell, e, {1, 3, 1});
+    ASSERT_TRUE(one);
+    EXPECT_TRUE(one->openCircuitVolts.contains(e.openCircuitVolts));
+    EXPECT_FALSE(estimateDoubt(test::catalogue(), cell, e, {0, 3, 1}));
 }
 
 TEST(Doubt, StopsWhenAsked) {

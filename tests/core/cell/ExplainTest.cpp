@@ -75,6 +75,18 @@ TEST(Explain, TheFormulaHoldsForItsInputs) {
                 liquid.value, 1e-9 * liquid.value);
 }
 
+TEST(Explain, HydrogenIsCountedOnBothElectrodes) {
+    // Faraday: one cubic metre per 2 F p / RT coulombs.
+    for (const std::string& json : {test::foilInAlkali(), test::lemon(), test::leadAcid(30)}) {
+        const Case c = caseOf(json);
+        const Explanation gas = explained(c, Quantity::Hydrogen);
+        const double amps = c.evaluation.sides[0].hydrogenAmps + c.evaluation.sides[1].hydrogenAmps;
+        EXPECT_EQ(inputNamed(gas, "I(H₂)")->value, amps);
+        EXPECT_NEAR(gas.value, amps * 8.314462618 * 293.15 / (2.0 * 96485.33212 * 101325.0),
+                    1e-6 * gas.value);
+    }
+}
+
 TEST(Explain, ANernstPotentialFollowsFromItsActivities) {
     const Case c = caseOf(test::beakers());
     const Explanation potential = explained(c, Quantity::ThermodynamicVoltage).inputs[0];

@@ -59,6 +59,7 @@ INSTANTIATE_TEST_SUITE_P(
     testing::Values(Bad{"", FormulaError::Code::Empty}, Bad{"(s)", FormulaError::Code::Empty},
                     Bad{"+", FormulaError::Code::Empty}, Bad{"zn", FormulaError::Code::UnexpectedCharacter},
                     Bad{"Zn(OH", FormulaError::Code::UnclosedBracket},
+                    Bad{"Zn(OH]2", FormulaError::Code::UnclosedBracket},
                     Bad{"SO4^x-", FormulaError::Code::BadCharge}, Bad{"Zn12+", FormulaError::Code::BadCharge},
                     Bad{"NaCl.", FormulaError::Code::UnexpectedCharacter},
                     Bad{"Na Cl", FormulaError::Code::UnexpectedCharacter}),

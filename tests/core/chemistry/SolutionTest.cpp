@@ -118,6 +118,24 @@ TEST(Solution, SaysWhenItsConductivityIsAGuess) {
         << "citrate carries much of it and has no table";
 }
 
+TEST(Solution, WithoutATableItConductsAsItsIonsDoWhenThin) {
+    // Limiting conductivities at 25 °C (CRC, from memory): K+ 73.5, citrate 1/3 70.2, Zn 1/2 52.8, NO3- 71.4,
+    // in 1e-4 S m²/eq.
+    const Solution citrate = solved({{"potassium citrate", 0.0005}});
+    EXPECT_NEAR(citrate.conductivity, 1.5 * (73.5 + 70.2) * 1e-4, 0.025);
+    const Solution nitrate = solved({{"zinc nitrate", 0.0005}});
+    EXPECT_NEAR(nitrate.conductivity, 1.0 * (52.8 + 71.4) * 1e-4, 0.0012);
+    // And less per ion the stronger it is, without ever falling.
+    double before = 0.0;
+    for (const double molality : {0.001, 0.01, 0.1, 0.5, 1.0}) {
+        const double now = solved({{"zinc nitrate", molality}}).conductivity;
+        EXPECT_GT(now, before) << molality;
+        EXPECT_LT(now / molality, 2.0 * (52.8 + 71.4) * 0.1) << molality;
+        before = now;
+    }
+    EXPECT_NEAR(before, 11.5, 4.0) << "1 mol/kg zinc nitrate (from memory: about 10 to 12 S/m)";
+}
+
 TEST(Solution, ConductivityRisesWithTemperature) {
     EXPECT_GT(solved({{"NaCl", 1.0}}, 40.0).conductivity, 1.2 * solved({{"NaCl", 1.0}}, 20.0).conductivity);
 }

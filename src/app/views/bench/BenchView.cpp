@@ -1,8 +1,10 @@
 #include "app/views/bench/BenchView.h"
 
+#include "app/views/bench/AsBuiltSheet.h"
 #include "app/views/bench/ImportSheet.h"
 #include "app/widgets/CurvePlot.h"
 #include "app/widgets/ElidedLabel.h"
+#include "wording/ChangeText.h"
 #include "wording/EntryLine.h"
 #include "wording/PartText.h"
 #include "wording/Quantities.h"
@@ -36,7 +38,7 @@ QString clock(record::Millis when) {
 
 BenchView::BenchView(Workbench& bench, const Theme& theme, QWidget* parent)
     : View(parent), m_bench(bench), m_theme(theme), m_stack(new QStackedWidget(this)),
-      m_sheet(new ImportSheet(bench, theme, this)) {
+      m_sheet(new ImportSheet(bench, theme, this)), m_asBuilt(new AsBuiltSheet(bench, this)) {
     setObjectName(QStringLiteral("benchView"));
     setAcceptDrops(true);
     m_stack->addWidget(makeEmpty());
@@ -46,6 +48,7 @@ BenchView::BenchView(Workbench& bench, const Theme& theme, QWidget* parent)
     layout->addWidget(m_stack);
     connect(m_sheet, &ImportSheet::refused, this, &BenchView::refused);
     connect(m_sheet, &ImportSheet::closed, this, [this] { m_entry->setFocus(); });
+    connect(m_asBuilt, &AsBuiltSheet::closed, this, [this] { m_entry->setFocus(); });
     connect(&bench, &Workbench::contentChanged, this, &BenchView::refresh);
     connect(&theme, &Theme::changed, this, &BenchView::refresh);
     refresh();
@@ -93,6 +96,12 @@ QWidget* BenchView::makePage() {
     m_echo = new ElidedLabel(page);
     m_echo->setObjectName(QStringLiteral("entryEcho"));
     m_echo->setMinimumHeight(static_cast<int>(Theme::em(1.3)));
+    m_asBuiltButton = new QPushButton(tr("As built"), page);
+    m_asBuiltButton->setObjectName(QStringLiteral("asBuilt"));
+    connect(m_asBuiltButton, &QPushButton::clicked, this, [this] {
+        m_asBuilt->open();
+        m_asBuilt->setGeometry(rect().adjusted(8, 8, -8, -8));
+    });
     auto* import = new QPushButton(tr("Import a run"), page);
     import->setObjectName(QStringLiteral("importRun"));
     import->setToolTip(tr("Ctrl+I, or drop a file here"));
@@ -106,7 +115,11 @@ QWidget* BenchView::makePage() {
     head->addWidget(m_live);
     head->addSpacing(static_cast<int>(Theme::em(1.0)));
     head->addWidget(m_liveNote, 1);
-    head->addWidget(import, 0, Qt::AlignTop);
+    auto* deeds = new QVBoxLayout;
+    deeds->addWidget(import);
+    deeds->addWidget(m_asBuiltButton);
+    deeds->addStretch(1);
+    head->addLayout(deeds);
     auto* middle = new QHBoxLayout;
     middle->addWidget(m_plot, 7);
     middle->addWidget(m_list, 3);
@@ -145,6 +158,14 @@ void BenchView::refreshLive() {
                                .arg(current ? tr("short circuit") : tr("open circuit"),
                                     q(wording::quantityText(expected.value, unit, expected.range)),
                                     q(wording::rangeText(expected.range, unit)));
+    const QString differed =
+        m_bench.revision() != nullptr
+            ? q(wording::changeLine(m_bench.revision()->design, m_bench.build()->build.asBuilt))
+            : QString();
+    const bool same =
+        m_bench.revision() == nullptr || m_bench.revision()->design == m_bench.build()->build.asBuilt;
+    m_asBuiltButton->setToolTip(same ? tr("Built as designed; enter what differed") : differed);
+    m_asBuiltButton->setText(same ? tr("As built") : tr("As built: differs"));
     if (last == readings.rend()) {
         m_live->setText(tr("– V"));
         m_liveNote->setText(tr("Nothing read yet.\n%1").arg(wanted));
@@ -355,7 +376,7 @@ bool BenchView::eventFilter(QObject* watched, QEvent* event) {
 void BenchView::keyPressEvent(QKeyEvent* event) {
     const bool printable = !event->text().isEmpty() && event->text().front().isPrint() &&
                            (event->modifiers() & (Qt::ControlModifier | Qt::AltModifier)) == 0;
-    if (printable && m_bench.build() != nullptr && !m_sheet->isVisible()) {
+    if (printable && m_bench.build() != nullptr && !m_sheet->isVisible() && !m_asBuilt->isVisible()) {
         m_entry->setFocus();
         m_entry->insert(event->text());
         return;
@@ -392,6 +413,7 @@ void BenchView::resizeEvent(QResizeEvent* event) {
     constexpr double kSmallest = 1.5;
     const double share = 0.125 * height() / Theme::em(1.0);
     m_live->setFont(Theme::font(std::clamp(share, kSmallest, kLargest), true));
+    m_asBuilt->setGeometry(rect().adjusted(8, 8, -8, -8));
     m_sheet->setGeometry(rect().adjusted(8, 8, -8, -8));
 }
 

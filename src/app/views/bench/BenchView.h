@@ -14,6 +14,7 @@ class QStackedWidget;
 
 namespace anodex::app {
 
+class AsBuiltSheet;
 class CurvePlot;
 class ElidedLabel;
 class ImportSheet;
@@ -66,6 +67,8 @@ private:
     QLineEdit* m_entry = nullptr;
     ElidedLabel* m_echo = nullptr;
     ImportSheet* m_sheet;
+    AsBuiltSheet* m_asBuilt;
+    QPushButton* m_asBuiltButton = nullptr;
     std::optional<record::Reading> m_correcting; ///< Being corrected in the entry line.
     QStringList m_typed;
     int m_recalled = 0;

@@ -19,10 +19,6 @@ QString q(const std::string& text) {
 constexpr double kTag = 5.2; // em: breadth of a number on a handle
 constexpr double kTagTall = 1.8;
 
-cell::Side sideOf(const QString& id) {
-    return id.startsWith(QLatin1String("negative")) ? cell::Side::Negative : cell::Side::Positive;
-}
-
 double roundedTo3(double value) {
     if (value <= 0.0) {
         return value;
@@ -38,6 +34,7 @@ Section::Section(Workbench& bench, const Theme& theme, QWidget* parent)
       m_field(new NumberField(this)) {
     setObjectName(QStringLiteral("section"));
     connect(&bench, &Workbench::designChanged, this, &Section::rebuild);
+    connect(&bench, &Workbench::contentChanged, this, &Section::rebuild);
     connect(&theme, &Theme::changed, this, &Section::rebuild);
     connect(this, &Picture::resized, this, &Section::rebuild);
     connect(this, &Picture::shown, this, &Section::rebuild);
@@ -68,57 +65,17 @@ Section::Section(Workbench& bench, const Theme& theme, QWidget* parent)
     });
 }
 
-std::vector<Section::Size> Section::sizes() const {
-    if (!m_bench.outcome().usable()) {
-        return {};
-    }
-    const cell::Cell& cell = *m_bench.outcome().cell;
-    std::vector<Size> list;
-    list.push_back(
-        {QStringLiteral("gap"), tr("gap"), cell.gapMetres, wording::Dimension::Metre, 1e3, 5e-5, 1.0});
-    for (const cell::Side side : {cell::Side::Negative, cell::Side::Positive}) {
-        const bool negative = side == cell::Side::Negative;
-        const cell::Electrode& electrode = cell.electrode(side);
-        const QString key = negative ? QStringLiteral("negative") : QStringLiteral("positive");
-        const QString who = negative ? tr("negative") : tr("positive");
-        list.push_back({key + QStringLiteral(".area"), tr("%1 wetted area").arg(who), electrode.areaM2,
-                        wording::Dimension::SquareMetre, 1e4, 1e-6, 1.0});
-        list.push_back({key + QStringLiteral(".thickness"), tr("%1 thickness").arg(who),
-                        electrode.thicknessMetres, wording::Dimension::Metre, 1e3, 1e-6, 0.1});
-    }
-    return list;
+std::vector<SectionSize> Section::sizes() const {
+    return m_bench.outcome().usable() ? sizesOf(*m_bench.outcome().cell) : std::vector<SectionSize>();
 }
 
-std::optional<Section::Size> Section::sizeOf(const QString& id) const {
-    for (const Size& size : sizes()) {
+std::optional<SectionSize> Section::sizeOf(const QString& id) const {
+    for (const SectionSize& size : sizes()) {
         if (size.id == id) {
             return size;
         }
     }
     return std::nullopt;
-}
-
-QString Section::shown(const Size& size) const {
-    return q(wording::numberText(size.value * size.shownPerSi, 3)) +
-           (size.dimension == wording::Dimension::SquareMetre ? QStringLiteral("\u00A0cm²")
-                                                              : QStringLiteral("\u00A0mm"));
-}
-
-cell::CellDesign Section::withSize(cell::CellDesign design, const QString& id, double value) {
-    if (id == QLatin1String("gap")) {
-        design.gapMetres = value;
-        return design;
-    }
-    cell::ElectrodeDesign& electrode =
-        id.startsWith(QLatin1String("negative")) ? design.negative : design.positive;
-    if (id.endsWith(QLatin1String("area"))) {
-        electrode.wettedAreaM2 = value;
-    } else {
-        // A weighed mass belongs to the old thickness.
-        electrode.thicknessMetres = value;
-        electrode.massKg.reset();
-    }
-    return design;
 }
 
 void Section::set(const QString& id, double value, bool settle) {
@@ -176,7 +133,7 @@ void Section::ask(const QString& id) {
     }
     m_asked = id;
     m_field->ask(
-        hit->area, size->name, shown(*size), size->dimension, 1.0 / size->shownPerSi,
+        hit->area, size->name, shownSize(*size), size->dimension, 1.0 / size->shownPerSi,
         [least = size->least, most = size->most](double value) { return value >= least && value <= most; });
 }
 
@@ -202,6 +159,12 @@ void Section::addElectrode(std::vector<PictureItem>& items, cell::Side side) con
     item.value = tr("%1 g, %2")
                      .arg(q(wording::numberText(electrode.massKg * 1e3, 3)),
                           tr(airs[static_cast<int>(electrode.air)]));
+    if (const BuildSummary* build = m_bench.build(); build != nullptr) {
+        const auto& weighed = build->build.asBuilt.electrode(side).measuredMassKg;
+        if (weighed && weighed != m_bench.design().electrode(side).measuredMassKg) {
+            item.value += tr(", built %1 g").arg(q(wording::numberText(*weighed * 1e3, 3)));
+        }
+    }
     item.tooltip = item.name + QStringLiteral("\n") + item.value + tr("\nClick for air and other choices.");
     const QRectF caption = negative
                                ? QRectF(2, Theme::em(0.2), width() / 2.0 - 4, Theme::em(2.6))
@@ -323,17 +286,18 @@ void Section::addBarrier(std::vector<PictureItem>& items) const {
     items.push_back(std::move(item));
 }
 
-void Section::addHandle(std::vector<PictureItem>& items, const Size& size, const QRectF& label,
+void Section::addHandle(std::vector<PictureItem>& items, const SectionSize& size, const QRectF& label,
                         PictureItem::Drag drag, const std::function<void(QPainter&)>& mark) const {
     PictureItem item;
     item.id = size.id;
     item.area = label;
     item.role = QAccessible::SpinBox;
     item.name = size.name;
-    item.value = shown(size);
+    item.value = shownSize(size);
     item.tooltip = tr("%1: drag, wheel, or press F2 to type").arg(item.name);
     item.drag = drag;
     item.editable = true;
+    const QString built = asBuilt(size);
     item.paint = [=, this, text = item.value](QPainter& painter) {
         const Colours& c = m_theme.colours();
         mark(painter);
@@ -343,11 +307,27 @@ void Section::addHandle(std::vector<PictureItem>& items, const Size& size, const
         painter.setPen(c.ink);
         painter.setFont(Theme::font(1.0, true));
         drawElided(painter, label, text, Qt::AlignCenter);
+        if (!built.isEmpty()) {
+            painter.setPen(c.focus);
+            painter.setFont(Theme::font(0.9, true));
+            painter.drawText(QRectF(label.left(), label.bottom() + 1, label.width(), Theme::em(1.2)),
+                             Qt::AlignCenter, built);
+        }
     };
     items.push_back(std::move(item));
 }
 
-void Section::addGapHandle(std::vector<PictureItem>& items, const Size& size) const {
+/// What the build at hand has where the design says otherwise.
+QString Section::asBuilt(const SectionSize& size) const {
+    const BuildSummary* build = m_bench.build();
+    if (build == nullptr || size.id != QLatin1String("gap") || !build->build.asBuilt.gapMetres ||
+        build->build.asBuilt.gapMetres == m_bench.design().gapMetres) {
+        return {};
+    }
+    return tr("built %1 mm").arg(q(wording::numberText(*build->build.asBuilt.gapMetres * 1e3, 3)));
+}
+
+void Section::addGapHandle(std::vector<PictureItem>& items, const SectionSize& size) const {
     const QRectF gap = m_layout.gap;
     const double tag = Theme::em(kTag);
     const double tall = Theme::em(kTagTall);
@@ -368,7 +348,7 @@ void Section::addGapHandle(std::vector<PictureItem>& items, const Size& size) co
     });
 }
 
-void Section::addElectrodeHandle(std::vector<PictureItem>& items, const Size& size) const {
+void Section::addElectrodeHandle(std::vector<PictureItem>& items, const SectionSize& size) const {
     const cell::Side side = sideOf(size.id);
     const QRectF box = m_layout.box(side);
     const bool first = side == m_layout.first;
@@ -422,7 +402,7 @@ void Section::rebuild() {
         addBarrier(items);
         addElectrode(items, cell::Side::Negative);
         addElectrode(items, cell::Side::Positive);
-        for (const Size& size : sizes()) {
+        for (const SectionSize& size : sizes()) {
             if (size.id == QLatin1String("gap")) {
                 addGapHandle(items, size);
             } else {

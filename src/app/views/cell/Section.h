@@ -4,8 +4,8 @@
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
 #include "app/views/cell/SectionLayout.h"
+#include "app/views/cell/SectionSizes.h"
 #include "app/widgets/picture/Picture.h"
-#include "wording/Quantities.h"
 
 namespace anodex::app {
 
@@ -21,22 +21,10 @@ signals:
     void partAsked(const QString& id, const QPoint& at);
 
 private:
-    /// A length or area that can be dragged, stepped and typed.
-    struct Size {
-        QString id;
-        QString name;
-        double value = 0.0; ///< SI
-        wording::Dimension dimension = wording::Dimension::Metre;
-        double shownPerSi = 1e3;
-        double least = 1e-5;
-        double most = 1.0;
-    };
-
     void rebuild();
     [[nodiscard]] QRectF room(bool stacked) const;
-    [[nodiscard]] std::vector<Size> sizes() const;
-    [[nodiscard]] std::optional<Size> sizeOf(const QString& id) const;
-    [[nodiscard]] static cell::CellDesign withSize(cell::CellDesign design, const QString& id, double value);
+    [[nodiscard]] std::vector<SectionSize> sizes() const;
+    [[nodiscard]] std::optional<SectionSize> sizeOf(const QString& id) const;
     void set(const QString& id, double value, bool settle);
     void drag(const QString& id, const QPointF& distance, bool finished);
     void step(const QString& id, int steps);
@@ -44,12 +32,12 @@ private:
     void addElectrode(std::vector<PictureItem>& items, cell::Side side) const;
     void addLiquid(std::vector<PictureItem>& items, cell::Side side) const;
     void addBarrier(std::vector<PictureItem>& items) const;
-    void addHandle(std::vector<PictureItem>& items, const Size& size, const QRectF& label,
+    void addHandle(std::vector<PictureItem>& items, const SectionSize& size, const QRectF& label,
                    PictureItem::Drag drag, const std::function<void(QPainter&)>& mark) const;
-    void addGapHandle(std::vector<PictureItem>& items, const Size& size) const;
-    void addElectrodeHandle(std::vector<PictureItem>& items, const Size& size) const;
+    void addGapHandle(std::vector<PictureItem>& items, const SectionSize& size) const;
+    void addElectrodeHandle(std::vector<PictureItem>& items, const SectionSize& size) const;
     void paintLead(QPainter& painter, cell::Side side) const;
-    [[nodiscard]] QString shown(const Size& size) const;
+    [[nodiscard]] QString asBuilt(const SectionSize& size) const;
 
     Workbench& m_bench;
     const Theme& m_theme;

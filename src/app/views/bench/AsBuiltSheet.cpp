@@ -1,0 +1,164 @@
+#include "app/views/bench/AsBuiltSheet.h"
+
+#include "app/theme/Theme.h"
+#include "core/base/Constants.h"
+
+#include <QFormLayout>
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QLabel>
+#include <QLineEdit>
+#include <QPushButton>
+#include <QVBoxLayout>
+
+namespace anodex::app {
+namespace {
+
+using wording::Dimension;
+
+QString q(const std::string& text) {
+    return QString::fromStdString(text);
+}
+
+} // namespace
+
+AsBuiltSheet::AsBuiltSheet(Workbench& bench, QWidget* parent)
+    : QFrame(parent), m_bench(bench), m_title(new QLabel(this)), m_fault(new QLabel(this)),
+      m_form(new QWidget(this)) {
+    setObjectName(QStringLiteral("card"));
+    setAccessibleName(tr("What differed as built"));
+    m_title->setFont(Theme::font(1.2, true));
+    m_title->setWordWrap(true);
+    m_fault->setObjectName(QStringLiteral("asBuiltFault"));
+    m_fault->setWordWrap(true);
+    auto* hint =
+        new QLabel(tr("Fill in only what you weighed or measured; what stays empty is as designed."), this);
+    hint->setObjectName(QStringLiteral("faint"));
+    hint->setWordWrap(true);
+    new QFormLayout(m_form);
+    addField(QStringLiteral("gap"), tr("gap"), tr("mm"), Dimension::Metre, 1e-3,
+             [](cell::CellDesign& d) -> std::optional<double>& { return d.gapMetres; });
+    addField(QStringLiteral("negativeMass"), tr("negative electrode, weighed"), tr("g"), Dimension::Kilogram,
+             1e-3, [](cell::CellDesign& d) -> std::optional<double>& { return d.negative.measuredMassKg; });
+    addField(QStringLiteral("positiveMass"), tr("positive electrode, weighed"), tr("g"), Dimension::Kilogram,
+             1e-3, [](cell::CellDesign& d) -> std::optional<double>& { return d.positive.measuredMassKg; });
+    addField(QStringLiteral("negativePh"), tr("pH at the negative electrode"), QString(), Dimension::None,
+             1.0, [](cell::CellDesign& d) -> std::optional<double>& { return d.liquid.measuredPh; });
+    addField(QStringLiteral("temperature"), tr("temperature"), tr("°C"), Dimension::Kelvin, 1.0,
+             [](cell::CellDesign& d) -> std::optional<double>& { return d.temperatureKelvin; });
+    addField(QStringLiteral("contact"), tr("contacts and leads"), tr("mΩ"), Dimension::Ohm, 1e-3,
+             [](cell::CellDesign& d) -> std::optional<double>& { return d.contactOhm; });
+    auto* keepButton = new QPushButton(tr("Keep"), this);
+    keepButton->setObjectName(QStringLiteral("asBuiltKeep"));
+    auto* leave = new QPushButton(tr("Leave as it was"), this);
+    leave->setObjectName(QStringLiteral("asBuiltLeave"));
+    connect(keepButton, &QPushButton::clicked, this, &AsBuiltSheet::keep);
+    connect(leave, &QPushButton::clicked, this, &AsBuiltSheet::close);
+    auto* buttons = new QHBoxLayout;
+    buttons->addStretch(1);
+    buttons->addWidget(leave);
+    buttons->addWidget(keepButton);
+    auto* layout = new QVBoxLayout(this);
+    layout->addWidget(m_title);
+    layout->addWidget(hint);
+    layout->addWidget(m_form);
+    layout->addWidget(m_fault);
+    layout->addStretch(1);
+    layout->addLayout(buttons);
+    hide();
+}
+
+void AsBuiltSheet::addField(const QString& id, const QString& name, const QString& unit, Dimension dimension,
+                            double bareToSi,
+                            std::function<std::optional<double>&(cell::CellDesign&)> member) {
+    auto* edit = new QLineEdit(m_form);
+    edit->setObjectName(QStringLiteral("asBuilt:") + id);
+    edit->setAccessibleName(name);
+    connect(edit, &QLineEdit::returnPressed, this, &AsBuiltSheet::keep);
+    static_cast<QFormLayout*>(m_form->layout())
+        ->addRow(unit.isEmpty() ? name : tr("%1, %2").arg(name, unit), edit);
+    m_fields.push_back({edit, name, dimension, bareToSi, std::move(member)});
+}
+
+QString AsBuiltSheet::shown(const Field& field, double value) const {
+    constexpr int kDigits = 4;
+    return q(wording::numberText(
+        field.dimension == Dimension::Kelvin ? value - base::kZeroCelsius : value / field.bareToSi, kDigits));
+}
+
+std::optional<double> AsBuiltSheet::read(const Field& field) const {
+    const std::string text = field.edit->text().trimmed().toStdString();
+    const auto parsed = wording::parseQuantity(text);
+    if (!parsed || parsed->used != text.size()) {
+        return std::nullopt;
+    }
+    if (parsed->dimension == Dimension::None) {
+        return field.dimension == Dimension::Kelvin ? parsed->value + base::kZeroCelsius
+                                                    : parsed->value * field.bareToSi;
+    }
+    return parsed->dimension == field.dimension ? std::optional(parsed->value) : std::nullopt;
+}
+
+void AsBuiltSheet::open() {
+    const BuildSummary* build = m_bench.build();
+    const record::Revision* revision = m_bench.revision();
+    if (build == nullptr || revision == nullptr) {
+        return;
+    }
+    m_title->setText(tr("%1 of %2, as built").arg(q(build->build.name), q(revision->name)));
+    m_fault->clear();
+    cell::CellDesign designed = revision->design;
+    cell::CellDesign built = build->build.asBuilt;
+    for (const Field& field : m_fields) {
+        const std::optional<double>& planned = field.member(designed);
+        const std::optional<double>& actual = field.member(built);
+        field.edit->setPlaceholderText(planned ? tr("as designed: %1").arg(shown(field, *planned))
+                                               : tr("as designed"));
+        field.edit->setText(actual && actual != planned ? shown(field, *actual) : QString());
+    }
+    show();
+    raise();
+    m_fields.front().edit->setFocus();
+}
+
+void AsBuiltSheet::keep() {
+    const record::Revision* revision = m_bench.revision();
+    if (revision == nullptr || m_bench.build() == nullptr) {
+        close();
+        return;
+    }
+    cell::CellDesign built = revision->design;
+    for (const Field& field : m_fields) {
+        if (field.edit->text().trimmed().isEmpty()) {
+            continue;
+        }
+        const auto value = read(field);
+        if (!value) {
+            m_fault->setText(tr("%1: \"%2\" does not fit; right would be a number with or without its unit")
+                                 .arg(field.name, field.edit->text()));
+            field.edit->setFocus();
+            return;
+        }
+        field.member(built) = value;
+    }
+    if (const QString problem = m_bench.changeAsBuilt(built); !problem.isEmpty()) {
+        m_fault->setText(problem);
+        return;
+    }
+    close();
+}
+
+void AsBuiltSheet::close() {
+    hide();
+    emit closed();
+}
+
+void AsBuiltSheet::keyPressEvent(QKeyEvent* event) {
+    if (event->key() == Qt::Key_Escape) {
+        close();
+        return;
+    }
+    QFrame::keyPressEvent(event);
+}
+
+} // namespace anodex::app

@@ -1,6 +1,6 @@
 // The window when the disk is full, the folder cannot be written, or the notebook is open elsewhere.
-#include "tests/app/WindowFixture.h"
 #include "tests/support/DiskTrouble.h"
+#include "tests/app/WindowFixture.h"
 
 #include <QPushButton>
 

@@ -202,6 +202,7 @@ void Workbench::addEvent(record::Event event) {
 
 bool Workbench::importRun(const QString& name, record::Millis started, const record::RunSamples& samples,
                           const std::function<void(double)>& progress, const std::stop_token& stop) {
+    settle();
     if (build() == nullptr) {
         return false;
     }

@@ -35,7 +35,10 @@ AsBuiltSheet::AsBuiltSheet(Workbench& bench, QWidget* parent)
         new QLabel(tr("Fill in only what you weighed or measured; what stays empty is as designed."), this);
     hint->setObjectName(QStringLiteral("faint"));
     hint->setWordWrap(true);
-    new QFormLayout(m_form);
+    auto* form = new QFormLayout(m_form);
+    form->setContentsMargins(0, 0, 0, 0);
+    form->setLabelAlignment(Qt::AlignLeft | Qt::AlignVCenter);
+    form->setFieldGrowthPolicy(QFormLayout::FieldsStayAtSizeHint);
     addField(QStringLiteral("gap"), tr("gap"), tr("mm"), Dimension::Metre, 1e-3,
              [](cell::CellDesign& d) -> std::optional<double>& { return d.gapMetres; });
     addField(QStringLiteral("negativeMass"), tr("negative electrode, weighed"), tr("g"), Dimension::Kilogram,
@@ -63,7 +66,6 @@ AsBuiltSheet::AsBuiltSheet(Workbench& bench, QWidget* parent)
     layout->addWidget(hint);
     layout->addWidget(m_form);
     layout->addWidget(m_fault);
-    layout->addStretch(1);
     layout->addLayout(buttons);
     hide();
 }
@@ -74,6 +76,7 @@ void AsBuiltSheet::addField(const QString& id, const QString& name, const QStrin
     auto* edit = new QLineEdit(m_form);
     edit->setObjectName(QStringLiteral("asBuilt:") + id);
     edit->setAccessibleName(name);
+    edit->setMinimumWidth(static_cast<int>(Theme::em(11.0)));
     connect(edit, &QLineEdit::returnPressed, this, &AsBuiltSheet::keep);
     static_cast<QFormLayout*>(m_form->layout())
         ->addRow(unit.isEmpty() ? name : tr("%1, %2").arg(name, unit), edit);
@@ -116,9 +119,21 @@ void AsBuiltSheet::open() {
                                                : tr("as designed"));
         field.edit->setText(actual && actual != planned ? shown(field, *actual) : QString());
     }
+    place();
     show();
     raise();
     m_fields.front().edit->setFocus();
+}
+
+/// No larger than its fields, in the middle of its view.
+void AsBuiltSheet::place() {
+    const QRect room = parentWidget()->rect().adjusted(8, 8, -8, -8);
+    const int width = std::min(room.width(), static_cast<int>(Theme::em(30.0)));
+    layout()->activate();
+    const int wanted =
+        layout()->hasHeightForWidth() ? layout()->totalHeightForWidth(width) : sizeHint().height();
+    const int height = std::min(room.height(), wanted + static_cast<int>(Theme::em(1.5)));
+    setGeometry(room.center().x() - width / 2, room.top() + (room.height() - height) / 3, width, height);
 }
 
 void AsBuiltSheet::keep() {

@@ -21,6 +21,7 @@ public:
 
     /// Shows the build at hand.
     void open();
+    void place();
 
 signals:
     void closed();

@@ -98,10 +98,7 @@ QWidget* BenchView::makePage() {
     m_echo->setMinimumHeight(static_cast<int>(Theme::em(1.3)));
     m_asBuiltButton = new QPushButton(tr("As built"), page);
     m_asBuiltButton->setObjectName(QStringLiteral("asBuilt"));
-    connect(m_asBuiltButton, &QPushButton::clicked, this, [this] {
-        m_asBuilt->open();
-        m_asBuilt->setGeometry(rect().adjusted(8, 8, -8, -8));
-    });
+    connect(m_asBuiltButton, &QPushButton::clicked, this, [this] { m_asBuilt->open(); });
     auto* import = new QPushButton(tr("Import a run"), page);
     import->setObjectName(QStringLiteral("importRun"));
     import->setToolTip(tr("Ctrl+I, or drop a file here"));
@@ -413,7 +410,7 @@ void BenchView::resizeEvent(QResizeEvent* event) {
     constexpr double kSmallest = 1.5;
     const double share = 0.125 * height() / Theme::em(1.0);
     m_live->setFont(Theme::font(std::clamp(share, kSmallest, kLargest), true));
-    m_asBuilt->setGeometry(rect().adjusted(8, 8, -8, -8));
+    m_asBuilt->place();
     m_sheet->setGeometry(rect().adjusted(8, 8, -8, -8));
 }
 

@@ -4,13 +4,15 @@
 #include "wording/ErrorText.h"
 #include "wording/Quantities.h"
 
+#include <QApplication>
 #include <QCheckBox>
 #include <QComboBox>
-
+#include <QElapsedTimer>
 #include <QFile>
 #include <QFileInfo>
 #include <QHBoxLayout>
 #include <QHeaderView>
+#include <QKeyEvent>
 #include <QLabel>
 #include <QProgressBar>
 #include <QPushButton>
@@ -29,6 +31,8 @@ struct RoleChoice {
     formats::ColumnRole role;
     double toSi;
 };
+constexpr std::size_t kLongFile = 8'000'000; // characters; a shorter one is read before a finger is lifted
+
 constexpr RoleChoice kRoleChoices[] = {
     {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "leave out"), formats::ColumnRole::Ignored, 1.0},
     {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "time, s"), formats::ColumnRole::Time, 1.0},
@@ -94,8 +98,8 @@ bool ImportSheet::open(const QString& path) {
             tr("%1 cannot be read (%2); check the name and the permissions").arg(path, file.errorString()));
         return false;
     }
-    m_text = file.readAll().toStdString();
-    auto preview = formats::previewCsv(m_text);
+    m_text = std::make_shared<const std::string>(file.readAll().toStdString());
+    auto preview = formats::previewCsv(*m_text);
     if (!preview) {
         emit refused(QFileInfo(path).fileName() + QStringLiteral(": ") +
                      q(wording::errorText(preview.error())));
@@ -187,7 +191,47 @@ void ImportSheet::showRows() {
 }
 
 void ImportSheet::showCurve() {
-    auto run = formats::readCsv(m_text, m_preview.mapping);
+    m_reader.request_stop();
+    ++m_ticket;
+    m_progress->hide();
+    if (m_text->size() > kLongFile) {
+        readAside();
+    } else {
+        showRun(formats::readCsv(*m_text, m_preview.mapping));
+    }
+}
+
+void ImportSheet::readAside() {
+    m_run.reset();
+    m_add->setEnabled(false);
+    m_plot->show({});
+    m_state->setText(tr("Reading %1 million characters…").arg(m_text->size() / 1'000'000));
+    m_progress->setRange(0, 100);
+    m_progress->setValue(0);
+    m_progress->show();
+    m_reader = std::jthread(
+        [this, text = m_text, mapping = m_preview.mapping, ticket = m_ticket](const std::stop_token& stop) {
+            const auto told = [&](double share) {
+                QMetaObject::invokeMethod(
+                    m_progress, [this, share] { m_progress->setValue(static_cast<int>(100.0 * share)); },
+                    Qt::QueuedConnection);
+            };
+            auto run = std::make_shared<tl::expected<formats::CsvRun, formats::CsvError>>(
+                formats::readCsv(*text, mapping, told, stop));
+            QMetaObject::invokeMethod(
+                this,
+                [this, run, ticket] {
+                    if (ticket == m_ticket) {
+                        m_progress->hide();
+                        showRun(std::move(*run));
+                        m_add->setFocus();
+                    }
+                },
+                Qt::QueuedConnection);
+        });
+}
+
+void ImportSheet::showRun(tl::expected<formats::CsvRun, formats::CsvError> run) {
     m_add->setEnabled(run.has_value());
     if (!run) {
         m_run.reset();
@@ -225,9 +269,22 @@ void ImportSheet::add() {
     const QString name = QFileInfo(m_path).completeBaseName();
     const record::Millis started = m_run->started.value_or(
         m_bench.services().now() - static_cast<record::Millis>(1000.0 * m_run->samples.seconds.back()));
+    m_adding.emplace();
+    qApp->installEventFilter(this);
+    QElapsedTimer sinceSeen;
     const bool done = m_bench.importRun(
         name, started, m_run->samples,
-        [this](double share) { m_progress->setValue(static_cast<int>(100.0 * share)); }, {});
+        [&](double share) {
+            constexpr int kMilliseconds = 20;
+            if (!sinceSeen.isValid() || sinceSeen.elapsed() > kMilliseconds) {
+                m_progress->setValue(static_cast<int>(100.0 * share));
+                QCoreApplication::processEvents();
+                sinceSeen.start();
+            }
+        },
+        m_adding->get_token());
+    qApp->removeEventFilter(this);
+    m_adding.reset();
     m_progress->hide();
     m_add->setEnabled(true);
     if (done) {
@@ -236,9 +293,42 @@ void ImportSheet::add() {
     }
 }
 
+bool ImportSheet::eventFilter(QObject* watched, QEvent* event) {
+    if (!m_adding) {
+        return QFrame::eventFilter(watched, event);
+    }
+    switch (event->type()) {
+    case QEvent::KeyPress:
+        if (static_cast<QKeyEvent*>(event)->key() == Qt::Key_Escape) {
+            m_adding->request_stop();
+        }
+        return true;
+    case QEvent::MouseButtonRelease:
+        if (watched == m_cancel) {
+            m_adding->request_stop();
+        }
+        return true;
+    case QEvent::MouseButtonPress:
+    case QEvent::MouseButtonDblClick:
+    case QEvent::KeyRelease:
+    case QEvent::ShortcutOverride:
+    case QEvent::Shortcut:
+    case QEvent::Wheel:
+    case QEvent::Drop:
+        return true;
+    case QEvent::Close:
+        event->ignore();
+        return true;
+    default:
+        return QFrame::eventFilter(watched, event);
+    }
+}
+
 void ImportSheet::close() {
+    m_reader.request_stop();
+    ++m_ticket;
     m_run.reset();
-    m_text.clear();
+    m_text = std::make_shared<const std::string>();
     hide();
     emit closed();
 }

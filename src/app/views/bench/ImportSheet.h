@@ -1,11 +1,16 @@
 // src/app/views/bench/ImportSheet.h - a run from a text file: the rows as read and the curve they would make.
 //
 // Nothing is stored before Add. A header seen before is read the same way again without questions.
+// Long       a long file is read aside; storing a long run goes on in small pieces. Both show how far they
+// are
+//            and stop at Cancel, leaving nothing behind.
 #pragma once
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
 #include "formats/RunCsv.h"
 #include <QFrame>
+#include <memory>
+#include <thread>
 
 class QCheckBox;
 class QComboBox;
@@ -25,6 +30,8 @@ public:
 
     /// Reads the file and shows it; false when it cannot be read (the reason is said).
     bool open(const QString& path);
+    /// While a run is being stored, only Cancel and Escape are heard.
+    bool eventFilter(QObject* watched, QEvent* event) override;
 
 signals:
     void refused(const QString& text);
@@ -33,6 +40,8 @@ signals:
 private:
     void showRows();
     void showCurve();
+    void readAside();
+    void showRun(tl::expected<formats::CsvRun, formats::CsvError> run);
     void showRoles();
     void giveRole(std::size_t column, std::size_t choice);
     void add();
@@ -42,7 +51,7 @@ private:
     Workbench& m_bench;
     const Theme& m_theme;
     QString m_path;
-    std::string m_text;
+    std::shared_ptr<const std::string> m_text = std::make_shared<const std::string>();
     formats::CsvPreview m_preview;
     bool m_known = false; ///< The mapping was remembered.
     QLabel* m_title;
@@ -54,6 +63,9 @@ private:
     QPushButton* m_cancel;
     QProgressBar* m_progress;
     std::optional<formats::CsvRun> m_run;
+    std::optional<std::stop_source> m_adding; ///< While a run is being stored.
+    int m_ticket = 0;                         ///< Of the latest reading; older ones are dropped.
+    std::jthread m_reader;
 };
 
 } // namespace anodex::app

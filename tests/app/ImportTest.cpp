@@ -1,0 +1,104 @@
+// The import sheet with files that take their time, and with second thoughts.
+#include "tests/app/WindowFixture.h"
+
+#include "formats/RunCsv.h"
+
+#include <QComboBox>
+#include <QProgressBar>
+#include <QPushButton>
+#include <QTimer>
+#include <fmt/format.h>
+
+namespace anodex::app {
+namespace {
+
+std::string rows(int count) {
+    std::string text = "time (s),voltage (V),current (A)\n";
+    for (int i = 0; i < count; ++i) {
+        text += fmt::format("{},{:.4f},0.0500\n", i, 1.2 - 1e-6 * i);
+    }
+    return text;
+}
+
+class ImportTest : public WindowTest {
+protected:
+    ImportTest() {
+        openDemo();
+        go(6);
+    }
+    void choose(const std::string& text) {
+        m_fileToOpen = QString::fromStdString(m_folder.path("run.csv").string());
+        test::writeText(m_fileToOpen.toStdString(), text);
+        QTest::mouseClick(find<QPushButton>("importRun"), Qt::LeftButton);
+    }
+    QPushButton* add() { return find<QPushButton>("importAdd"); }
+    QPushButton* cancel() { return find<QPushButton>("importCancel"); }
+    std::size_t runs() { return m_bench->build()->runs.size(); }
+};
+
+TEST_F(ImportTest, ALongFileIsReadAsideAndAddedWhole) {
+    constexpr int kRows = 400'000;
+    choose(rows(kRows));
+    EXPECT_FALSE(add()->isEnabled()) << "nothing to add while it is read";
+    ASSERT_TRUE(QTest::qWaitFor([&] { return add()->isEnabled(); }, 8000));
+    QTest::mouseClick(add(), Qt::LeftButton);
+    ASSERT_EQ(runs(), 2U);
+    EXPECT_EQ(m_bench->build()->runs.back().samples, kRows);
+}
+
+TEST_F(ImportTest, CancelWhileReadingLeavesNothing) {
+    choose(rows(400'000));
+    QTest::mouseClick(cancel(), Qt::LeftButton);
+    EXPECT_FALSE(add()->isVisible());
+    QTest::qWait(50);
+    EXPECT_EQ(runs(), 1U);
+    // And the sheet is as good as new.
+    choose(rows(20));
+    QTest::mouseClick(add(), Qt::LeftButton);
+    EXPECT_EQ(runs(), 2U);
+}
+
+TEST_F(ImportTest, CancelWhileStoringLeavesNothing) {
+    choose(rows(120'000));
+    const auto history = m_bench->history().size();
+    QTimer::singleShot(0, [this] { QTest::mouseClick(cancel(), Qt::LeftButton); });
+    QTest::mouseClick(add(), Qt::LeftButton);
+    EXPECT_EQ(runs(), 1U);
+    EXPECT_EQ(m_bench->history().size(), history);
+    EXPECT_TRUE(message().contains("stopped")) << message().toStdString();
+    EXPECT_TRUE(add()->isEnabled()) << "it can be added after all";
+    QTest::mouseClick(add(), Qt::LeftButton);
+    EXPECT_EQ(runs(), 2U);
+}
+
+TEST_F(ImportTest, NothingElseIsHeardWhileStoring) {
+    choose(rows(120'000));
+    const QString station = m_window->station();
+    QTimer::singleShot(0, [this] {
+        QTest::keyClick(m_window.get(), Qt::Key_Z, Qt::ControlModifier);
+        QTest::keyClick(m_window.get(), Qt::Key_2, Qt::AltModifier);
+        m_window->close();
+    });
+    QTest::mouseClick(add(), Qt::LeftButton);
+    EXPECT_EQ(runs(), 2U);
+    EXPECT_EQ(m_window->station(), station);
+    EXPECT_TRUE(m_window->isVisible());
+}
+
+TEST_F(ImportTest, AnotherRoleReadsTheFileAnew) {
+    choose("a;b;c\n0;1,2;5\n10;1,1;5\n20;1,0;5\n");
+    const auto give = [&](int column, const QString& role) {
+        auto* box = find<QComboBox>(QString("role:%1").arg(column));
+        box->setCurrentIndex(box->findText(role));
+    };
+    give(0, "time, min");
+    give(1, "voltage, V");
+    give(2, "current, mA");
+    ASSERT_TRUE(add()->isEnabled());
+    QTest::mouseClick(add(), Qt::LeftButton);
+    ASSERT_EQ(runs(), 2U);
+    EXPECT_NEAR(m_bench->build()->runs.back().durationSeconds, 1200.0, 1e-9);
+}
+
+} // namespace
+} // namespace anodex::app

@@ -124,7 +124,7 @@ std::string Contents::freshName(std::string stem) const {
         stem.pop_back();
     }
     for (int number = 2;; ++number) {
-        const std::string name = stem + " " + std::to_string(number);
+        std::string name = stem + " " + std::to_string(number);
         const bool taken = std::any_of(revisions.begin(), revisions.end(),
                                        [&](const record::Revision& r) { return r.name == name; });
         if (!taken) {

@@ -33,7 +33,7 @@ void DoubtWorker::request(const Outcome& outcome, int ticket) {
 }
 
 void DoubtWorker::start() {
-    m_thread = std::jthread([this, wanted = *m_wanted](std::stop_token stop) {
+    m_thread = std::jthread([this, wanted = *m_wanted](const std::stop_token& stop) {
         const auto doubt =
             cell::estimateDoubt(m_catalogue, wanted.cell, wanted.evaluation, {kSamples, 1, 1}, stop);
         if (doubt) {

@@ -90,5 +90,50 @@ TEST(RunAnalysis, NamesTheFirstReadingAtFault) {
     EXPECT_EQ(analyseRun(run).error().code, RunError::Code::TooFewSamples);
 }
 
+TEST(RunAnalysis, OnlyThePartAboveZeroCountsAsDelivered) {
+    // From −0.1 A to +0.1 A while the voltage falls from 2 V to 1 V: half of the time each way.
+    const auto run = analyseRun({{0.0, 100.0}, {2.0, 1.0}, {-0.1, 0.1}});
+    ASSERT_TRUE(run);
+    EXPECT_NEAR(run->dischargeCoulombs, 2.5, 1e-12);
+    EXPECT_NEAR(run->chargeCoulombs, 2.5, 1e-12);
+    // ∫ I V dt of two straight lines, 0 → 0.1 A and 1.5 → 1 V in 50 s.
+    EXPECT_NEAR(run->deliveredJoules, 50.0 * (0.1 * 1.0 + 0.5 * 0.1 * 1.5) / 3.0, 1e-12);
+    EXPECT_NEAR(run->meanDischargeAmps, 0.05, 1e-12);
+}
+
+TEST(RunAnalysis, FallingThroughZeroCountsTheFirstPart) {
+    const auto run = analyseRun({{0.0, 30.0}, {1.0, 1.6}, {0.2, -0.1}});
+    ASSERT_TRUE(run);
+    EXPECT_NEAR(run->dischargeCoulombs, 0.5 * 0.2 * 20.0, 1e-12);
+    EXPECT_NEAR(run->chargeCoulombs, 0.5 * 0.1 * 10.0, 1e-12);
+    EXPECT_NEAR(run->deliveredJoules, 20.0 * (0.2 * 1.0 + 0.5 * 0.2 * 1.4) / 3.0, 1e-12);
+}
+
+TEST(RunAnalysis, TellsTheCurrentBehindItsResistance) {
+    record::RunSamples samples;
+    for (int i = 0; i < 40; ++i) {
+        const bool loaded = (i / 10) % 2 == 1;
+        samples.seconds.push_back(i);
+        samples.volts.push_back(loaded ? 1.0 : 1.2);
+        samples.amps.push_back(loaded ? 0.05 : 0.0);
+    }
+    const auto run = analyseRun(samples);
+    ASSERT_TRUE(run && run->internalOhm);
+    EXPECT_NEAR(*run->internalOhm, 4.0, 1e-9);
+    EXPECT_NEAR(run->stepAmps, 0.05, 1e-12);
+    EXPECT_NEAR(run->loadedVolts, 1.0, 1e-12);
+    EXPECT_NEAR(run->loadedAmps, 0.05, 1e-12);
+}
+
+TEST(RunAnalysis, ARestNeverLoaded) {
+    const auto run = analyseRun({{0.0, 10.0, 20.0}, {1.1, 1.1, 1.1}, {0.0, 0.0, 0.0}});
+    ASSERT_TRUE(run);
+    EXPECT_FALSE(run->internalOhm);
+    EXPECT_EQ(run->loadedAmps, 0.0);
+    EXPECT_FALSE(run->ranDown);
+    EXPECT_NEAR(run->meanVolts, 1.1, 1e-12);
+    EXPECT_EQ(run->deliveredJoules, 0.0);
+}
+
 } // namespace
 } // namespace anodex::bench

@@ -125,6 +125,7 @@ TEST(Solution, WithoutATableItConductsAsItsIonsDoWhenThin) {
     EXPECT_NEAR(citrate.conductivity, 1.5 * (73.5 + 70.2) * 1e-4, 0.025);
     const Solution nitrate = solved({{"zinc nitrate", 0.0005}});
     EXPECT_NEAR(nitrate.conductivity, 1.0 * (52.8 + 71.4) * 1e-4, 0.0012);
+    EXPECT_NEAR(solved({{"zinc nitrate", 0.0005}}, 35.0).conductivity / nitrate.conductivity, 1.2, 0.01);
     // And less per ion the stronger it is, without ever falling.
     double before = 0.0;
     for (const double molality : {0.001, 0.01, 0.1, 0.5, 1.0}) {

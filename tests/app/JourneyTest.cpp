@@ -156,6 +156,37 @@ TEST_F(WindowTest, TypingUpdatesAtEachKeystrokeThatParses) {
     EXPECT_TRUE(m_bench->history().back().sentence.find("80") != std::string::npos);
 }
 
+TEST_F(WindowTest, ArrowsAndTheWheelStepAnAmountAndMoveTheRungs) {
+    openDemo();
+    go(2);
+    auto* field = find<QLineEdit>("amount:1:0");
+    field->setFocus();
+    const auto rungAt = [&] {
+        for (const PictureItem& item : picture("ladder")->items()) {
+            if (item.id == "settled:1") {
+                return item.value;
+            }
+        }
+        return QString();
+    };
+    const QString before = rungAt();
+    const auto history = m_bench->history().size();
+    for (int i = 0; i < 30; ++i) {
+        QTest::keyClick(field, Qt::Key_Down);
+    }
+    EXPECT_NE(rungAt(), before);
+    EXPECT_LT(m_bench->design().positiveLiquid->solutes[0].amount.value, 0.02);
+    EXPECT_EQ(m_bench->history().size(), history) << "one gesture, not yet over";
+    QWheelEvent wheel(QPointF(4, 4), field->mapToGlobal(QPointF(4, 4)), {}, QPoint(0, 120), Qt::NoButton,
+                      Qt::NoModifier, Qt::NoScrollPhase, false);
+    const double weak = m_bench->design().positiveLiquid->solutes[0].amount.value;
+    QApplication::sendEvent(field, &wheel);
+    EXPECT_NEAR(m_bench->design().positiveLiquid->solutes[0].amount.value / weak, 1.05, 0.01);
+    QTest::keyClick(field, Qt::Key_Return);
+    EXPECT_EQ(m_bench->revisions().size(), 4U) << "the built one stays, a child begins";
+    EXPECT_EQ(m_bench->history().size(), history + 1);
+}
+
 TEST_F(WindowTest, ADraftSettlesByItselfAfterAMomentOfQuiet) {
     openDemo();
     go(3);

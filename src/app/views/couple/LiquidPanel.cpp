@@ -6,9 +6,12 @@
 #include "wording/Quantities.h"
 
 #include <QHBoxLayout>
+#include <QKeyEvent>
 #include <QLineEdit>
 #include <QPushButton>
 #include <QVBoxLayout>
+#include <QWheelEvent>
+#include <cmath>
 
 namespace anodex::app {
 namespace {
@@ -135,6 +138,9 @@ void LiquidPanel::addRow(const QString& name, const QString& amount, int solute)
     field->setMinimumWidth(static_cast<int>(Theme::em(3.6)));
     field->setMaximumWidth(static_cast<int>(Theme::em(6.0)));
     field->setAlignment(Qt::AlignRight);
+    field->setToolTip(tr("Type, or step with the arrow keys and the wheel"));
+    field->setProperty("solute", solute);
+    field->installEventFilter(this);
     row->addWidget(label, 1);
     row->addWidget(field);
     if (solute != kBasisRow) {
@@ -189,6 +195,40 @@ void LiquidPanel::typed(QLineEdit* field, int solute, bool settle) {
         field->setModified(false);
         m_bench.settle();
     }
+}
+
+bool LiquidPanel::eventFilter(QObject* watched, QEvent* event) {
+    auto* field = qobject_cast<QLineEdit*>(watched);
+    int steps = 0;
+    if (event->type() == QEvent::KeyPress) {
+        const int key = static_cast<QKeyEvent*>(event)->key();
+        steps = key == Qt::Key_Up ? 1 : key == Qt::Key_Down ? -1 : 0;
+    } else if (event->type() == QEvent::Wheel) {
+        const int turned = static_cast<QWheelEvent*>(event)->angleDelta().y();
+        steps = turned > 0 ? 1 : turned < 0 ? -1 : 0;
+    }
+    if (field == nullptr || steps == 0) {
+        return QFrame::eventFilter(watched, event);
+    }
+    step(field, steps);
+    return true;
+}
+
+/// A twentieth more or less; the rungs move at once, the command is written when the hand rests.
+void LiquidPanel::step(QLineEdit* field, int steps) {
+    auto amount = amountFrom(field->text().trimmed().toStdString());
+    if (!amount) {
+        return;
+    }
+    constexpr double kStride = 1.05;
+    const double wanted = amount->value * std::pow(kStride, steps);
+    const double scale = std::pow(10.0, 2 - std::floor(std::log10(wanted)));
+    const double rounded = std::round(wanted * scale) / scale;
+    // A step is never lost to rounding.
+    amount->value = rounded == amount->value ? wanted : rounded;
+    field->setText(amountText(*amount));
+    field->setModified(true);
+    typed(field, field->property("solute").toInt(), false);
 }
 
 void LiquidPanel::pour() {

@@ -20,6 +20,7 @@ public:
     LiquidPanel(Workbench& bench, const Theme& theme, cell::Side side, QWidget* parent);
 
     void refresh();
+    bool eventFilter(QObject* watched, QEvent* event) override;
 
 signals:
     void numberAsked(const anodex::cell::QuantityKey& key, const QPoint& at);
@@ -29,6 +30,7 @@ private:
     void rebuildRows();
     void refreshFacts();
     void addRow(const QString& name, const QString& amount, int solute);
+    void step(QLineEdit* field, int steps);
     void typed(QLineEdit* field, int solute, bool settle);
     void pour();
     void removeSolute(int solute);

@@ -69,7 +69,7 @@ chemistry::Catalogue loadCatalogue(const std::string& directory) {
     formats::CatalogueFiles files = formats::builtInCatalogueFiles();
     if (!directory.empty()) {
         for (auto& [name, text] : files) {
-            text = readText(directory + "/" + name);
+            text = readText((std::filesystem::path(directory) / name).string());
         }
     }
     auto catalogue = formats::readCatalogue(files);

@@ -2,6 +2,7 @@
 #include "tests/app/WindowFixture.h"
 
 #include "app/widgets/CurvePlot.h"
+#include "app/widgets/ExplainPanel.h"
 
 #include <QLabel>
 #include <QListWidget>
@@ -234,6 +235,23 @@ TEST_F(AsBuiltTest, LeavingItAloneWritesNothing) {
     openSheet();
     keep();
     EXPECT_EQ(m_bench->history().size(), history);
+}
+
+TEST_F(AsBuiltTest, TheRailShowsTheBuildAtTheBenchAndTheDesignWhereItIsDrawn) {
+    const auto ohms = [&] { return picture("rail")->item("resistance")->value; };
+    const QString designed = ohms();
+    openSheet();
+    type(field("gap"), "90", false);
+    keep();
+    EXPECT_NE(ohms(), designed) << "at the bench, as it was built";
+    EXPECT_TRUE(picture("rail")->item("openCircuit")->value.contains("measured"));
+    go(3);
+    EXPECT_EQ(ohms().left(5), designed.left(5)) << "on the drawing, as designed";
+    EXPECT_FALSE(picture("rail")->item("openCircuit")->value.contains("measured"))
+        << "which nobody has measured";
+    go(7);
+    click(picture("rail"), "resistance");
+    EXPECT_TRUE(m_window->explainPanel()->isVisible());
 }
 
 } // namespace

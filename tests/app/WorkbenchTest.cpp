@@ -1,6 +1,7 @@
 // The session behind the window, without the window.
 #include "app/session/Workbench.h"
 #include "app/views/couple/PourText.h"
+#include "core/record/Expect.h"
 #include "formats/CellFile.h"
 #include "tests/support/Samples.h"
 
@@ -110,6 +111,7 @@ TEST_F(WorkbenchTest, ABuildKeepsItsExpectationWhenTheDesignMovesOn) {
     const record::Expectation then = m_bench->build()->build.expectation;
     EXPECT_TRUE(then.openCircuitVolts.range.contains(then.openCircuitVolts.value));
     EXPECT_EQ(then.catalogueVersion, test::catalogue().version);
+    EXPECT_TRUE(record::expectedLoadedVolts(then, 0.3 * then.shortCircuitAmps.value));
     setGap(0.03);
     EXPECT_EQ(m_bench->builds().front().build.expectation, then);
     EXPECT_EQ(m_bench->revisions().size(), 2U);

@@ -143,6 +143,7 @@ void MainWindow::showStation(const QString& wanted) {
             m_stage->setCurrentIndex(i);
             m_station = id;
             m_bench.remember(QStringLiteral("station"), id);
+            m_rail->showBuilt(worksOnBuild());
         }
     }
     if (id == QLatin1String("bench")) {
@@ -177,8 +178,12 @@ void MainWindow::refreshTitle() {
     refreshWire();
 }
 
+bool MainWindow::worksOnBuild() const {
+    return m_station == QLatin1String("bench") || m_station == QLatin1String("judge");
+}
+
 void MainWindow::explain(const cell::QuantityKey& key, const QPoint& at) {
-    const Outcome& outcome = m_bench.outcome();
+    const Outcome& outcome = worksOnBuild() ? m_bench.builtOutcome() : m_bench.outcome();
     if (outcome.usable()) {
         m_explain->open(tr(wording::quantityName(key.quantity)),
                         cell::explain(m_bench.catalogue(), *outcome.cell, *outcome.evaluation, key),

@@ -50,6 +50,8 @@ private:
     void showDrawer();
     void showFind();
     [[nodiscard]] std::vector<FindEntry> findEntries();
+    /// Couple and Cell work on the design; Bench and Judge on the build.
+    [[nodiscard]] bool worksOnBuild() const;
     void explain(const cell::QuantityKey& key, const QPoint& at);
     void goToRemedy(const cell::Finding& finding);
     void openFile();

@@ -38,18 +38,31 @@ Rail::Rail(Workbench& bench, const Theme& theme, QWidget* parent)
         const PictureItem* hit = item(id);
         if (hit != nullptr && hit->opens) {
             emit numberAsked(*hit->opens, mapToGlobal(hit->area.center().toPoint()));
-        } else if (id == QLatin1String("remedy") && !m_bench.outcome().findings.empty()) {
-            emit remedyAsked(m_bench.outcome().findings.front());
+        } else if (id == QLatin1String("remedy") && !outcome().findings.empty()) {
+            emit remedyAsked(outcome().findings.front());
         }
     });
 }
 
+void Rail::showBuilt(bool built) {
+    if (m_ofBuild != built) {
+        m_ofBuild = built;
+        rebuild();
+    }
+}
+
+const Outcome& Rail::outcome() const {
+    return m_ofBuild ? m_bench.builtOutcome() : m_bench.outcome();
+}
+
 std::vector<Rail::Row> Rail::rows() const {
-    const Outcome& now = m_bench.outcome();
+    const Outcome& now = outcome();
     const cell::Evaluation& e = *now.evaluation;
     const auto& ghost = m_bench.ghost();
-    const bool hasGhost = ghost && ghost->usable();
-    const BuildSummary* build = m_bench.build();
+    const bool hasGhost = ghost && ghost->usable() && !m_ofBuild;
+    // What was measured on something else than what is shown stays away from it.
+    const bool same = &m_bench.builtOutcome() == &now;
+    const BuildSummary* build = same ? m_bench.build() : nullptr;
     const auto range = [&](base::Interval cell::Doubt::*member) {
         return now.doubt ? std::optional(*now.doubt.*member) : std::nullopt;
     };
@@ -178,7 +191,7 @@ double Rail::addRow(std::vector<PictureItem>& items, const Row& row, double y) c
 }
 
 double Rail::addFinding(std::vector<PictureItem>& items, double y) const {
-    const auto& findings = m_bench.outcome().findings;
+    const auto& findings = outcome().findings;
     if (findings.empty()) {
         return y;
     }
@@ -260,8 +273,8 @@ double Rail::addFinding(std::vector<PictureItem>& items, double y) const {
 void Rail::rebuild() {
     setFocusColour(m_theme.colours().focus);
     std::vector<PictureItem> items;
-    const Outcome& outcome = m_bench.outcome();
-    if (outcome.usable()) {
+    const Outcome& shown = outcome();
+    if (shown.usable()) {
         const std::vector<Row> list = rows();
         double tall = Theme::em(2.0);
         for (const Row& row : list) {
@@ -269,7 +282,7 @@ void Rail::rebuild() {
         }
         // A danger must be seen without scrolling: where the rows leave no room below, it stands above them.
         const bool danger =
-            !outcome.findings.empty() && outcome.findings.front().severity == cell::Severity::Danger;
+            !shown.findings.empty() && shown.findings.front().severity == cell::Severity::Danger;
         const bool above = danger && tall + Theme::em(10.0) > parentWidget()->height();
         double y = Theme::em(0.6);
         if (above) {

@@ -12,6 +12,9 @@ class Rail : public Picture {
 public:
     Rail(Workbench& bench, const Theme& theme, QWidget* parent);
 
+    /// Of the build as it was built, or of the design.
+    void showBuilt(bool built);
+
 signals:
     void numberAsked(const anodex::cell::QuantityKey& key, const QPoint& at);
     void remedyAsked(const anodex::cell::Finding& finding);
@@ -32,6 +35,7 @@ private:
     };
 
     void rebuild();
+    [[nodiscard]] const Outcome& outcome() const;
     [[nodiscard]] std::vector<Row> rows() const;
     [[nodiscard]] static double rowHeight(const Row& row);
     double addRow(std::vector<PictureItem>& items, const Row& row, double y) const;
@@ -40,6 +44,7 @@ private:
 
     Workbench& m_bench;
     const Theme& m_theme;
+    bool m_ofBuild = false;
 };
 
 } // namespace anodex::app

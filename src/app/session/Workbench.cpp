@@ -121,6 +121,23 @@ void Workbench::loadSelection() {
         at != nullptr && !(at->design == m_outcome.design && m_outcome.usable())) {
         reevaluate(at->design);
     }
+    evaluateBuilt();
+}
+
+void Workbench::evaluateBuilt() {
+    m_built.reset();
+    if (build() == nullptr || revision() == nullptr || build()->build.asBuilt == revision()->design) {
+        return;
+    }
+    m_built = outcomeOf(m_catalogue, build()->build.asBuilt);
+    // The ranges are those written down that day.
+    const record::Expectation& then = build()->build.expectation;
+    m_built->doubt = cell::Doubt{};
+    m_built->doubt->openCircuitVolts = then.openCircuitVolts.range;
+    m_built->doubt->shortCircuitAmps = then.shortCircuitAmps.range;
+    m_built->doubt->maximumWatts = then.maximumWatts.range;
+    m_built->doubt->expectedCoulombs = then.capacityCoulombs.range;
+    m_built->doubt->resistanceOhm = then.resistanceOhm.range;
 }
 
 std::vector<record::Reading> Workbench::readings() const {

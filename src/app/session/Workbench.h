@@ -56,6 +56,8 @@ public:
     // --- the design at hand ---
     [[nodiscard]] const cell::CellDesign& design() const { return m_outcome.design; }
     [[nodiscard]] const Outcome& outcome() const { return m_outcome; }
+    /// The build at hand as it was built: the design's own outcome where nothing differed.
+    [[nodiscard]] const Outcome& builtOutcome() const { return m_built ? *m_built : m_outcome; }
     /// The state to compare with: the pinned one, or the one before the last edit.
     [[nodiscard]] const std::optional<Outcome>& ghost() const { return m_pin ? m_pin : m_before; }
     [[nodiscard]] bool isHeld() const { return m_pin.has_value(); }
@@ -101,6 +103,7 @@ signals:
 private:
     void reload();
     void loadSelection();
+    void evaluateBuilt();
     void reevaluate(const cell::CellDesign& design);
     bool commit(const QString& sentence, const std::vector<notebook::Change>& changes);
     bool ensureNotebook();
@@ -115,6 +118,7 @@ private:
     record::Id m_revision;
     record::Id m_build;
     Outcome m_outcome;
+    std::optional<Outcome> m_built; ///< Of a build that differs from its design.
     std::optional<Outcome> m_before;
     std::optional<Outcome> m_pin;
     std::optional<cell::CellDesign> m_draft;

@@ -74,8 +74,8 @@ void Workbench::renameRevision(const QString& name) {
 }
 
 record::Expectation Workbench::expectationOf(const Outcome& outcome) const {
-    const cell::Evaluation& evaluation = *outcome.evaluation;
-    // Written down for good, so the ranges are awaited here rather than guessed.
+    // Written down for good: with the curve, and with the ranges awaited here rather than guessed.
+    const cell::Evaluation evaluation = cell::evaluate(m_catalogue, *outcome.cell);
     const cell::Doubt doubt =
         outcome.doubt ? *outcome.doubt : cell::estimateDoubt(m_catalogue, *outcome.cell, evaluation).value();
     return record::expectationOf(m_catalogue.version, evaluation, doubt);

@@ -163,6 +163,36 @@ TEST_F(WindowTest, TheNotebookShowsAllThreeRevisionsOfTheDemo) {
     EXPECT_EQ(builds, 4);
 }
 
+TEST_F(WindowTest, WhatIsOnlyALowerBoundIsCalledOne) {
+    openDemo();
+    const auto valueOf = [&](const char* where, const QString& id) {
+        const PictureItem* item = picture(where)->item(id);
+        return item != nullptr ? item->value : QString();
+    };
+    // The jar was not run down, and the load was not the best one.
+    EXPECT_TRUE(valueOf("rail", "capacity").contains("at least"));
+    EXPECT_TRUE(valueOf("rail", "maximumPower").contains("at least"));
+    EXPECT_TRUE(valueOf("rail", "openCircuit").contains("measured"));
+    go(7);
+    EXPECT_TRUE(valueOf("ledger", "capacity").contains(QStringLiteral("≥")));
+    EXPECT_FALSE(valueOf("ledger", "openCircuit").contains(QStringLiteral("≥")));
+    EXPECT_TRUE(valueOf("ledger", "loaded").contains("expected"));
+}
+
+TEST_F(WindowTest, TheLayeredJarIsDrawnLayered) {
+    openDemo();
+    go(3);
+    const Picture* section = picture("section");
+    const QRectF zinc = section->item("negative")->area;
+    const QRectF copper = section->item("positive")->area;
+    EXPECT_LT(zinc.bottom(), copper.top());
+    EXPECT_GT(zinc.width(), 4.0 * zinc.height()) << "a slab, not a stave";
+    // Downwards is wider apart now.
+    const double before = m_bench->outcome().cell->gapMetres;
+    drag(picture("section"), "gap", QPoint(0, 60));
+    EXPECT_GT(m_bench->outcome().cell->gapMetres, 1.2 * before);
+}
+
 TEST_F(WindowTest, SwappedElectrodesRaiseTheFindingOnTheRail) {
     QTest::mouseClick(find<QPushButton>("doorFirst"), Qt::LeftButton);
     cell::CellDesign design = m_bench->design();

@@ -162,6 +162,31 @@ TEST(JudgeText, TellsAnUnfinishedRunFromAnEmptyCell) {
               std::string::npos);
 }
 
+TEST(JudgeText, JudgesTheVoltageUnderItsOwnLoad) {
+    // 0.05 A on a cell of 1.10 V and 11 Ω: 0.55 V are expected, give or take a tenth of a volt or two.
+    bench::RunAnalysis run;
+    run.dischargeCoulombs = 100.0;
+    run.durationSeconds = 2000.0;
+    run.loadedAmps = 0.05;
+    run.loadedVolts = 0.56;
+    run.lastVolts = 0.55;
+    const std::string normal = plain(judgeSentence({expectation(), {}, {}, run, ""}));
+    EXPECT_NE(normal.find("under load 0.6 V where 0.6 V was expected: normal"), std::string::npos)
+        << normal;
+    run.loadedVolts = 0.2;
+    run.lastVolts = 0.2;
+    const std::string low = plain(judgeSentence({expectation(), {}, {}, run, ""}));
+    EXPECT_NE(low.find("lower than it should be"), std::string::npos) << low;
+    run.loadedAmps = 0.5; // more than a short circuit gives: nothing to compare with
+    EXPECT_EQ(judgeSentence({expectation(), {}, {}, run, ""}).find("under load 0.20"), std::string::npos);
+}
+
+TEST(JudgeText, ARestOnlyRests) {
+    bench::RunAnalysis run;
+    run.durationSeconds = 7200.0;
+    EXPECT_EQ(plain(judgeSentence({expectation(), {}, {}, run, ""})), "it rested for 2 h.");
+}
+
 TEST(JudgeText, SaysWhatToDoWhenNothingIsMeasured) {
     EXPECT_NE(judgeSentence({expectation(), {}, {}, {}, ""}).find("Nothing measured yet"), std::string::npos);
 }

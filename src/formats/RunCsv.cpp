@@ -72,7 +72,8 @@ private:
 } // namespace
 
 tl::expected<CsvRun, CsvError> readCsv(std::string_view text, const CsvMapping& mapping,
-                                       const std::function<void(double)>& progress, std::stop_token stop) {
+                                       const std::function<void(double)>& progress,
+                                       const std::stop_token& stop) {
     if (!columnOf(mapping, ColumnRole::Time)) {
         return tl::unexpected(CsvError{Code::NoTime, mapping.headerLines, {}});
     }

@@ -64,7 +64,7 @@ struct CsvRun {
 /// Reads all rows. `progress` is told the share done now and then.
 [[nodiscard]] tl::expected<CsvRun, CsvError> readCsv(std::string_view text, const CsvMapping& mapping,
                                                      const std::function<void(double)>& progress = {},
-                                                     std::stop_token stop = {});
+                                                     const std::stop_token& stop = {});
 
 /// Decides CsvMapping::currentPositiveOnCharge from the data when the header does not say.
 [[nodiscard]] bool looksPositiveOnCharge(const record::RunSamples& samples);

@@ -171,8 +171,7 @@ TEST(JudgeText, JudgesTheVoltageUnderItsOwnLoad) {
     run.loadedVolts = 0.56;
     run.lastVolts = 0.55;
     const std::string normal = plain(judgeSentence({expectation(), {}, {}, run, ""}));
-    EXPECT_NE(normal.find("under load 0.6 V where 0.6 V was expected: normal"), std::string::npos)
-        << normal;
+    EXPECT_NE(normal.find("under load 0.6 V where 0.6 V was expected: normal"), std::string::npos) << normal;
     run.loadedVolts = 0.2;
     run.lastVolts = 0.2;
     const std::string low = plain(judgeSentence({expectation(), {}, {}, run, ""}));

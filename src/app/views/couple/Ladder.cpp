@@ -344,7 +344,11 @@ void Ladder::addLoaded(std::vector<PictureItem>& items) const {
             painter.setFont(Theme::font(step.kind == 0 ? 1.15 : 0.85, step.kind == 0));
             const double wide = columnX(cell::Side::Positive) - barHalf() - Theme::em(0.9) - area.right();
             const QRectF text(area.right() + Theme::em(0.35), labelY - Theme::em(0.75), wide, Theme::em(1.5));
-            drawElided(painter, text, step.kind == 0 ? shown : step.name + QStringLiteral(" ") + shown);
+            const QString words = step.kind == 0 ? shown : step.name + QStringLiteral(" ") + shown;
+            // The bracket's lines end where the words begin.
+            const double covered = std::min(wide, QFontMetricsF(painter.font()).horizontalAdvance(words) + 4);
+            painter.fillRect(QRectF(text.left() - 2, text.top(), covered, text.height()), c.paper);
+            drawElided(painter, text, words);
         };
         items.push_back(std::move(item));
     }

@@ -67,7 +67,7 @@ TEST_P(Killed, LosesNothingThatWasAcknowledged) {
         const Child child = start(path, seed);
         ASSERT_NE(child.output, nullptr);
         const bool aimAtImport = round % 5 == 0;
-        const unsigned wanted = 2 + seed * 2654435761U % 9;
+        const unsigned wanted = 2 + seed * 2654435761U % 20;
         std::optional<Acknowledged> last;
         unsigned lines = 0;
         std::array<char, 128> line{};

@@ -94,6 +94,10 @@ const char* quantityName(Quantity quantity) {
         return "Lost voltage";
     case Quantity::InternalResistance:
         return "Internal resistance under load";
+    case Quantity::ElectrodeMass:
+        return "Mass of the electrode";
+    case Quantity::LiquidVolume:
+        return "The liquid";
     }
     return "";
 }

@@ -33,7 +33,9 @@ constexpr UnitText kUnitTexts[] = {{Unit::None, "", 1.0, false},
                                    {Unit::Metre, "mm", 1e3, false},
                                    {Unit::SiemensPerMetre, "S/m", 1.0, false},
                                    {Unit::M3PerSecond, "mL/h", 3.6e9, false},
-                                   {Unit::Kelvin, "K", 1.0, false}};
+                                   {Unit::Kelvin, "K", 1.0, false},
+                                   {Unit::Kilogram, "g", 1e3, true},
+                                   {Unit::CubicMetre, "mL", 1e6, false}};
 
 const UnitText& textOf(Unit unit) {
     for (const UnitText& entry : kUnitTexts) {

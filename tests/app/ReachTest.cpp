@@ -193,6 +193,20 @@ TEST_F(WindowTest, TheLayeredJarIsDrawnLayered) {
     EXPECT_GT(m_bench->outcome().cell->gapMetres, 1.2 * before);
 }
 
+TEST_F(WindowTest, MassesAndLiquidsOpenAndTheirPartsStillOfferChoices) {
+    openDemo();
+    go(3);
+    for (const char* id : {"negative.mass", "positive.mass", "liquid:0.facts", "liquid:1.facts"}) {
+        click(picture("section"), id);
+        EXPECT_TRUE(m_window->explainPanel()->isVisible()) << id;
+        QTest::keyClick(m_window->explainPanel()->tree(), Qt::Key_Escape);
+    }
+    // The electrode itself, beside its numbers, is still where choices are made.
+    const PictureItem* electrode = picture("section")->item("negative");
+    ASSERT_NE(electrode, nullptr);
+    EXPECT_FALSE(electrode->opens);
+}
+
 TEST_F(WindowTest, SwappedElectrodesRaiseTheFindingOnTheRail) {
     QTest::mouseClick(find<QPushButton>("doorFirst"), Qt::LeftButton);
     cell::CellDesign design = m_bench->design();

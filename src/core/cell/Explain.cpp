@@ -1,3 +1,5 @@
+// Length: one short tree for each quantity, all over the same three inputs; a reader looks for one of them by
+// name.
 #include "core/cell/Explain.h"
 
 #include "core/base/Constants.h"
@@ -64,6 +66,10 @@ public:
             return loss(key.amps, key.index);
         case Quantity::InternalResistance:
             return internal(key.amps);
+        case Quantity::ElectrodeMass:
+            return mass(key.side);
+        case Quantity::LiquidVolume:
+            return volume(key.side);
         }
         return {};
     }
@@ -388,6 +394,40 @@ private:
             result.inputs.push_back(
                 input("N(" + substance.formulaText + ")", portion.moles, Unit::Mole, substance.sources));
         }
+        return result;
+    }
+
+    [[nodiscard]] Explanation mass(Side side) const {
+        const Electrode& electrode = m_cell.electrode(side);
+        const chemistry::Material& material = m_catalogue.materials[electrode.material];
+        return {"m",
+                "m = A · d · ρ; a weighed or given mass replaces it",
+                electrode.massKg,
+                Unit::Kilogram,
+                {},
+                {input("A", electrode.areaM2, Unit::SquareMetre),
+                 input("d", electrode.thicknessMetres, Unit::Metre),
+                 input("ρ in kg/m³", material.densityKgPerM3, Unit::None, material.sources)}};
+    }
+
+    [[nodiscard]] Explanation volume(Side side) const {
+        const chemistry::Solution& solution = m_cell.solution(side);
+        Explanation result{"V",
+                           "V = (solvent + Σ solutes) / ρ(mixture)",
+                           solution.volumeM3,
+                           Unit::CubicMetre,
+                           {"densities of single salts from the catalogue, mixed by volumes"},
+                           {}};
+        result.inputs = {input("solvent", solution.mixture.solventKg, Unit::Kilogram)};
+        for (const chemistry::Portion& portion : solution.mixture.portions) {
+            const chemistry::Substance& substance = m_catalogue.substances[portion.substance];
+            result.inputs.push_back(input("m(" + substance.formulaText + ")",
+                                          portion.moles * substance.molarMassKg, Unit::Kilogram,
+                                          substance.sources));
+        }
+        result.inputs.push_back(input("ρ in kg/m³", solution.densityKgPerM3, Unit::None));
+        result.inputs.push_back(acidity(side));
+        result.inputs.push_back(conductivity(side));
         return result;
     }
 

@@ -21,7 +21,9 @@ enum class Unit {
     Metre,
     SiemensPerMetre,
     M3PerSecond,
-    Kelvin
+    Kelvin,
+    Kilogram,
+    CubicMetre
 };
 
 struct Explanation {
@@ -50,7 +52,9 @@ enum class Quantity {
     Acidity,              ///< side
     LoadedVoltage,        ///< amps
     Loss,                 ///< amps, index: loss of lossesAt()
-    InternalResistance    ///< amps: of a step of the load from nothing
+    InternalResistance,   ///< amps: of a step of the load from nothing
+    ElectrodeMass,        ///< side
+    LiquidVolume          ///< side; its pH and conductivity among the inputs
 };
 
 struct QuantityKey {

@@ -173,6 +173,29 @@ TEST(Explain, ALossInTheLiquidIsCurrentTimesItsResistances) {
     }
 }
 
+TEST(Explain, MassAndVolumeFollowFromTheirInputs) {
+    for (const std::string& json : {test::beakers(), test::leadAcid(30), test::lemon()}) {
+        const Case c = caseOf(json);
+        for (const Side side : {Side::Negative, Side::Positive}) {
+            const Explanation mass = explained(c, Quantity::ElectrodeMass, side);
+            double product = 1.0;
+            for (const Explanation& input : mass.inputs) {
+                product *= input.value;
+            }
+            EXPECT_NEAR(mass.value, product, 1e-9 * product);
+            const Explanation volume = explained(c, Quantity::LiquidVolume, side);
+            double kilograms = 0.0;
+            for (const Explanation& input : volume.inputs) {
+                kilograms += input.unit == Unit::Kilogram ? input.value : 0.0;
+            }
+            EXPECT_NEAR(volume.value, kilograms / inputNamed(volume, "ρ in kg/m³")->value,
+                        1e-6 * volume.value);
+            EXPECT_EQ(inputNamed(volume, "pH")->value, c.cell.solution(side).pH);
+            EXPECT_EQ(inputNamed(volume, "κ")->value, c.cell.solution(side).conductivity);
+        }
+    }
+}
+
 TEST(Explain, AnswersEvenForIndicesThatAreNotThere) {
     const Case c = caseOf(test::lemon());
     EXPECT_EQ(explained(c, Quantity::ResistancePart, Side::Negative, 99).value,

@@ -17,6 +17,7 @@ CellView::CellView(Workbench& bench, const Theme& theme, QWidget* parent)
     layout->addWidget(m_section, 5);
     layout->addWidget(strips, 3);
     connect(strips, &Strips::numberAsked, this, &View::numberAsked);
+    connect(m_section, &Section::numberAsked, this, &View::numberAsked);
     connect(m_section, &Section::refused, this, &CellView::refused);
     connect(m_section, &Section::partAsked, this, &CellView::choices);
 }

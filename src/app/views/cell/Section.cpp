@@ -42,9 +42,12 @@ Section::Section(Workbench& bench, const Theme& theme, QWidget* parent)
     connect(this, &Picture::stepped, this, &Section::step);
     connect(this, &Picture::editRequested, this, &Section::ask);
     connect(this, &Picture::activated, this, [this](const QString& id) {
+        const PictureItem* hit = item(id);
         if (sizeOf(id)) {
             ask(id);
-        } else if (const PictureItem* hit = item(id); hit != nullptr) {
+        } else if (hit != nullptr && hit->opens) {
+            emit numberAsked(*hit->opens, mapToGlobal(hit->area.center().toPoint()));
+        } else if (hit != nullptr) {
             emit partAsked(id, mapToGlobal(hit->area.center().toPoint()));
         }
     });
@@ -186,7 +189,24 @@ void Section::addElectrode(std::vector<PictureItem>& items, cell::Side side) con
                    QRectF(caption.left(), caption.top() + Theme::em(1.25), caption.width(), Theme::em(1.2)),
                    value, align);
     };
+    const QRectF mass(caption.left(), caption.top() + Theme::em(1.25), caption.width() / 2, Theme::em(1.2));
+    const PictureItem named = item;
     items.push_back(std::move(item));
+    addFacts(items, named.id + QStringLiteral(".mass"), named,
+             negative ? mass : mass.translated(caption.width() / 2, 0), cell::Quantity::ElectrodeMass, side);
+}
+
+void Section::addFacts(std::vector<PictureItem>& items, const QString& id, const PictureItem& of,
+                       const QRectF& area, cell::Quantity quantity, cell::Side side) {
+    PictureItem facts;
+    facts.id = id;
+    facts.area = area;
+    facts.role = QAccessible::Button;
+    facts.name = tr("How it was found: %1").arg(of.name);
+    facts.value = of.value;
+    facts.tooltip = facts.name + QStringLiteral("\n") + of.value;
+    facts.opens = cell::QuantityKey{quantity, side, 0, 0.0};
+    items.push_back(std::move(facts));
 }
 
 void Section::paintLead(QPainter& painter, cell::Side side) const {
@@ -247,7 +267,13 @@ void Section::addLiquid(std::vector<PictureItem>& items, cell::Side side) const 
                        Qt::AlignCenter);
         }
     };
+    const PictureItem named = item;
     items.push_back(std::move(item));
+    const double wide = std::min(Theme::em(12.0), named.area.width());
+    const double tall = std::min(Theme::em(2.6), named.area.height());
+    addFacts(items, named.id + QStringLiteral(".facts"), named,
+             QRectF(named.area.center().x() - wide / 2, named.area.center().y() - tall / 2, wide, tall),
+             cell::Quantity::LiquidVolume, side);
 }
 
 void Section::addBarrier(std::vector<PictureItem>& items) const {

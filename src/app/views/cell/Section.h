@@ -19,6 +19,7 @@ public:
 signals:
     void refused(const QString& text);
     void partAsked(const QString& id, const QPoint& at);
+    void numberAsked(const anodex::cell::QuantityKey& key, const QPoint& at);
 
 private:
     void rebuild();
@@ -30,6 +31,9 @@ private:
     void step(const QString& id, int steps);
     void ask(const QString& id);
     void addElectrode(std::vector<PictureItem>& items, cell::Side side) const;
+    /// Numbers of a part that open to how they were found, apart from the part itself.
+    static void addFacts(std::vector<PictureItem>& items, const QString& id, const PictureItem& of,
+                         const QRectF& area, cell::Quantity quantity, cell::Side side);
     void addLiquid(std::vector<PictureItem>& items, cell::Side side) const;
     void addBarrier(std::vector<PictureItem>& items) const;
     void addHandle(std::vector<PictureItem>& items, const SectionSize& size, const QRectF& label,

@@ -77,7 +77,11 @@ TEST(Explain, TheFormulaHoldsForItsInputs) {
 
 TEST(Explain, HydrogenIsCountedOnBothElectrodes) {
     // Faraday: one cubic metre per 2 F p / RT coulombs.
-    for (const std::string& json : {test::foilInAlkali(), test::lemon(), test::leadAcid(30)}) {
+    const std::string foilTwice =
+        R"({"negative":{"material":"aluminium","wetted_area_cm2":20},"positive":{"material":"aluminium","wetted_area_cm2":5},
+        "electrolyte":{"water_mL":50,"solutes":[{"substance":"NaOH","mol_per_L":1}]}})";
+    EXPECT_GT(caseOf(foilTwice).evaluation.sides[1].hydrogenAmps, 0.0);
+    for (const std::string& json : {test::foilInAlkali(), test::lemon(), test::leadAcid(30), foilTwice}) {
         const Case c = caseOf(json);
         const Explanation gas = explained(c, Quantity::Hydrogen);
         const double amps = c.evaluation.sides[0].hydrogenAmps + c.evaluation.sides[1].hydrogenAmps;

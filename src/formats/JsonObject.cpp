@@ -93,9 +93,33 @@ std::string JsonObject::pathTo(const std::string& key) const {
 }
 
 void JsonObject::fail(Code code, const std::string& key, std::string found, std::string expected) {
-    if (!m_problem) {
-        m_problem = FileError{code, pathTo(key), std::move(found), std::move(expected)};
+    if (m_problem) {
+        return;
     }
+    if (code == Code::MissingKey) {
+        // A key that is missing is most often there, misspelt.
+        const std::string misspelt = misspellingOf(key);
+        if (!misspelt.empty()) {
+            m_problem = FileError{Code::UnknownKey, pathTo(misspelt), "a key that is not known here",
+                                  "the key \"" + key + "\""};
+            return;
+        }
+    }
+    m_problem = FileError{code, pathTo(key), std::move(found), std::move(expected)};
+}
+
+std::string JsonObject::misspellingOf(const std::string& key) const {
+    constexpr std::size_t kShortest = 4; // of shorter keys every other is a neighbour
+    std::vector<std::string> strangers;
+    if (m_json.is_object() && key.size() >= kShortest) {
+        for (const auto& [name, value] : m_json.items()) {
+            if (!m_known.contains(name) && !name.starts_with("x-") && name.size() + 2 >= key.size() &&
+                name.size() <= key.size() + 2) {
+                strangers.push_back(name);
+            }
+        }
+    }
+    return chemistry::nearestName(key, strangers);
 }
 
 bool JsonObject::has(const char* key) const {
@@ -268,7 +292,7 @@ void JsonObject::finish() {
         const std::vector<std::string> known(m_known.begin(), m_known.end());
         const std::string near = chemistry::nearestName(key, known);
         fail(Code::UnknownKey, key, "a key that is not known here",
-             near.empty() ? "leave it out, or begin it with x-" : "did you mean \"" + near + "\"?");
+             near.empty() ? "to leave it out, or to begin it with x-" : "the key \"" + near + "\"");
         return;
     }
 }

@@ -57,6 +57,7 @@ public:
     [[nodiscard]] std::string pathTo(const std::string& key) const;
 
 private:
+    [[nodiscard]] std::string misspellingOf(const std::string& key) const;
     [[nodiscard]] const Json* find(const char* key, bool required, const char* type);
 
     const Json& m_json;

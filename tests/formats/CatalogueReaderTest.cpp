@@ -101,7 +101,7 @@ TEST(CatalogueReader, FaultsAreNamedWithFileAndPlace) {
     EXPECT_EQ(faultOf(replaced("substances.json", "\"Cl-\": 1", "\"Cl-\": 2")).substr(0, 45),
               "substances.json: substances[1].dissolves_to: ");
     EXPECT_EQ(faultOf(replaced("materials.json", "\"roughness\": 2,", "\"roughnes\": 2,")),
-              "materials.json: materials[0].roughness: nothing");
+              "materials.json: materials[0].roughnes: a key that is not known here");
     EXPECT_EQ(faultOf(replaced("materials.json", "\"sources\": [\"CRC\", \"practice\"]", "\"sources\": []")),
               "materials.json: materials[0].sources: nothing");
     EXPECT_EQ(faultOf(replaced("sources.json", "\"CRC\"", "\"CRCX\"")),

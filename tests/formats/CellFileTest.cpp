@@ -141,7 +141,7 @@ INSTANTIATE_TEST_SUITE_P(
         Refusal{R"({"negative":{"wetted_area_cm2":null}})", "negative.wetted_area_cm2", "nothing"},
         Refusal{R"({"negative":{"mass_g":-1}})", "negative.mass_g", "above 0"},
         Refusal{R"({"negative":{"weted_area_cm2":46}})", "negative.weted_area_cm2",
-                "did you mean \"wetted_area_cm2\""},
+                "the key \"wetted_area_cm2\""},
         Refusal{R"({"positive":{"air":"windy"}})", "positive.air", "none, still or breathing"},
         Refusal{R"({"positive":{"additives":{}}})", "positive.additives", "a list"},
         Refusal{R"({"positive":{"additives":[{"material":"MnO2"}]}})", "positive.additives[0].mass_g",
@@ -171,7 +171,11 @@ INSTANTIATE_TEST_SUITE_P(
         Refusal{R"({"contact_mohm":-3})", "contact_mohm", "0 or more"},
         Refusal{R"({"case":{"material":"cardboard"}})", "case.material", "a case"},
         Refusal{R"({"family":"airs"})", "family", "perhaps \"air\""},
-        Refusal{R"({"gapmm":3})", "gapmm", "did you mean \"gap_mm\""}),
+        Refusal{R"({"gapmm":3})", "gapmm", "the key \"gap_mm\""},
+        Refusal{R"({"negative":null,"negativ":{"material":"zinc"}})", "negativ", "the key \"negative\""},
+        Refusal{R"({"negative":{"wetted_area_cm2":null,"wetted_area_cm":46}})", "negative.wetted_area_cm",
+                "the key \"wetted_area_cm2\""},
+        Refusal{R"({"negative":null})", "negative", "the negative electrode"}),
     test::named(&Refusal::field));
 
 TEST(CellFile, KeepsQuietAboutKeysOfOthers) {

@@ -94,7 +94,7 @@ INSTANTIATE_TEST_SUITE_P(
 TEST(JsonObject, SuggestsTheNearestKey) {
     const auto problem = read(R"({"nam":"a"})", [](JsonObject& root) { (void)root.textOr("name", ""); });
     ASSERT_TRUE(problem);
-    EXPECT_EQ(problem->expected, "did you mean \"name\"?");
+    EXPECT_EQ(problem->expected, "the key \"name\"");
 }
 
 TEST(JsonObject, KeepsTheFirstProblem) {

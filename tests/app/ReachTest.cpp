@@ -5,6 +5,7 @@
 #include "app/widgets/ExplainPanel.h"
 
 #include <QAccessible>
+#include <QLabel>
 #include <QPushButton>
 #include <QTreeWidget>
 #include <set>
@@ -205,6 +206,32 @@ TEST_F(WindowTest, MassesAndLiquidsOpenAndTheirPartsStillOfferChoices) {
     const PictureItem* electrode = picture("section")->item("negative");
     ASSERT_NE(electrode, nullptr);
     EXPECT_FALSE(electrode->opens);
+}
+
+TEST_F(WindowTest, NumbersInWordsOpenToo) {
+    openDemo();
+    ExplainPanel* panel = m_window->explainPanel();
+    go(2);
+    QTest::mouseClick(find<QPushButton>("loadText"), Qt::LeftButton);
+    EXPECT_TRUE(panel->isVisible());
+    QTest::keyClick(panel->tree(), Qt::Key_Escape);
+    go(6);
+    int links = 0;
+    for (QLabel* label : m_window->findChildren<QLabel*>()) {
+        if (label->isVisible() && label->text().contains("<a href")) {
+            ++links;
+            label->setFocus();
+            QTest::keyClick(label, Qt::Key_Tab); // onto the link
+            QTest::keyClick(label, Qt::Key_Return);
+        }
+    }
+    EXPECT_EQ(links, 1);
+    EXPECT_TRUE(panel->isVisible());
+    QTest::keyClick(panel->tree(), Qt::Key_Escape);
+    go(7);
+    click(picture("ledger"), "energy");
+    ASSERT_TRUE(panel->isVisible());
+    EXPECT_EQ(panel->tree()->topLevelItem(1)->text(0), "Q") << "of the run, not of the design";
 }
 
 TEST_F(WindowTest, SwappedElectrodesRaiseTheFindingOnTheRail) {

@@ -81,6 +81,10 @@ MainWindow::MainWindow(Workbench& bench, Theme& theme, QWidget* parent)
     connect(m_wire, &Wire::stationChosen, this, &MainWindow::showStation);
     connect(m_wire, &Wire::drawerAsked, this, &MainWindow::showDrawer);
     connect(m_wire, &Wire::findAsked, this, &MainWindow::showFind);
+    connect(m_judge, &JudgeView::explanationAsked, this,
+            [this](const QString& title, const cell::Explanation& explanation, const QPoint& at) {
+                m_explain->open(title, explanation, mapFromGlobal(at));
+            });
     connect(m_rail, &Rail::numberAsked, this, &MainWindow::explain);
     connect(m_rail, &Rail::remedyAsked, this, &MainWindow::goToRemedy);
     connect(m_notebook, &NotebookView::demoAsked, this, &MainWindow::openDemo);

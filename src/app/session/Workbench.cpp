@@ -83,7 +83,7 @@ bool Workbench::openNotebook(const QString& path, bool create) {
     m_contents = std::move(contents);
     m_revision = remembered(QStringLiteral("revision")).toStdString();
     m_build = remembered(QStringLiteral("build")).toStdString();
-    reload();
+    showContents();
     return true;
 }
 
@@ -95,6 +95,10 @@ void Workbench::reload() {
     if (const auto problem = m_contents.load(*m_notebook)) {
         report(*problem);
     }
+    showContents();
+}
+
+void Workbench::showContents() {
     m_runReader.read(notebookPath(), m_contents.longRuns);
     loadSelection();
     emit contentChanged();

@@ -102,6 +102,7 @@ signals:
 
 private:
     void reload();
+    void showContents();
     void loadSelection();
     void evaluateBuilt();
     void reevaluate(const cell::CellDesign& design);

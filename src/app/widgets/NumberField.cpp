@@ -1,6 +1,7 @@
 #include "app/widgets/NumberField.h"
 
 #include "app/theme/Theme.h"
+#include "wording/TypedValue.h"
 
 #include <QKeyEvent>
 
@@ -38,17 +39,8 @@ void NumberField::ask(const QRectF& over, const QString& name, const QString& sh
 }
 
 std::optional<double> NumberField::value() const {
-    const std::string typedText = text().trimmed().toStdString();
-    const auto parsed = wording::parseQuantity(typedText);
-    if (!parsed || parsed->used != typedText.size()) {
-        return std::nullopt;
-    }
-    const bool bare = parsed->dimension == wording::Dimension::None;
-    if (!bare && parsed->dimension != m_dimension) {
-        return std::nullopt;
-    }
-    const double si = bare ? parsed->value * m_bareToSi : parsed->value;
-    return m_accepts && !m_accepts(si) ? std::nullopt : std::optional(si);
+    const auto si = wording::typedValue(text().trimmed().toStdString(), m_dimension, m_bareToSi);
+    return si && m_accepts && !m_accepts(*si) ? std::nullopt : si;
 }
 
 void NumberField::close(bool keep) {

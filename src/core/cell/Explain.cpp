@@ -1,8 +1,7 @@
-// Length: one short tree for each quantity, all over the same three inputs; a reader looks for one of them by
-// name.
 #include "core/cell/Explain.h"
 
 #include "core/base/Constants.h"
+#include "core/cell/ExplainParts.h"
 #include "core/cell/Nernst.h"
 
 #include <algorithm>
@@ -18,12 +17,7 @@ constexpr const char* kMixedSource = "Wagner & Traud, Z. Elektrochem. 44, 391 (1
 constexpr const char* kHendersonSource = "Henderson, Z. phys. Chem. 59, 118 (1907)";
 constexpr const char* kMacMullinSource = "MacMullin & Muccini, AIChE J. 2, 393 (1956)";
 constexpr const char* kFaradaySource = "Faraday's law; F from CODATA 2018";
-constexpr const char* kPitzerSource = "Pitzer, J. Phys. Chem. 77, 268 (1973)";
 constexpr const char* kConstantSource = "CODATA 2018";
-
-Explanation input(std::string symbol, double value, Unit unit, std::vector<std::string> sources = {}) {
-    return {std::move(symbol), {}, value, unit, std::move(sources), {}};
-}
 
 class Explainer {
 public:
@@ -57,9 +51,9 @@ public:
         case Quantity::EquilibriumPotential:
             return equilibrium(key.side, competingAt(key));
         case Quantity::Conductivity:
-            return conductivity(key.side);
+            return explainConductivity(m_catalogue, m_cell, key.side);
         case Quantity::Acidity:
-            return acidity(key.side);
+            return explainAcidity(m_catalogue, m_cell, key.side);
         case Quantity::LoadedVoltage:
             return loaded(key.amps);
         case Quantity::Loss:
@@ -67,9 +61,9 @@ public:
         case Quantity::InternalResistance:
             return internal(key.amps);
         case Quantity::ElectrodeMass:
-            return mass(key.side);
+            return explainMass(m_catalogue, m_cell, key.side);
         case Quantity::LiquidVolume:
-            return volume(key.side);
+            return explainVolume(m_catalogue, m_cell, key.side);
         }
         return {};
     }
@@ -278,7 +272,8 @@ private:
             result.sources = {"Ohm's law"};
             result.inputs = {
                 input("L", (m_cell.gapMetres - layer) * (m_cell.twoLiquids ? 0.5 : 1.0), Unit::Metre),
-                conductivity(side), input("A", currentArea(m_cell), Unit::SquareMetre)};
+                explainConductivity(m_catalogue, m_cell, side),
+                input("A", currentArea(m_cell), Unit::SquareMetre)};
             break;
         case ResistancePart::Separator:
             result.formula = "R = N_M · L / (κ·A)";
@@ -286,7 +281,8 @@ private:
             result.sources = {kMacMullinSource};
             result.inputs = {input("N_M", m_catalogue.separators[m_cell.barrier->separator].macMullin.value,
                                    Unit::None, m_catalogue.separators[m_cell.barrier->separator].sources),
-                             input("L", layer, Unit::Metre), conductivity(Side::Negative),
+                             input("L", layer, Unit::Metre),
+                             explainConductivity(m_catalogue, m_cell, Side::Negative),
                              input("A", currentArea(m_cell), Unit::SquareMetre)};
             break;
         case ResistancePart::Bridge:
@@ -375,77 +371,6 @@ private:
                 Unit::M3PerSecond,
                 {kFaradaySource},
                 {input("I(H₂)", amps, Unit::Ampere), input("T", 293.15, Unit::Kelvin)}};
-    }
-
-    [[nodiscard]] Explanation conductivity(Side side) const {
-        const chemistry::Solution& solution = m_cell.solution(side);
-        Explanation result{"κ",
-                           "κ = Σ x(cation)·x(anion)·Λ(pair)·c(equivalents)",
-                           solution.conductivity,
-                           Unit::SiemensPerMetre,
-                           {"equivalent-fraction mixing, compare Miller, J. Phys. Chem. 100, 1220 (1996)"},
-                           {}};
-        if (solution.mixture.measuredConductivity) {
-            result.formula.clear();
-            result.sources.clear();
-        }
-        for (const chemistry::Portion& portion : solution.mixture.portions) {
-            const chemistry::Substance& substance = m_catalogue.substances[portion.substance];
-            result.inputs.push_back(
-                input("N(" + substance.formulaText + ")", portion.moles, Unit::Mole, substance.sources));
-        }
-        return result;
-    }
-
-    [[nodiscard]] Explanation mass(Side side) const {
-        const Electrode& electrode = m_cell.electrode(side);
-        const chemistry::Material& material = m_catalogue.materials[electrode.material];
-        return {"m",
-                "m = A · d · ρ; a weighed or given mass replaces it",
-                electrode.massKg,
-                Unit::Kilogram,
-                {},
-                {input("A", electrode.areaM2, Unit::SquareMetre),
-                 input("d", electrode.thicknessMetres, Unit::Metre),
-                 input("ρ in kg/m³", material.densityKgPerM3, Unit::None, material.sources)}};
-    }
-
-    [[nodiscard]] Explanation volume(Side side) const {
-        const chemistry::Solution& solution = m_cell.solution(side);
-        Explanation result{"V",
-                           "V = (solvent + Σ solutes) / ρ(mixture)",
-                           solution.volumeM3,
-                           Unit::CubicMetre,
-                           {"densities of single salts from the catalogue, mixed by volumes"},
-                           {}};
-        result.inputs = {input("solvent", solution.mixture.solventKg, Unit::Kilogram)};
-        for (const chemistry::Portion& portion : solution.mixture.portions) {
-            const chemistry::Substance& substance = m_catalogue.substances[portion.substance];
-            result.inputs.push_back(input("m(" + substance.formulaText + ")",
-                                          portion.moles * substance.molarMassKg, Unit::Kilogram,
-                                          substance.sources));
-        }
-        result.inputs.push_back(input("ρ in kg/m³", solution.densityKgPerM3, Unit::None));
-        result.inputs.push_back(acidity(side));
-        result.inputs.push_back(conductivity(side));
-        return result;
-    }
-
-    [[nodiscard]] Explanation acidity(Side side) const {
-        const chemistry::Solution& solution = m_cell.solution(side);
-        Explanation result{"pH",
-                           "pH = −log₁₀ a(H⁺), from mass action and charge balance",
-                           solution.pH,
-                           Unit::None,
-                           {kPitzerSource},
-                           {}};
-        for (chemistry::SpeciesIndex s = 0; s < solution.molality.size(); ++s) {
-            if (solution.molality[s] > 1e-9) {
-                result.inputs.push_back(input("m(" + m_catalogue.species[s].name + ")", solution.molality[s],
-                                              Unit::None, m_catalogue.species[s].sources));
-            }
-        }
-        return result;
     }
 
     const Catalogue& m_catalogue;

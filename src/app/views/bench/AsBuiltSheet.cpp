@@ -2,6 +2,7 @@
 
 #include "app/theme/Theme.h"
 #include "core/base/Constants.h"
+#include "wording/TypedValue.h"
 
 #include <QFormLayout>
 #include <QHBoxLayout>
@@ -91,15 +92,13 @@ QString AsBuiltSheet::shown(const Field& field, double value) const {
 
 std::optional<double> AsBuiltSheet::read(const Field& field) const {
     const std::string text = field.edit->text().trimmed().toStdString();
-    const auto parsed = wording::parseQuantity(text);
-    if (!parsed || parsed->used != text.size()) {
-        return std::nullopt;
+    if (field.dimension == Dimension::Kelvin) {
+        // A bare number is in degrees, which a factor alone does not turn into kelvin.
+        if (const auto degrees = wording::typedValue(text, Dimension::None, 1.0)) {
+            return *degrees + base::kZeroCelsius;
+        }
     }
-    if (parsed->dimension == Dimension::None) {
-        return field.dimension == Dimension::Kelvin ? parsed->value + base::kZeroCelsius
-                                                    : parsed->value * field.bareToSi;
-    }
-    return parsed->dimension == field.dimension ? std::optional(parsed->value) : std::nullopt;
+    return wording::typedValue(text, field.dimension, field.bareToSi);
 }
 
 void AsBuiltSheet::open() {

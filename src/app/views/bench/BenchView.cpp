@@ -81,6 +81,13 @@ QWidget* BenchView::makePage() {
     m_liveNote = new QLabel(page);
     m_liveNote->setObjectName(QStringLiteral("faint"));
     m_liveNote->setWordWrap(true);
+    m_liveNote->setTextFormat(Qt::RichText);
+    m_liveNote->setTextInteractionFlags(Qt::LinksAccessibleByMouse | Qt::LinksAccessibleByKeyboard);
+    m_liveNote->setAccessibleName(tr("Last reading and what was expected"));
+    connect(m_liveNote, &QLabel::linkActivated, this, [this](const QString& quantity) {
+        emit numberAsked({static_cast<cell::Quantity>(quantity.toInt()), {}, 0, 0.0},
+                         m_liveNote->mapToGlobal(m_liveNote->rect().center()));
+    });
     m_plot = new CurvePlot(m_theme, tr("Readings and runs of this build"), page);
     m_plot->setAxes(tr("hours"), tr("voltage, V"));
     m_list = new QListWidget(page);
@@ -151,7 +158,10 @@ void BenchView::refreshLive() {
         last != readings.rend() && last->quantity == record::ReadingQuantity::ShortCircuitCurrent;
     const record::Expected& expected = current ? expectation.shortCircuitAmps : expectation.openCircuitVolts;
     const cell::Unit unit = current ? cell::Unit::Ampere : cell::Unit::Volt;
-    const QString wanted = tr("expected %1 %2, between %3")
+    const cell::Quantity quantity =
+        current ? cell::Quantity::ShortCircuitCurrent : cell::Quantity::OpenCircuitVoltage;
+    const QString wanted = tr("<a href=\"%1\">expected %2 %3, between %4</a>")
+                               .arg(static_cast<int>(quantity))
                                .arg(current ? tr("short circuit") : tr("open circuit"),
                                     q(wording::quantityText(expected.value, unit, expected.range)),
                                     q(wording::rangeText(expected.range, unit)));
@@ -165,12 +175,12 @@ void BenchView::refreshLive() {
     m_asBuiltButton->setText(same ? tr("As built") : tr("As built: differs"));
     if (last == readings.rend()) {
         m_live->setText(tr("– V"));
-        m_liveNote->setText(tr("Nothing read yet.\n%1").arg(wanted));
+        m_liveNote->setText(tr("Nothing read yet.<br>%1").arg(wanted));
         return;
     }
     m_live->setText(q(wording::readingText(*last)));
     m_liveNote->setText(
-        tr("%1, %2\n%3").arg(q(wording::readingName(last->quantity)), clock(last->when), wanted));
+        tr("%1, %2<br>%3").arg(q(wording::readingName(last->quantity)), clock(last->when), wanted));
 }
 
 void BenchView::refreshList() {

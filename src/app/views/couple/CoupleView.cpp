@@ -54,7 +54,14 @@ QWidget* CoupleView::makeLoadRow() {
     m_load->setRange(0, 100);
     m_load->setValue(25);
     m_load->setMinimumHeight(static_cast<int>(Theme::em(1.8)));
-    m_loadText = new QLabel(row);
+    m_loadText = new QPushButton(row);
+    m_loadText->setObjectName(QStringLiteral("loadText"));
+    m_loadText->setProperty("quiet", true);
+    m_loadText->setToolTip(tr("How the short circuit was found"));
+    connect(m_loadText, &QPushButton::clicked, this, [this] {
+        emit numberAsked({cell::Quantity::ShortCircuitCurrent, {}, 0, 0.0},
+                         m_loadText->mapToGlobal(QPoint(0, 0)));
+    });
     m_loadText->setMinimumWidth(static_cast<int>(Theme::em(13.0)));
     auto* none = new QLabel(tr("no load"), row);
     none->setObjectName(QStringLiteral("faint"));

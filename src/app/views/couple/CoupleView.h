@@ -41,7 +41,7 @@ private:
     LiquidPanel* m_right;
     QPushButton* m_split;
     QSlider* m_load = nullptr;
-    QLabel* m_loadText = nullptr;
+    QPushButton* m_loadText = nullptr;
 };
 
 } // namespace anodex::app

@@ -53,6 +53,7 @@ JudgeView::JudgeView(Workbench& bench, const Theme& theme, QWidget* parent)
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(0, 0, 0, 0);
     layout->addWidget(m_stack);
+    connect(m_ledger, &Ledger::explanationAsked, this, &JudgeView::explanationAsked);
     connect(m_ledger, &Ledger::numberAsked, this, &View::numberAsked);
     connect(&bench, &Workbench::contentChanged, this, &JudgeView::refresh);
     connect(&bench, &Workbench::designChanged, m_ledger, &Ledger::rebuild);

@@ -17,6 +17,10 @@ class JudgeView : public View {
 public:
     JudgeView(Workbench& bench, const Theme& theme, QWidget* parent);
 
+signals:
+    void explanationAsked(const QString& title, const anodex::cell::Explanation& explanation,
+                          const QPoint& at);
+
 private:
     void refresh();
     void refreshSentence();

@@ -1,6 +1,7 @@
 #include "app/views/judge/Ledger.h"
 
 #include "app/widgets/Draw.h"
+#include "core/bench/ExplainRun.h"
 #include "core/record/Expect.h"
 #include "wording/Quantities.h"
 
@@ -23,7 +24,11 @@ Ledger::Ledger(Workbench& bench, const Theme& theme, QWidget* parent)
     connect(&theme, &Theme::changed, this, &Ledger::rebuild);
     connect(this, &Picture::activated, this, [this](const QString& id) {
         const PictureItem* hit = item(id);
-        if (hit != nullptr && hit->opens) {
+        const bench::RunAnalysis* run = m_bench.build() != nullptr ? m_bench.build()->mainRun() : nullptr;
+        if (hit != nullptr && id == QLatin1String("energy") && run != nullptr) {
+            emit explanationAsked(hit->name, bench::explainEnergy(*run),
+                                  mapToGlobal(hit->area.center().toPoint()));
+        } else if (hit != nullptr && hit->opens) {
             emit numberAsked(*hit->opens, mapToGlobal(hit->area.center().toPoint()));
         }
     });

@@ -14,6 +14,9 @@ public:
     void rebuild();
 
 signals:
+    /// A figure of a run, which the design's evaluation knows nothing of.
+    void explanationAsked(const QString& title, const anodex::cell::Explanation& explanation,
+                          const QPoint& at);
     void numberAsked(const anodex::cell::QuantityKey& key, const QPoint& at);
 
 private:

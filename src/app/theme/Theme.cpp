@@ -106,6 +106,8 @@ void Theme::apply(QApplication& application, ThemeChoice choice) {
     palette.setColor(QPalette::Highlight, m_colours.focus);
     palette.setColor(QPalette::HighlightedText, m_colours.sheet);
     palette.setColor(QPalette::PlaceholderText, m_colours.faint);
+    palette.setColor(QPalette::Link, m_colours.faint);
+    palette.setColor(QPalette::LinkVisited, m_colours.faint);
     palette.setColor(QPalette::ToolTipBase, m_colours.sheet);
     palette.setColor(QPalette::ToolTipText, m_colours.ink);
     QApplication::setPalette(palette);

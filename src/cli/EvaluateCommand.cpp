@@ -110,6 +110,10 @@ Json evaluateCell(const Catalogue& catalogue, const EvaluateRequest& request) {
     json["positive"] = sideJson(catalogue, evaluation.sides[1]);
     json["capacity_Ah"] = capacityJson(catalogue, cell, evaluation);
     json["self_discharge_A"] = evaluation.selfDischargeAmps;
+    json["crossover_A"] = evaluation.crossoverAmps;
+    json["meter_reading_V"] = evaluation.meterVolts;
+    json["heat"] = {{"at_rest_W", evaluation.heatAtRestWatts},
+                    {"at_maximum_power_W", evaluation.heatAtPowerWatts}};
     json["hydrogen_mL_per_h"] = evaluation.hydrogenM3PerSecond * 3.6e9;
     if (request.amps) {
         json["losses"] = Json::array();

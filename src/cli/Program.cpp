@@ -4,6 +4,7 @@
 #include "cli/CatalogueCommand.h"
 #include "cli/EvaluateCommand.h"
 #include "cli/NotebookCommand.h"
+#include "cli/SolutionCommand.h"
 #include "wording/Quantities.h"
 
 #include <CLI/CLI.hpp>
@@ -13,7 +14,7 @@
 namespace anodex::cli {
 namespace {
 
-constexpr const char* kNotBuiltYet[] = {"solution", "mix", "simulate", "pack", "screen"};
+constexpr const char* kNotBuiltYet[] = {"mix", "simulate", "pack", "screen"};
 
 /// CLI11 reads numbers with the C library, which follows the locale; ours never does.
 std::optional<double> numberOption(const std::string& name, const std::string& text) {
@@ -51,6 +52,7 @@ struct Arguments {
     std::string curve;
     std::string samples;
     std::string run;
+    std::string liquid;
     std::string cell;
     std::string kind;
     std::string notebook;
@@ -69,6 +71,8 @@ void describe(CLI::App& app, Arguments& arguments) {
     evaluate->add_option("--current", arguments.amps, "Also the losses at this current, A");
     evaluate->add_option("--curve", arguments.curve, "Points of the curve, 2 or more (200)");
     evaluate->add_option("--samples", arguments.samples, "Worlds for the ranges; 0 leaves them out (200)");
+    CLI::App* solution = common(app.add_subcommand("solution", "What a liquid holds once it has settled"));
+    solution->add_option("LIQUID", arguments.liquid, "*.liquid.json")->required();
     CLI::App* analyse = common(app.add_subcommand("analyse", "What a recorded run delivered"));
     analyse->add_option("RUN", arguments.run, "A CSV file")->required();
     analyse->add_option("--cell", arguments.cell, "The cell it was recorded on");
@@ -100,6 +104,8 @@ int dispatch(const CLI::App& app, Arguments& arguments, std::ostream& output) {
         arguments.evaluate.curvePoints = countOption("--curve", arguments.curve, 200, 2);
         arguments.evaluate.samples = countOption("--samples", arguments.samples, 200, 0);
         print(console, evaluateCell(catalogue, arguments.evaluate));
+    } else if (app.got_subcommand("solution")) {
+        print(console, describeSolution(catalogue, arguments.liquid));
     } else if (app.got_subcommand("analyse")) {
         print(console, analyseFile(catalogue, arguments.run, arguments.cell));
     } else {

@@ -200,6 +200,7 @@ CellDesign readCell(JsonObject& root) {
     });
     design.gapMetres = scaled(root.maybeNumber("gap_mm", kPositive), 1e-3);
     design.contactOhm = scaled(root.maybeNumber("contact_mohm", kNotNegative), 1e-3);
+    design.stirred = root.flagOr("stirred", false);
     root.object("case", [&](JsonObject& entry) { design.caseMaterial = entry.text("material"); });
     design.measuredResistanceOhm = scaled(root.maybeNumber("measured_resistance_mohm", kPositive), 1e-3);
     design.measuredOpenCircuitVolts = root.maybeNumber("measured_open_circuit_V");

@@ -1,5 +1,6 @@
 #include "wording/FindingText.h"
 
+#include "wording/PartText.h"
 #include "wording/Quantities.h"
 
 #include <fmt/format.h>
@@ -94,6 +95,15 @@ FindingText findingText(const Finding& finding) {
         return {"Conductivity is estimated",
                 "No published conductivity covers the ions that carry most of the current here.",
                 "Measure the cell's resistance and enter it."};
+    case FindingCode::Precipitate:
+        return {"Something falls out",
+                fmt::format("About {} g of {} settle out of the mix.", numberText(finding.value * 1e3, 2),
+                            prettyEquation(name)),
+                "Expect a cloudy liquid and a film; use less of what makes it, or keep the two apart."};
+    case FindingCode::NoPhScale:
+        return {"No pH scale here",
+                "This liquid holds hardly any water: its pH and single potentials mean little.",
+                "Trust only voltages measured on the cell itself."};
     }
     return {};
 }
@@ -130,6 +140,10 @@ const char* findingCode(FindingCode code) {
         return "beyond-data";
     case FindingCode::EstimatedConductivity:
         return "estimated-conductivity";
+    case FindingCode::Precipitate:
+        return "precipitate";
+    case FindingCode::NoPhScale:
+        return "no-ph-scale";
     }
     return "";
 }

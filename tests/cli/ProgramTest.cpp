@@ -123,7 +123,7 @@ TEST_F(Files, UsageAndWhatIsNotBuiltYetAreExitTwo) {
     EXPECT_EQ(call({"evaluate", cell(test::lemon()), "--current", "much"}).exit, kUsage);
     EXPECT_EQ(call({"evaluate", cell(test::lemon()), "--samples", "-1"}).exit, kUsage);
     EXPECT_EQ(call({"catalogue", "wines"}).exit, kUsage);
-    for (const char* verb : {"solution", "mix", "simulate", "pack", "screen"}) {
+    for (const char* verb : {"mix", "simulate", "pack", "screen"}) {
         const Result result = call({verb, "x"});
         EXPECT_EQ(result.exit, kUsage);
         EXPECT_EQ(result.errors, std::string(verb) + ": not yet\n");

@@ -97,7 +97,7 @@ TEST(CatalogueReader, FaultsAreNamedWithFileAndPlace) {
     EXPECT_EQ(faultOf(replaced("reactions.json", "Cu2+ + 2 e- = Cu(s)", "Cx2+ + 2 e- = Cu(s)")),
               "reactions.json: reactions[2].equation: the species \"Cx2+\"");
     EXPECT_EQ(faultOf(replaced("species.json", "\"H+ + SO4^2-\"", "\"2 H+ + SO4^2-\"")).substr(0, 34),
-              "species.json: species[17].formatio");
+              "species.json: species[36].formatio");
     EXPECT_EQ(faultOf(replaced("substances.json", "\"Cl-\": 1", "\"Cl-\": 2")).substr(0, 45),
               "substances.json: substances[1].dissolves_to: ");
     EXPECT_EQ(faultOf(replaced("materials.json", "\"roughness\": 2,", "\"roughnes\": 2,")),
@@ -105,11 +105,11 @@ TEST(CatalogueReader, FaultsAreNamedWithFileAndPlace) {
     EXPECT_EQ(faultOf(replaced("materials.json", "\"sources\": [\"CRC\", \"practice\"]", "\"sources\": []")),
               "materials.json: materials[0].sources: nothing");
     EXPECT_EQ(faultOf(replaced("sources.json", "\"CRC\"", "\"CRCX\"")),
-              "species.json: species[0].sources: \"CRC\"");
+              "species.json: species[4].sources: \"CRC\"");
     EXPECT_EQ(faultOf(replaced("elements.json", "\"Zn\": 65.38", "\"Zq\": 65.38")).substr(0, 26),
-              "species.json: species[9].n");
+              "species.json: species[13].");
     EXPECT_EQ(faultOf(replaced("pitzer.json", "\"beta0\": 0.0765", "\"beta0\": \"x\"")),
-              "pitzer.json: pairs[0].beta0: the text \"x\"");
+              "pitzer.json: pairs[8].beta0: the text \"x\"");
     CatalogueFiles files = builtInCatalogueFiles();
     files.erase("cases.json");
     EXPECT_EQ(faultOf(files), "cases.json: nothing");

@@ -2,7 +2,6 @@
 
 #include "core/base/Constants.h"
 #include "core/cell/Transport.h"
-#include "core/chemistry/Speciation.h"
 
 #include <algorithm>
 #include <cmath>
@@ -17,8 +16,12 @@ using chemistry::SpeciesTerm;
 
 // Share of a dissolved reagent used before the voltage has fallen (common practice, no source).
 constexpr chemistry::FactorSpread kDissolvedUtilisation{0.8, 1.2};
+// Layers dry out well before the last of the solvent is used (common practice, no source).
+constexpr chemistry::FactorSpread kSolventUtilisation{0.4, 1.5};
+constexpr double kSolventKgPerMole = 0.01801528;
 
-double solidMoles(const Catalogue& catalogue, const Electrode& electrode, SpeciesIndex species) {
+double solidMoles(const Catalogue& catalogue, const Electrode& electrode, SpeciesIndex species,
+                  const Draw& draw) {
     const auto molesIn = [&](const chemistry::Material& material, double kilograms) {
         double moles = 0.0;
         for (const chemistry::CompositionPart& part : material.composition) {
@@ -30,7 +33,13 @@ double solidMoles(const Catalogue& catalogue, const Electrode& electrode, Specie
         }
         return moles;
     };
-    double moles = molesIn(catalogue.materials[electrode.material], electrode.massKg);
+    const chemistry::Material& body = catalogue.materials[electrode.material];
+    double moles = molesIn(body, electrode.massKg);
+    if (body.plating && body.plating->species == species) {
+        const double thickness = draw.factor("plating of " + body.name, body.plating->thicknessMetres);
+        moles += electrode.areaM2 * thickness * body.plating->densityKgPerM3 /
+                 chemistry::molarMassKg(catalogue.species[species].formula, catalogue.elementGramsPerMole);
+    }
     for (const ElectrodeAdditive& additive : electrode.additives) {
         moles += molesIn(catalogue.materials[additive.material], additive.massKg);
     }
@@ -51,11 +60,13 @@ double dissolvedMoles(const Catalogue& catalogue, const chemistry::Solution& sol
     if (species == catalogue.key.hydrogenIon) {
         return acidMoles(catalogue, solution);
     }
+    if (species == catalogue.key.solvent) {
+        return solution.mixture.solventKg / kSolventKgPerMole;
+    }
     if (species == catalogue.key.hydroxide) {
         return solution.molality[species] * solution.mixture.solventKg;
     }
-    const std::vector<SpeciesTerm> parts = chemistry::moietiesOf(catalogue, species);
-    return parts.empty() ? 0.0 : solution.moiety(catalogue, parts.front().species) / parts.front().count;
+    return solution.labileMoles(catalogue, species);
 }
 
 double utilisation(const Catalogue& catalogue, const Electrode& electrode, const Draw& draw) {
@@ -75,7 +86,11 @@ public:
             const chemistry::Species& species = m_catalogue.species[term.species];
             const double taken = (couple.branch == Branch::Anodic ? term.count : -term.count) /
                                  (reaction.electrons * base::kFaraday);
-            if (term.species == m_catalogue.key.solvent || species.formula.phase == chemistry::Phase::Gas) {
+            if (species.formula.phase == chemistry::Phase::Gas) {
+                continue;
+            }
+            if (term.species == m_catalogue.key.solvent) {
+                note(side, term.species, taken, true);
                 continue;
             }
             if (term.species == m_catalogue.key.hydrogenIon && !needsAcid(m_catalogue, reaction)) {
@@ -127,15 +142,17 @@ private:
     }
 
     void addSolid(Side side, SpeciesIndex species, double perCoulomb) {
-        const double moles = solidMoles(m_catalogue, m_cell.electrode(side), species);
+        const double moles = solidMoles(m_catalogue, m_cell.electrode(side), species, m_draw);
         const double share = utilisation(m_catalogue, m_cell.electrode(side), m_draw);
         m_reagents.push_back({species, side, moles, moles / perCoulomb, share * moles / perCoulomb});
     }
 
     void addDissolved(const Demand& demand) {
         const double moles = dissolvedMoles(m_catalogue, m_cell.solution(demand.side), demand.species);
+        const bool isSolvent = demand.species == m_catalogue.key.solvent;
         const double share =
-            std::min(1.0, m_draw.factor("share of dissolved reagent used", kDissolvedUtilisation));
+            isSolvent ? std::min(1.0, m_draw.factor("share of water used", kSolventUtilisation))
+                      : std::min(1.0, m_draw.factor("share of dissolved reagent used", kDissolvedUtilisation));
         const std::optional<Side> side = demand.bothSides ? std::nullopt : std::optional(demand.side);
         m_reagents.push_back(
             {demand.species, side, moles, moles / demand.perCoulomb, share * moles / demand.perCoulomb});

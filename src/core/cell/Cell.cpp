@@ -60,6 +60,7 @@ private:
         if (m_design.measuredResistanceOhm && !usable(*m_design.measuredResistanceOhm)) {
             return DesignError{Code::NotPositive, "measured_resistance_mohm", {}, {}};
         }
+        m_cell.stirred = m_design.stirred;
         m_cell.measuredResistanceOhm = m_design.measuredResistanceOhm;
         m_cell.measuredOpenCircuitVolts = m_design.measuredOpenCircuitVolts;
         if (!m_design.caseMaterial.empty()) {
@@ -166,7 +167,7 @@ private:
             !(*design.collector->resistanceOhm >= 0.0 && std::isfinite(*design.collector->resistanceOhm))) {
             return DesignError{Code::NotPositive, field + ".collector.resistance_mohm", {}, {}};
         }
-        electrode.collectorOhm = design.collector->resistanceOhm.value_or(0.0);
+        electrode.collectorOhm = design.collector->resistanceOhm;
         return std::nullopt;
     }
 

@@ -55,7 +55,7 @@ struct Electrode {
     double thicknessMetres = 0.0;
     Air air = Air::Still;
     std::vector<ElectrodeAdditive> additives;
-    double collectorOhm = 0.0;
+    std::optional<double> collectorOhm; ///< As stated; absent: from its material.
     std::optional<std::size_t> collector;
     std::optional<double> measuredOhm;
 };
@@ -74,6 +74,7 @@ struct Cell {
     std::optional<Barrier> barrier;
     double gapMetres = kDefaultOpenGapMetres;
     double contactOhm = kDefaultContactOhm;
+    bool stirred = false;
     std::optional<std::size_t> caseMaterial;
     std::optional<double> measuredResistanceOhm;
     std::optional<double> measuredOpenCircuitVolts;

@@ -101,6 +101,7 @@ struct CellDesign {
     std::optional<SeparatorDesign> separator;
     std::optional<double> gapMetres;
     std::optional<double> contactOhm;
+    bool stirred = false; ///< The liquid is moved: stirred, pumped, rocked.
     std::string caseMaterial;
     std::optional<double> measuredResistanceOhm;
     std::optional<double> measuredOpenCircuitVolts;

@@ -29,7 +29,10 @@ World evaluateWorld(const Catalogue& catalogue, const Cell& cell, const Evaluati
     const Draw draw = Draw::sampled(seed, sample, &world.inputs);
     const Polarisation curve(catalogue, cell, Moment::First, draw);
     // Residual doubt of the junction and of reading a meter (common practice, no source).
-    const double reading = draw.offset("reading and junction", {0.0, cell.twoLiquids ? 0.008 : 0.004});
+    const double membrane =
+        cell.twoLiquids && cell.barrier ? catalogue.separators[cell.barrier->separator].junctionHalfWidth : 0.0;
+    const double reading =
+        draw.offset("reading and junction", {0.0, std::hypot(cell.twoLiquids ? 0.008 : 0.004, membrane)});
     world.openCircuit = curve.openCircuitVolts() + reading;
     world.shortCircuit = curve.shortCircuitAmps();
     world.watts = curve.maximumPower(world.shortCircuit).watts;

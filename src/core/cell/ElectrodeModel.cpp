@@ -28,17 +28,28 @@ struct Face {
 
 std::vector<Face> facesOf(const Catalogue& catalogue, const Electrode& electrode, const Draw& draw) {
     std::vector<Face> faces;
-    const auto add = [&](const chemistry::Material& material, double trueArea) {
+    const auto add = [&](const chemistry::Material& material, double trueArea, double geometricArea) {
         for (const chemistry::SurfacePart& part : material.surfaces) {
-            faces.push_back({part.phase, part.share * trueArea, electrode.areaM2,
-                             material.porousCrossover * electrode.areaM2});
+            faces.push_back({part.phase, part.share * trueArea, part.share * geometricArea,
+                             part.share * material.porousCrossover * geometricArea});
         }
     };
+    const auto roughness = [&](const chemistry::Material& material) {
+        return draw.factor("surface of " + material.name, material.roughness);
+    };
     const chemistry::Material& material = catalogue.materials[electrode.material];
-    add(material, electrode.areaM2 * draw.factor("surface of " + material.name, material.roughness));
+    add(material, electrode.areaM2 * roughness(material), electrode.areaM2);
     for (const ElectrodeAdditive& additive : electrode.additives) {
         const chemistry::Material& powder = catalogue.materials[additive.material];
-        add(powder, std::max(additive.massKg * powder.specificAreaM2PerKg, 1e-9));
+        add(powder, std::max(additive.massKg * powder.specificAreaM2PerKg, 1e-9), electrode.areaM2);
+    }
+    if (electrode.collector && material.porosity > 0.0) {
+        // Liquid that fills a porous electrode wets what lies in or behind it.
+        const chemistry::Material& collector = catalogue.materials[*electrode.collector];
+        const double wetted = electrode.areaM2 * collector.wettedShareAsCollector;
+        if (wetted > 0.0) {
+            add(collector, wetted * roughness(collector), wetted);
+        }
     }
     return faces;
 }

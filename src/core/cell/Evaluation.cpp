@@ -1,6 +1,7 @@
 #include "core/cell/Evaluation.h"
 
 #include "core/base/Constants.h"
+#include "core/cell/Heat.h"
 #include "core/cell/Nernst.h"
 
 #include <algorithm>
@@ -138,8 +139,14 @@ Evaluation evaluate(const Catalogue& catalogue, const Cell& cell, const Evaluati
         evaluation.sides[1].equilibriumVolts - evaluation.sides[0].equilibriumVolts;
     evaluation.capacity =
         capacityOf(catalogue, cell, evaluation.sides[0].couple, evaluation.sides[1].couple, nominal);
+    evaluation.crossoverAmps = crossoverAmps({catalogue, cell, Side::Positive, Moment::Settled, nominal},
+                                             catalogue.reactions[evaluation.sides[1].couple.reaction]);
     evaluation.selfDischargeAmps =
-        std::max(evaluation.sides[0].corrosionAmps, evaluation.sides[1].corrosionAmps);
+        std::max(evaluation.sides[0].corrosionAmps, evaluation.sides[1].corrosionAmps) +
+        evaluation.crossoverAmps;
+    evaluation.meterVolts = settled.voltsThrough(kMeterInputOhm);
+    evaluation.heatAtRestWatts = heatWatts(catalogue, cell, settled, 0.0);
+    evaluation.heatAtPowerWatts = heatWatts(catalogue, cell, settled, evaluation.settled.maximumPower.amps);
     const double hydrogenAmps = evaluation.sides[0].hydrogenAmps + evaluation.sides[1].hydrogenAmps;
     evaluation.hydrogenM3PerSecond = hydrogenAmps / (2.0 * base::kFaraday) * base::kGasConstant *
                                      kGasTemperature / base::kStandardPressure;

@@ -122,6 +122,12 @@ private:
                 add(FindingCode::Undissolved, Severity::Warning, FindingPart::Electrolyte,
                     {m_catalogue.substances[rest.substance].name}, rest.kilograms);
             }
+            for (const chemistry::Precipitate& solid : solution.precipitates) {
+                addPrecipitate(solid);
+            }
+            if (!solution.mixture.hasPhScale) {
+                addOnce(FindingCode::NoPhScale);
+            }
             if (solution.notes.beyondActivityRange || solution.notes.typicalInteractions) {
                 addOnce(FindingCode::BeyondData);
             }
@@ -130,6 +136,20 @@ private:
             }
             labelHazards(solution);
         }
+    }
+
+    /// A substance that was poured in and stays is undissolved; anything else fell out of the mix.
+    void addPrecipitate(const chemistry::Precipitate& solid) {
+        constexpr double kWorthSaying = 1e-5; // kg
+        if (solid.kilograms < kWorthSaying) {
+            return;
+        }
+        const auto substance = chemistry::substanceOf(m_catalogue, solid.species);
+        add(substance ? FindingCode::Undissolved : FindingCode::Precipitate,
+            substance ? Severity::Warning : Severity::Note, FindingPart::Electrolyte,
+            {substance ? m_catalogue.substances[*substance].name
+                       : m_catalogue.species[solid.species].name},
+            solid.kilograms);
     }
 
     void addOnce(FindingCode code) {

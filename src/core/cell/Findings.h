@@ -26,7 +26,9 @@ enum class FindingCode {
     HarmfulToWater,
     PressedSeparator,
     BeyondData,
-    EstimatedConductivity
+    EstimatedConductivity,
+    Precipitate,
+    NoPhScale
 };
 
 struct Finding {

@@ -1,7 +1,9 @@
 #include "core/cell/Junction.h"
 
 #include "core/base/Constants.h"
+#include "core/base/RootFinding.h"
 
+#include <algorithm>
 #include <cmath>
 
 namespace anodex::cell {
@@ -20,9 +22,8 @@ Concentrations concentrationsOf(const Catalogue& catalogue, const chemistry::Sol
     return values;
 }
 
-/// Potential of `right` minus that of `left`.
-double henderson(const Catalogue& catalogue, const Concentrations& left, const Concentrations& right,
-                 double temperatureKelvin) {
+/// Potential of `right` minus that of `left`, in RT/F.
+double henderson(const Catalogue& catalogue, const Concentrations& left, const Concentrations& right) {
     double numerator = 0.0;
     double difference = 0.0;
     double sumLeft = 0.0;
@@ -43,11 +44,47 @@ double henderson(const Catalogue& catalogue, const Concentrations& left, const C
     if (sumLeft <= 0.0 || sumRight <= 0.0) {
         return 0.0;
     }
-    const double thermal = base::kGasConstant * temperatureKelvin / base::kFaraday;
     if (std::abs(difference) < 1e-9 * (sumLeft + sumRight)) {
-        return -thermal * numerator / sumLeft;
+        return -numerator / sumLeft;
     }
-    return -thermal * numerator / difference * std::log(sumRight / sumLeft);
+    return -numerator / difference * std::log(sumRight / sumLeft);
+}
+
+/// Potential inside a charged membrane over that of the liquid beside it, in RT/F, where the ions outweigh
+/// its fixed charge: Σ z c e^(-z φ) + X = 0, falling in φ.
+double donnan(const Catalogue& catalogue, const Concentrations& outside, double fixedCharge) {
+    base::RootOptions options;
+    options.lowest = -60.0;
+    options.highest = 60.0;
+    options.tolerance = 1e-12;
+    return base::rootOfRising(
+        [&](double potential) {
+            double excess = -fixedCharge;
+            for (std::size_t s = 0; s < outside.size(); ++s) {
+                const double z = catalogue.species[s].formula.charge;
+                if (outside[s] > 0.0) {
+                    excess -= z * outside[s] * std::exp(std::clamp(-z * potential, -600.0, 600.0));
+                }
+            }
+            return excess;
+        },
+        0.0, options);
+}
+
+/// Teorell, Meyer and Sievers: a Donnan step on either face and diffusion between them.
+double acrossMembrane(const Catalogue& catalogue, const Concentrations& left, const Concentrations& right,
+                      double fixedCharge) {
+    const auto inside = [&](const Concentrations& outside, double potential) {
+        Concentrations values = outside;
+        for (std::size_t s = 0; s < values.size(); ++s) {
+            const double z = catalogue.species[s].formula.charge;
+            values[s] *= std::exp(std::clamp(-z * potential, -600.0, 600.0));
+        }
+        return values;
+    };
+    const double atLeft = donnan(catalogue, left, fixedCharge);
+    const double atRight = donnan(catalogue, right, fixedCharge);
+    return atLeft + henderson(catalogue, inside(left, atLeft), inside(right, atRight)) - atRight;
 }
 
 } // namespace
@@ -56,17 +93,23 @@ double junctionVolts(const Catalogue& catalogue, const Cell& cell) {
     if (!cell.twoLiquids) {
         return 0.0;
     }
+    const double thermal = base::kGasConstant * cell.temperatureKelvin / base::kFaraday;
     const Concentrations left = concentrationsOf(catalogue, cell.solutions[0]);
     const Concentrations right = concentrationsOf(catalogue, cell.solutions[1]);
-    if (cell.barrier && catalogue.separators[cell.barrier->separator].bridge) {
+    if (!cell.barrier) {
+        return thermal * henderson(catalogue, left, right);
+    }
+    const chemistry::SeparatorMaterial& separator = catalogue.separators[cell.barrier->separator];
+    if (separator.bridge) {
         Concentrations middle(catalogue.species.size(), 0.0);
-        for (const chemistry::SpeciesTerm& ion : catalogue.separators[cell.barrier->separator].bridge->ions) {
+        for (const chemistry::SpeciesTerm& ion : separator.bridge->ions) {
             middle[ion.species] = ion.count;
         }
-        return henderson(catalogue, left, middle, cell.temperatureKelvin) +
-               henderson(catalogue, middle, right, cell.temperatureKelvin);
+        return thermal * (henderson(catalogue, left, middle) + henderson(catalogue, middle, right));
     }
-    return henderson(catalogue, left, right, cell.temperatureKelvin);
+    return thermal * (separator.fixedCharge != 0.0
+                          ? acrossMembrane(catalogue, left, right, separator.fixedCharge)
+                          : henderson(catalogue, left, right));
 }
 
 } // namespace anodex::cell

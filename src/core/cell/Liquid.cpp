@@ -193,7 +193,7 @@ tl::expected<ResolvedLiquid, DesignError> resolveLiquid(const Catalogue& catalog
         return tl::unexpected(*problem);
     }
     double solventKg = liquid.basisValue;
-    double stillOxygen = 1.0;
+    Mixture asReady;
     if (!liquid.ready.empty()) {
         const auto index = chemistry::findLiquid(catalogue, liquid.ready);
         if (!index) {
@@ -202,8 +202,13 @@ tl::expected<ResolvedLiquid, DesignError> resolveLiquid(const Catalogue& catalog
                             chemistry::nearestName(liquid.ready, chemistry::liquidNames(catalogue))});
         }
         const chemistry::ReadyLiquid& ready = catalogue.liquids[*index];
-        resolved.doubtFactor = ready.strengthSpreadFactor;
-        stillOxygen = ready.stillOxygenFactor;
+        resolved.doubtFactor = std::exp(std::hypot(std::log(ready.strengthSpreadFactor),
+                                                   std::log(ready.conductivitySpreadFactor)));
+        asReady.stillOxygenFactor = ready.stillOxygenFactor;
+        asReady.conductivityFactor = ready.conductivityFactor;
+        asReady.readyConductivity = ready.conductivity;
+        asReady.isUnbounded = ready.isUnbounded;
+        asReady.hasPhScale = ready.hasPhScale;
         Composer alone(catalogue, temperatureKelvin);
         alone.addReady(ready, liquid.basisValue);
         solventKg = alone.solventForVolume(liquid.basisValue);
@@ -223,8 +228,12 @@ tl::expected<ResolvedLiquid, DesignError> resolveLiquid(const Catalogue& catalog
     resolved.mixture.measuredPh = liquid.measuredPh;
     resolved.mixture.measuredDensity = liquid.measuredDensity;
     resolved.mixture.measuredConductivity = liquid.measuredConductivity;
-    resolved.mixture.conductivityFactor = liquid.gel ? kGelConductivityShare : 1.0;
-    resolved.mixture.stillOxygenFactor = stillOxygen;
+    resolved.mixture.conductivityFactor =
+        asReady.conductivityFactor * (liquid.gel ? kGelConductivityShare : 1.0);
+    resolved.mixture.stillOxygenFactor = asReady.stillOxygenFactor;
+    resolved.mixture.readyConductivity = asReady.readyConductivity;
+    resolved.mixture.isUnbounded = asReady.isUnbounded;
+    resolved.mixture.hasPhScale = asReady.hasPhScale;
     return resolved;
 }
 

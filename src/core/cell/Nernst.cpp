@@ -35,11 +35,32 @@ double activityOrTrace(const Cell& cell, Side side, const Catalogue& catalogue, 
     if (species == catalogue.key.hydrogenIon || species == catalogue.key.hydroxide) {
         return solution.activity[species];
     }
-    if (solution.activity[species] < kTraceLow) {
-        return draw.logUniform("trace of " + catalogue.species[species].name, kTraceActivity, kTraceLow,
-                               kTraceHigh);
+    if (solution.activity[species] > 0.0) {
+        return solution.activity[species];
     }
-    return solution.activity[species];
+    const double trace = draw.logUniform("trace of " + catalogue.species[species].name, kTraceActivity,
+                                         kTraceLow, kTraceHigh);
+    return std::min(trace, solution.saturation[species]);
+}
+
+double gradeVolts(const Catalogue& catalogue, const Electrode& electrode, const Reaction& reaction,
+                  const Draw& draw) {
+    const auto shift = [&](const chemistry::Material& material) {
+        const auto uses = [&](const chemistry::CompositionPart& part) {
+            return std::any_of(reaction.terms.begin(), reaction.terms.end(), [&](const SpeciesTerm& term) {
+                return term.species == part.species && term.count < 0.0;
+            });
+        };
+        const bool concerned =
+            material.grade &&
+            std::any_of(material.composition.begin(), material.composition.end(), uses);
+        return concerned ? draw.offset("grade of " + material.name, *material.grade) : 0.0;
+    };
+    double volts = shift(catalogue.materials[electrode.material]);
+    for (const ElectrodeAdditive& additive : electrode.additives) {
+        volts += volts == 0.0 ? shift(catalogue.materials[additive.material]) : 0.0;
+    }
+    return volts;
 }
 
 double nernstVolts(const Catalogue& catalogue, const Cell& cell, Side side, const Reaction& reaction,
@@ -52,7 +73,7 @@ double nernstVolts(const Catalogue& catalogue, const Cell& cell, Side side, cons
     const double standard =
         draw.offset("standard potential of " + reaction.equation, reaction.standardVolts) +
         reaction.standardVoltsPerKelvin * (cell.temperatureKelvin - base::kStandardTemperature);
-    return standard -
+    return standard + gradeVolts(catalogue, cell.electrode(side), reaction, draw) -
            base::kGasConstant * cell.temperatureKelvin / (reaction.electrons * base::kFaraday) * lnQuotient;
 }
 

@@ -8,9 +8,14 @@
 
 namespace anodex::cell {
 
-/// Nernst potential of a reaction in this side's liquid; species that are absent take the reaction's trace.
+/// Nernst potential of a reaction in this side's liquid; species that are absent take a trace, at most what
+/// their least soluble solid leaves in the liquid.
 [[nodiscard]] double nernstVolts(const chemistry::Catalogue& catalogue, const Cell& cell, Side side,
                                  const chemistry::Reaction& reaction, const Draw& draw);
+
+/// Shift of a couple by the grade of the solid reagent this electrode holds; 0 for most.
+[[nodiscard]] double gradeVolts(const chemistry::Catalogue& catalogue, const Electrode& electrode,
+                                const chemistry::Reaction& reaction, const Draw& draw);
 
 /// The activity used for one species in that potential.
 [[nodiscard]] double activityOrTrace(const Cell& cell, Side side, const chemistry::Catalogue& catalogue,

@@ -29,6 +29,8 @@ public:
     [[nodiscard]] double voltsAt(double amps) const;
     [[nodiscard]] double openCircuitVolts() const { return m_openCircuit; }
     [[nodiscard]] double shortCircuitAmps(double meterOhm = kMeterOhm) const;
+    /// At the terminals with a load resistor across them.
+    [[nodiscard]] double voltsThrough(double loadOhm) const { return shortCircuitAmps(loadOhm) * loadOhm; }
     /// Largest V·I between rest and short circuit; never negative.
     [[nodiscard]] PowerPoint maximumPower(double shortCircuitAmps) const;
     [[nodiscard]] std::vector<CurvePoint> curve(double shortCircuitAmps, int points) const;

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <limits>
 
 namespace anodex::cell {
 namespace {
@@ -16,10 +17,44 @@ double conductivity(const Cell& cell, Side side, const Draw& draw) {
     return std::max(cell.solution(side).conductivity, kLowestConductivity) * draw.factor(input, {1.0, doubt});
 }
 
-double bodyOhm(const chemistry::Material& material, const Electrode& electrode) {
+/// Along the sheet and, for a film that does not carry current far, through it.
+double bodyOhm(const chemistry::Material& material, double thicknessMetres, double areaM2, const Draw& draw) {
     // Current gathers along a square of the area towards one edge: a third of end-to-end.
-    const double thickness = std::max(electrode.thicknessMetres, 1e-6);
-    return material.resistivityOhmMetres / thickness / 3.0;
+    const double along = material.resistivityOhmMetres / std::max(thicknessMetres, 1e-6) / 3.0;
+    return along + draw.factor("film of " + material.name, material.throughOhmM2) / areaM2;
+}
+
+/// Cross-section the current can spread to. Most of a vessel's liquid lies beside or behind the electrodes,
+/// where little current goes: only a large bath counts (common practice, no source).
+double bathArea(const Cell& cell, Side side) {
+    constexpr double kShareCrossed = 0.03;
+    const auto& solution = cell.solution(side);
+    return solution.mixture.isUnbounded ? std::numeric_limits<double>::infinity()
+                                        : kShareCrossed * solution.volumeM3 / cell.gapMetres;
+}
+
+/// Length over area for one half of the free liquid, from one electrode to the middle. In a bath wider than
+/// the electrode the current first has to spread: (1 - a/b)^1.5 / 4a for a disc of radius a facing a channel
+/// of radius b (Cooper, Mikic & Yovanovich, Int. J. Heat Mass Transfer 12, 279 (1969)).
+double halfPathPerMetre(const Cell& cell, Side side, double freeMetres) {
+    const double plane = 0.5 * freeMetres / currentArea(cell);
+    const double area = cell.electrode(side).areaM2;
+    const double bath = bathArea(cell, side);
+    if (!(bath > area)) {
+        return plane;
+    }
+    const double radius = std::sqrt(area / M_PI);
+    const double spread = std::pow(1.0 - std::sqrt(area / bath), 1.5) / (4.0 * radius);
+    return std::min(plane, 0.5 * freeMetres / bath + spread);
+}
+
+double collectorOhm(const chemistry::Catalogue& catalogue, const Electrode& electrode, const Draw& draw) {
+    if (!electrode.collector) {
+        return 0.0;
+    }
+    const chemistry::Material& material = catalogue.materials[*electrode.collector];
+    return electrode.collectorOhm.value_or(
+        bodyOhm(material, material.defaultThicknessMetres, electrode.areaM2, draw));
 }
 
 } // namespace
@@ -46,17 +81,21 @@ ResistanceBudget resistanceBudget(const chemistry::Catalogue& catalogue, const C
     const double positive = cell.twoLiquids ? conductivity(cell, Side::Positive, draw) : negative;
     const double layer = cell.barrier ? cell.barrier->thicknessMetres : 0.0;
     const double free = std::max(cell.gapMetres - layer, 0.0);
+    const double fromNegative = halfPathPerMetre(cell, Side::Negative, free) / negative;
+    const double fromPositive = halfPathPerMetre(cell, Side::Positive, free) / positive;
     if (cell.twoLiquids) {
-        add(ResistancePart::NegativeLiquid, 0.5 * free / (negative * area));
-        add(ResistancePart::PositiveLiquid, 0.5 * free / (positive * area));
+        add(ResistancePart::NegativeLiquid, fromNegative);
+        add(ResistancePart::PositiveLiquid, fromPositive);
     } else {
-        add(ResistancePart::NegativeLiquid, free / (negative * area));
+        add(ResistancePart::NegativeLiquid, fromNegative + fromPositive);
     }
     if (cell.barrier) {
         const chemistry::SeparatorMaterial& separator = catalogue.separators[cell.barrier->separator];
         const double number =
             std::max(1.0, draw.factor("paths through " + separator.name, separator.macMullin));
-        add(ResistancePart::Separator, 0.5 * layer * number * (1.0 / negative + 1.0 / positive) / area);
+        const double own = draw.factor("resistance of " + separator.name, separator.areaOhmM2);
+        add(ResistancePart::Separator,
+            (0.5 * layer * number * (1.0 / negative + 1.0 / positive) + own) / area);
         if (separator.bridge) {
             add(ResistancePart::Bridge,
                 draw.factor("resistance of " + separator.name,
@@ -67,11 +106,13 @@ ResistanceBudget resistanceBudget(const chemistry::Catalogue& catalogue, const C
         const Electrode& electrode = cell.electrode(side);
         const bool isNegative = side == Side::Negative;
         const double body =
-            electrode.collector ? 0.0 : bodyOhm(catalogue.materials[electrode.material], electrode);
+            electrode.collector ? 0.0
+                                : bodyOhm(catalogue.materials[electrode.material], electrode.thicknessMetres,
+                                          electrode.areaM2, draw);
         add(isNegative ? ResistancePart::NegativeBody : ResistancePart::PositiveBody,
             electrode.measuredOhm.value_or(body));
         add(isNegative ? ResistancePart::NegativeCollector : ResistancePart::PositiveCollector,
-            electrode.collectorOhm);
+            collectorOhm(catalogue, electrode, draw));
     }
     add(ResistancePart::Contacts, draw.factor("contacts and leads", {cell.contactOhm, 2.0}));
     return budget;

@@ -1,7 +1,8 @@
 // src/core/cell/Resistance.h - what opposes the current outside the electrode surfaces.
 //
-// Law        R = L N / (κ A) for each layer of liquid or separator (N the MacMullin number), plus bridge,
-//            collectors, electrode bodies, contacts. A measured total replaces the computed one.
+// Law        R = L N / (κ A) for each layer of liquid or separator (N the MacMullin number); in the ground
+//            and in large baths spreading resistance instead; plus bridge, membrane, collectors, electrode
+//            bodies, contacts. A measured total replaces the computed one.
 // Source     MacMullin & Muccini, AIChE J. 2, 393 (1956).
 // Units      ohm.
 #pragma once

@@ -18,7 +18,8 @@ constexpr double kDiffusionActivation = 18000.0; // J/mol
 constexpr double kAbsentConcentration = 1e-9;    // mol/m³
 
 double layer(const TransportContext& context, double diffusivity) {
-    double thickness = std::min(kStillLayerMetres, context.cell.gapMetres);
+    const double undisturbed = context.cell.stirred ? kStirredLayerMetres : kStillLayerMetres;
+    double thickness = std::min(undisturbed, context.cell.gapMetres);
     if (context.moment == Moment::First) {
         thickness = std::min(thickness, std::sqrt(M_PI * diffusivity * kFirstMomentSeconds));
     }
@@ -38,7 +39,14 @@ double flux(const TransportContext& context, SpeciesIndex species, double concen
     if (context.cell.barrier && context.cell.barrier->thicknessMetres > 0.5 * context.cell.gapMetres) {
         obstruction = context.catalogue.separators[context.cell.barrier->separator].macMullin.value;
     }
-    return base::kFaraday * concentration * d / layer(context, d) / obstruction;
+    double perUnit = d / layer(context, d) / obstruction;
+    if (context.moment == Moment::First) {
+        // What fills the pores is used before any has to come from outside.
+        const Electrode& electrode = context.cell.electrode(context.side);
+        perUnit += context.catalogue.materials[electrode.material].porosity * electrode.thicknessMetres /
+                   kFirstMomentSeconds;
+    }
+    return base::kFaraday * concentration * perUnit;
 }
 
 /// Hydrogen ions arrive free and carried by weak acids.
@@ -79,9 +87,10 @@ double oxygenLimit(const TransportContext& context, double electrons) {
 double presentOrTrace(const TransportContext& context, const chemistry::Reaction& reaction,
                       SpeciesIndex species) {
     const auto& solution = context.cell.solution(context.side);
-    const double trace =
+    const double used =
         activityOrTrace(context.cell, context.side, context.catalogue, reaction, species, context.draw);
-    return trace > solution.activity[species] ? 1000.0 * trace : solution.concentration(species);
+    return used != solution.activity[species] ? 1000.0 * used
+                                              : solution.labileConcentration(context.catalogue, species);
 }
 
 bool isReactant(const SpeciesTerm& term, Branch branch) {
@@ -137,11 +146,42 @@ std::optional<SpeciesIndex> absentReactant(const TransportContext& context,
             continue;
         }
         if (context.catalogue.species[term.species].isDissolved() &&
-            context.cell.solution(context.side).concentration(term.species) < kAbsentConcentration) {
+            context.cell.solution(context.side).labileConcentration(context.catalogue, term.species) <
+                kAbsentConcentration) {
             return term.species;
         }
     }
     return std::nullopt;
+}
+
+double crossoverAmps(const TransportContext& context, const chemistry::Reaction& positive) {
+    const Cell& cell = context.cell;
+    if (!cell.twoLiquids) {
+        return 0.0;
+    }
+    double amps = 0.0;
+    const double area = std::sqrt(cell.electrodes[0].areaM2 * cell.electrodes[1].areaM2);
+    for (const SpeciesTerm& term : positive.terms) {
+        const bool wanders = term.count < 0.0 && context.catalogue.species[term.species].isDissolved() &&
+                             term.species != context.catalogue.key.hydrogenIon;
+        if (!wanders) {
+            continue;
+        }
+        double path = cell.gapMetres;
+        double leak = 1.0;
+        if (cell.barrier) {
+            const auto& separator = context.catalogue.separators[cell.barrier->separator];
+            path += cell.barrier->thicknessMetres * (separator.macMullin.value - 1.0);
+            leak = separator.leak;
+        }
+        const auto& there = cell.solution(Side::Positive);
+        const auto& here = cell.solution(Side::Negative);
+        const double difference = there.labileConcentration(context.catalogue, term.species) -
+                                  here.labileConcentration(context.catalogue, term.species);
+        amps += positive.electrons / std::abs(term.count) * base::kFaraday * leak * area *
+                diffusivity(context, term.species) * std::max(difference, 0.0) / path;
+    }
+    return amps;
 }
 
 } // namespace anodex::cell

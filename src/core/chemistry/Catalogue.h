@@ -16,12 +16,15 @@
 
 namespace anodex::chemistry {
 
-/// Pitzer's binary parameters for one cation and one anion (25 °C, molal).
+/// Pitzer's binary parameters for one cation and one anion (25 °C, molal). The third coefficient is
+/// C = third + thirdFading · exp(-fadingRate · √I), after Archer; published C_φ is 2 √|z+ z-| · C.
 struct PitzerPair {
     double beta0 = 0.0;
     double beta1 = 0.0;
     double beta2 = 0.0;
-    double cPhi = 0.0;
+    double third = 0.0;
+    double thirdFading = 0.0;
+    double fadingRate = 1.0;
     double highestMolality = 0.0; ///< Of the salt in the published fit.
     std::vector<std::string> sources;
 };

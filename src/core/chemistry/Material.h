@@ -19,6 +19,13 @@ struct SurfacePart {
     double share = 1.0; ///< Of the material's wetted area.
 };
 
+/// A thin coat of one metal over the base; what shows of each is in the surfaces.
+struct Plating {
+    SpeciesIndex species = 0;
+    FactorSpread thicknessMetres;
+    double densityKgPerM3 = 1000.0;
+};
+
 struct Material {
     std::string id;
     std::string name;
@@ -35,6 +42,11 @@ struct Material {
     double specificAreaM2PerKg = 0.0;           ///< For additives given by mass.
     double capacitanceFaradPerKg = 0.0;         ///< Double layer of porous carbon.
     std::optional<FactorSpread> breathingLimit; ///< A/m² geometric for gas reaching it from an open face.
+    std::optional<Plating> plating;
+    double porosity = 0.0;               ///< 0: solid, what lies behind it stays dry.
+    double wettedShareAsCollector = 0.0; ///< Its wetted area behind a porous electrode, over that area.
+    FactorSpread throughOhmM2{0.0, 1.0}; ///< Across a film that current has to pass.
+    std::optional<OffsetSpread> grade;   ///< Shift of the couples its solid reagent takes part in.
     std::vector<Hazard> hazards;
     double porousCrossover = 0.0; ///< A/m² geometric above which a porous layer's slope doubles; 0: flat.
     std::vector<std::string> sources;
@@ -55,6 +67,10 @@ struct SeparatorMaterial {
         std::vector<SpeciesTerm> ions; ///< Count = mol/m³.
     };
     std::optional<Bridge> bridge;
+    double leak = 1.0;                ///< Share of free diffusion that still crosses it.
+    double fixedCharge = 0.0;         ///< mol/m³ bound in a membrane; negative lets cations through.
+    FactorSpread areaOhmM2{0.0, 1.0}; ///< A membrane's own resistance, beside its liquid.
+    double junctionHalfWidth = 0.0;   ///< V, doubt of the potential across it.
     std::vector<std::string> sources;
 };
 

@@ -2,14 +2,18 @@
 
 #include "core/base/Constants.h"
 
+#include <algorithm>
+#include <array>
 #include <cmath>
 #include <cstdlib>
+#include <numeric>
 
 namespace anodex::chemistry {
 namespace {
 
 constexpr double kB = 1.2;
 constexpr double kSolventKgPerMole = 0.01801528;
+constexpr double kNegligible = 1e-7; // mol/kg: two such ions do not feel each other
 
 double debyeHueckelSlope(double temperatureKelvin) {
     static const base::Table kSlope = {
@@ -27,38 +31,67 @@ double gPrime(double x) {
 
 /// The middle of published fits for a charge type, for pairs that nobody has fitted.
 PitzerPair typicalPair(int cationCharge, int anionCharge) {
-    const int product = std::abs(cationCharge * anionCharge);
-    switch (product) {
+    PitzerPair pair;
+    const auto take = [&](double beta0, double beta1, double beta2, double highest) {
+        pair.beta0 = beta0;
+        pair.beta1 = beta1;
+        pair.beta2 = beta2;
+        pair.highestMolality = highest;
+        return pair;
+    };
+    switch (std::abs(cationCharge * anionCharge)) {
     case 1:
-        return {0.08, 0.25, 0.0, 0.0, 6.0, {}};
+        return take(0.08, 0.25, 0.0, 6.0);
     case 2:
-        return {0.15, 1.4, 0.0, 0.0, 2.0, {}};
+        return take(0.15, 1.4, 0.0, 2.0);
     case 3:
-        return {0.35, 5.0, 0.0, 0.0, 1.5, {}};
+        return take(0.35, 5.0, 0.0, 1.5);
     case 4:
-        return {0.20, 2.9, -35.0, 0.0, 2.0, {}};
+        return take(0.20, 2.9, -35.0, 2.0);
     default:
-        return {0.30, 8.0, 0.0, 0.0, 1.0, {}};
+        return take(0.30, 8.0, 0.0, 1.0);
     }
 }
+
+/// The functions of ionic strength that all pairs share, worked out once.
+struct SharedTerms {
+    explicit SharedTerms(double strength) : ionicStrength(strength), root(std::sqrt(strength)) {
+        for (std::size_t i = 0; i < alphas.size(); ++i) {
+            const double x = alphas[i] * root;
+            fade[i] = std::exp(-x);
+            value[i] = g(x);
+            slope[i] = gPrime(x);
+        }
+    }
+    static constexpr std::array<double, 3> alphas{2.0, 1.4, 12.0};
+    double ionicStrength;
+    double root;
+    std::array<double, 3> fade{};
+    std::array<double, 3> value{};
+    std::array<double, 3> slope{};
+};
 
 struct PairTerms {
     double b = 0.0;
     double bPrime = 0.0;
     double bPhi = 0.0;
     double c = 0.0;
+    double cPrime = 0.0;
 };
 
-PairTerms pairTerms(const PitzerPair& pair, int cationCharge, int anionCharge, double ionicStrength) {
-    const bool bothMultivalent = std::abs(cationCharge) >= 2 && std::abs(anionCharge) >= 2;
-    const double alpha1 = bothMultivalent ? 1.4 : 2.0;
-    constexpr double kAlpha2 = 12.0;
-    const double root = std::sqrt(ionicStrength);
+PairTerms pairTerms(const PitzerPair& pair, int cationCharge, int anionCharge, const SharedTerms& shared) {
+    const std::size_t first = std::abs(cationCharge) >= 2 && std::abs(anionCharge) >= 2 ? 1 : 0;
     PairTerms terms;
-    terms.b = pair.beta0 + pair.beta1 * g(alpha1 * root) + pair.beta2 * g(kAlpha2 * root);
-    terms.bPrime = (pair.beta1 * gPrime(alpha1 * root) + pair.beta2 * gPrime(kAlpha2 * root)) / ionicStrength;
-    terms.bPhi = pair.beta0 + pair.beta1 * std::exp(-alpha1 * root) + pair.beta2 * std::exp(-kAlpha2 * root);
-    terms.c = pair.cPhi / (2.0 * std::sqrt(std::abs(static_cast<double>(cationCharge * anionCharge))));
+    terms.b = pair.beta0 + pair.beta1 * shared.value[first] + pair.beta2 * shared.value[2];
+    terms.bPrime =
+        (pair.beta1 * shared.slope[first] + pair.beta2 * shared.slope[2]) / shared.ionicStrength;
+    terms.bPhi = pair.beta0 + pair.beta1 * shared.fade[first] + pair.beta2 * shared.fade[2];
+    terms.c = pair.third;
+    if (pair.thirdFading != 0.0) {
+        const double fading = pair.thirdFading * std::exp(-pair.fadingRate * shared.root);
+        terms.c += fading;
+        terms.cPrime = -0.5 * pair.fadingRate * fading / shared.root;
+    }
     return terms;
 }
 
@@ -125,21 +158,36 @@ private:
     }
 
     void addPairs() {
+        const SharedTerms shared(m_strength);
         for (const Ion& cation : m_cations) {
             for (const Ion& anion : m_anions) {
+                const double product = cation.molality * anion.molality;
+                if (std::max(cation.molality, anion.molality) < kNegligible) {
+                    continue;
+                }
                 const auto found = m_catalogue.pitzerPairs.find({cation.species, anion.species});
                 const bool published = found != m_catalogue.pitzerPairs.end();
                 const PitzerPair pair = published ? found->second : typicalPair(cation.charge, anion.charge);
                 noteRange(pair, published, cation, anion);
-                const PairTerms terms = pairTerms(pair, cation.charge, anion.charge, m_strength);
-                const double product = cation.molality * anion.molality;
-                m_f += product * terms.bPrime;
-                m_cSum += product * terms.c;
-                m_osmoticSum += product * (terms.bPhi + m_z * terms.c);
-                m_result.lnGamma[cation.position] += anion.molality * (2.0 * terms.b + m_z * terms.c);
-                m_result.lnGamma[anion.position] += cation.molality * (2.0 * terms.b + m_z * terms.c);
+                const PairTerms terms = pairTerms(pair, cation.charge, anion.charge, shared);
+                const double held = heldShare(pair, cation.charge, anion.charge);
+                const double third = held * m_z * terms.c;
+                m_f += held * product * (terms.bPrime + 0.5 * held * m_z * terms.cPrime);
+                m_cSum += held * held * product * terms.c;
+                m_osmoticSum += held * product * (terms.bPhi + third + 0.5 * held * m_z * m_strength * terms.cPrime);
+                m_result.lnGamma[cation.position] += held * anion.molality * (2.0 * terms.b + third);
+                m_result.lnGamma[anion.position] += held * cation.molality * (2.0 * terms.b + third);
             }
         }
+    }
+
+    /// Well beyond a fit its interactions are held at the fit's end instead of running away.
+    [[nodiscard]] double heldShare(const PitzerPair& pair, int cationCharge, int anionCharge) const {
+        constexpr double kReach = 1.5;
+        const double shared = std::gcd(std::abs(cationCharge), std::abs(anionCharge));
+        const double perMole = 0.5 * std::abs(cationCharge * anionCharge) *
+                               (std::abs(cationCharge) + std::abs(anionCharge)) / shared;
+        return std::min(1.0, kReach * pair.highestMolality * perMole / m_strength);
     }
 
     void noteRange(const PitzerPair& pair, bool published, const Ion& cation, const Ion& anion) {
@@ -199,7 +247,8 @@ private:
         // osmotic coefficient - 1 = 2 (sum)/(sum of m), both at the scaled composition.
         const double scaledTotal = total * m_scale;
         const double osmotic = scaledTotal > 0.0 ? 1.0 + 2.0 * m_osmoticSum / scaledTotal : 1.0;
-        m_result.lnSolventActivity = -kSolventKgPerMole * total * osmotic;
+        // No mixture binds its solvent tighter than e^-6, nor lends it more activity than it has pure.
+        m_result.lnSolventActivity = std::clamp(-kSolventKgPerMole * total * osmotic, -6.0, 0.0);
     }
 
     const Catalogue& m_catalogue;

@@ -14,7 +14,7 @@
 
 namespace anodex::chemistry {
 
-inline constexpr double kHighestIonicStrength = 15.0; ///< mol/kg
+inline constexpr double kHighestIonicStrength = 30.0; ///< mol/kg
 
 struct ActivityResult {
     std::vector<double> lnGamma; ///< Parallel to the input.

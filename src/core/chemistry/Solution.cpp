@@ -7,9 +7,13 @@
 
 #include <algorithm>
 #include <cmath>
+#include <limits>
 
 namespace anodex::chemistry {
 namespace {
+
+constexpr double kTrace = 1e-12;     // mol/kg
+constexpr double kGoodEnough = 1e-5; // of the coefficients' last change, in ln
 
 /// What dissolves of each portion; the rest is reported.
 std::vector<Portion> dissolvedPortions(const Catalogue& catalogue, const Mixture& mixture,
@@ -52,54 +56,116 @@ Totals totalsOf(const Catalogue& catalogue, const std::vector<Portion>& portions
     return totals;
 }
 
-void solveEquilibrium(const Catalogue& catalogue, const Totals& totals, Solution& solution) {
-    SpeciationInput input;
-    input.totals = totals;
-    input.temperatureKelvin = solution.mixture.temperatureKelvin;
-    input.lnGamma.assign(catalogue.species.size(), 0.0);
-    if (solution.mixture.measuredPh) {
-        input.fixedLnHydrogenActivity = -base::kLn10 * *solution.mixture.measuredPh;
-    }
-    SpeciationResult speciation = speciate(catalogue, input);
-    ActivityResult activities;
-    double damping = 1.0;
-    double lastChange = 1e300;
-    for (int round = 0; round < 120; ++round) {
-        std::vector<Amount> amounts;
-        for (SpeciesIndex s = 0; s < speciation.molality.size(); ++s) {
-            if (speciation.molality[s] > 0.0) {
-                amounts.push_back({s, speciation.molality[s]});
-            }
-        }
-        activities = pitzerActivities(catalogue, amounts, input.temperatureKelvin);
-        double change = std::abs(activities.lnSolventActivity - input.lnSolventActivity);
-        for (std::size_t i = 0; i < amounts.size(); ++i) {
-            double& current = input.lnGamma[amounts[i].species];
-            const double bounded = std::clamp(activities.lnGamma[i], -40.0, 40.0);
-            change = std::max(change, std::abs(bounded - current));
-            current += damping * (bounded - current);
-        }
-        input.lnSolventActivity += damping * (activities.lnSolventActivity - input.lnSolventActivity);
-        speciation = speciate(catalogue, input, &speciation);
-        if (change < 1e-9) {
-            break;
-        }
-        if (change > 0.7 * lastChange) {
-            damping = std::max(0.7 * damping, 0.1);
-        }
-        lastChange = change;
-    }
+void takeResult(const Catalogue& catalogue, const SpeciationResult& speciation, Solution& solution) {
     solution.molality = speciation.molality;
     for (SpeciesIndex s = 0; s < speciation.molality.size(); ++s) {
         if (speciation.molality[s] > 0.0) {
             solution.activity[s] = std::exp(speciation.lnActivity[s]);
         }
     }
+    for (const SpeciesTerm& solid : speciation.precipitate) {
+        const double molar =
+            molarMassKg(catalogue.species[solid.species].formula, catalogue.elementGramsPerMole);
+        solution.precipitates.push_back(
+            {solid.species, solid.count * solution.mixture.solventKg, solid.count * solution.mixture.solventKg * molar});
+    }
     solution.pH = -speciation.lnHydrogenActivity / base::kLn10;
+}
+
+void solveEquilibrium(const Catalogue& catalogue, const Totals& totals, Solution& solution) {
+    SpeciationSetting setting{totals, solution.mixture.temperatureKelvin, std::nullopt};
+    if (solution.mixture.measuredPh) {
+        setting.fixedLnHydrogenActivity = -base::kLn10 * *solution.mixture.measuredPh;
+    }
+    Speciation speciation(catalogue, setting);
+    std::vector<double> lnGamma(catalogue.species.size(), 0.0);
+    double lnSolvent = 0.0;
+    SpeciationResult result = speciation.solve(lnGamma, lnSolvent);
+    ActivityResult activities;
+    double damping = 1.0;
+    double lastChange = 1e300;
+    double change = 1e300;
+    constexpr double kSettled = 1e-9;
+    for (int round = 0; round < 200 && change > kSettled; ++round) {
+        std::vector<Amount> amounts;
+        for (SpeciesIndex s = 0; s < result.molality.size(); ++s) {
+            if (result.molality[s] > 0.0) {
+                amounts.push_back({s, result.molality[s]});
+            }
+        }
+        activities = pitzerActivities(catalogue, amounts, setting.temperatureKelvin);
+        change = std::abs(activities.lnSolventActivity - lnSolvent);
+        for (std::size_t i = 0; i < amounts.size(); ++i) {
+            double& current = lnGamma[amounts[i].species];
+            const double bounded = std::clamp(activities.lnGamma[i], -40.0, 40.0);
+            // What is hardly there may wait for its coefficient; it moves nothing else.
+            if (amounts[i].molality > kTrace) {
+                change = std::max(change, std::abs(bounded - current));
+            }
+            current += damping * (bounded - current);
+        }
+        lnSolvent += damping * (activities.lnSolventActivity - lnSolvent);
+        result = speciation.solve(lnGamma, lnSolvent);
+        if (change > 0.7 * lastChange) {
+            damping = std::max(0.7 * damping, 0.05);
+        }
+        lastChange = change;
+    }
+    takeResult(catalogue, result, solution);
+    solution.converged = result.converged && change < kGoodEnough;
     solution.ionicStrength = activities.ionicStrength;
-    solution.solventActivity = std::exp(input.lnSolventActivity);
+    solution.solventActivity = std::exp(lnSolvent);
     solution.notes.typicalInteractions = activities.usedTypicalPair;
     solution.notes.beyondActivityRange = activities.beyondRange;
+}
+
+/// Fully dissociated amount of each ion, mol/kg: what poured salts bring, whatever they then turn into.
+double stoichiometric(const Catalogue& catalogue, const Solution& solution, const SpeciesTerm& ion) {
+    double moles = 0.0;
+    for (const Portion& portion : solution.dissolved) {
+        for (const SpeciesTerm& term : catalogue.substances[portion.substance].dissolvesTo) {
+            moles += term.species == ion.species ? term.count * portion.moles : 0.0;
+        }
+    }
+    return moles / solution.mixture.solventKg;
+}
+
+void sumMoieties(const Catalogue& catalogue, Solution& solution) {
+    solution.moietyMolality.assign(catalogue.species.size(), 0.0);
+    for (SpeciesIndex s = 0; s < solution.molality.size(); ++s) {
+        if (solution.molality[s] > 0.0 && catalogue.species[s].isDissolved()) {
+            for (const SpeciesTerm& part : moietiesOf(catalogue, s)) {
+                solution.moietyMolality[part.species] += part.count * solution.molality[s];
+            }
+        }
+    }
+}
+
+void findSaturation(const Catalogue& catalogue, Solution& solution) {
+    solution.saturation.assign(catalogue.species.size(), std::numeric_limits<double>::infinity());
+    for (const Species& solid : catalogue.species) {
+        if (!solid.precipitates || !solid.formation) {
+            continue;
+        }
+        for (const SpeciesTerm& wanted : solid.formation->terms) {
+            double lnActivity =
+                -lnFormationConstant(*solid.formation, solution.mixture.temperatureKelvin);
+            const bool others = std::all_of(
+                solid.formation->terms.begin(), solid.formation->terms.end(), [&](const SpeciesTerm& term) {
+                    return term.species == wanted.species || solution.activity[term.species] > 0.0;
+                });
+            if (!others || wanted.count <= 0.0) {
+                continue;
+            }
+            for (const SpeciesTerm& term : solid.formation->terms) {
+                if (term.species != wanted.species) {
+                    lnActivity -= term.count * std::log(solution.activity[term.species]);
+                }
+            }
+            double& least = solution.saturation[wanted.species];
+            least = std::min(least, std::exp(std::min(lnActivity / wanted.count, 600.0)));
+        }
+    }
 }
 
 void dissolveOxygen(const Catalogue& catalogue, Solution& solution) {
@@ -124,19 +190,50 @@ double Solution::concentration(SpeciesIndex species) const {
     return volumeM3 > 0.0 ? molality[species] * mixture.solventKg / volumeM3 : 0.0;
 }
 
-double Solution::moiety(const Catalogue& catalogue, SpeciesIndex master) const {
-    double moles = 0.0;
-    for (SpeciesIndex s = 0; s < molality.size(); ++s) {
-        if (molality[s] <= 0.0) {
-            continue;
-        }
-        for (const SpeciesTerm& part : moietiesOf(catalogue, s)) {
-            if (part.species == master) {
-                moles += part.count * molality[s] * mixture.solventKg;
-            }
+double Solution::labileMoles(const Catalogue& catalogue, SpeciesIndex species) const {
+    const std::vector<SpeciesTerm> parts = moietiesOf(catalogue, species);
+    return parts.empty() ? molality[species] * mixture.solventKg
+                         : moietyMolality[parts.front().species] * mixture.solventKg / parts.front().count;
+}
+
+double Solution::labileConcentration(const Catalogue& catalogue, SpeciesIndex species) const {
+    return volumeM3 > 0.0 ? labileMoles(catalogue, species) / volumeM3 : 0.0;
+}
+
+std::optional<std::size_t> substanceOf(const Catalogue& catalogue, SpeciesIndex solid) {
+    const auto& elements = catalogue.species[solid].formula.elements;
+    for (std::size_t i = 0; i < catalogue.substances.size(); ++i) {
+        const Substance& substance = catalogue.substances[i];
+        const bool hydrated =
+            std::any_of(substance.hydrates.begin(), substance.hydrates.end(),
+                        [&](const Hydrate& hydrate) { return hydrate.formula.elements == elements; });
+        if (substance.formula.elements == elements || hydrated) {
+            return i;
         }
     }
-    return moles;
+    return std::nullopt;
+}
+
+std::optional<double> meanActivityCoefficient(const Catalogue& catalogue, const Solution& solution,
+                                              std::size_t substance) {
+    const Substance& salt = catalogue.substances[substance];
+    if (salt.isWeak || salt.isSolvent) {
+        return std::nullopt;
+    }
+    double lnProduct = 0.0;
+    double ions = 0.0;
+    for (const SpeciesTerm& ion : salt.dissolvesTo) {
+        if (ion.species == catalogue.key.solvent) {
+            continue;
+        }
+        const double molality = stoichiometric(catalogue, solution, ion);
+        if (molality <= 0.0 || solution.activity[ion.species] <= 0.0) {
+            return std::nullopt;
+        }
+        lnProduct += ion.count * std::log(solution.activity[ion.species] / molality);
+        ions += ion.count;
+    }
+    return std::exp(lnProduct / ions);
 }
 
 Solution solveSolution(const Catalogue& catalogue, const Mixture& mixture) {
@@ -150,9 +247,12 @@ Solution solveSolution(const Catalogue& catalogue, const Mixture& mixture) {
         }
     }
     const std::vector<Portion> portions = dissolvedPortions(catalogue, mixture, solution.undissolved);
+    solution.dissolved = portions;
     solveEquilibrium(catalogue, totalsOf(catalogue, portions, mixture.solventKg), solution);
     solution.activity[catalogue.key.solvent] = solution.solventActivity;
+    sumMoieties(catalogue, solution);
     dissolveOxygen(catalogue, solution);
+    findSaturation(catalogue, solution);
 
     Mixture liquidOnly = mixture;
     liquidOnly.portions = portions;
@@ -164,9 +264,9 @@ Solution solveSolution(const Catalogue& catalogue, const Mixture& mixture) {
     }
     solution.volumeM3 = kilograms / solution.densityKgPerM3;
     const ConductivityResult conductivity = mixtureConductivity(catalogue, solution);
-    solution.conductivity = mixture.measuredConductivity
-                                ? *mixture.measuredConductivity
-                                : conductivity.siemensPerMetre * mixture.conductivityFactor;
+    const double computed =
+        mixture.readyConductivity.value_or(conductivity.siemensPerMetre) * mixture.conductivityFactor;
+    solution.conductivity = mixture.measuredConductivity.value_or(computed);
     solution.notes.estimatedConductivity = conductivity.estimated && !mixture.measuredConductivity;
     return solution;
 }

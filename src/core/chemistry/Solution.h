@@ -29,6 +29,9 @@ struct Mixture {
     std::optional<double> measuredConductivity; ///< S/m
     double conductivityFactor = 1.0;            ///< Gels hold the liquid still and lengthen its paths.
     double stillOxygenFactor = 1.0;
+    std::optional<double> readyConductivity; ///< S/m, known for a ready-made liquid as a whole.
+    bool isUnbounded = false;
+    bool hasPhScale = true;
 };
 
 struct SolutionNotes {
@@ -42,24 +45,47 @@ struct Undissolved {
     double kilograms = 0.0;
 };
 
+/// A solid or liquid that fell out because its solubility was passed.
+struct Precipitate {
+    SpeciesIndex species = 0;
+    double moles = 0.0;
+    double kilograms = 0.0;
+};
+
 struct Solution {
     Mixture mixture;
     std::vector<double> molality; ///< By catalogue species; 0 where absent or not dissolved.
     std::vector<double> activity; ///< Same; gases hold pressure/bar, the solvent its activity.
+    std::vector<double> moietyMolality; ///< By master species: in all the forms it takes.
+    std::vector<double> saturation; ///< By master species: the activity at which a solid would form; infinite
+                                    ///< where none does.
     double pH = 7.0;
     double ionicStrength = 0.0;
     double solventActivity = 1.0;
     double densityKgPerM3 = 1000.0;
     double volumeM3 = 0.0;
     double conductivity = 0.0;
-    std::vector<Undissolved> undissolved;
+    std::vector<Portion> dissolved; ///< What of the portions went in.
+    std::vector<Undissolved> undissolved;   ///< Beyond a substance's own solubility: it never went in.
+    std::vector<Precipitate> precipitates;
+    bool converged = false; ///< The coefficients and the composition agree.
     SolutionNotes notes;
 
     /// mol/m³ of the solution.
     [[nodiscard]] double concentration(SpeciesIndex species) const;
-    /// Total moles of a master species' moiety in all its forms.
-    [[nodiscard]] double moiety(const Catalogue& catalogue, SpeciesIndex master) const;
+    /// mol/m³ a reaction can draw on: the species with every form that turns into it as it is used up.
+    [[nodiscard]] double labileConcentration(const Catalogue& catalogue, SpeciesIndex species) const;
+    /// Moles of the same.
+    [[nodiscard]] double labileMoles(const Catalogue& catalogue, SpeciesIndex species) const;
 };
+
+/// The substance of the catalogue that this solid is, hydrate or not.
+[[nodiscard]] std::optional<std::size_t> substanceOf(const Catalogue& catalogue, SpeciesIndex solid);
+
+/// Molal and stoichiometric (as if fully dissociated); none for weak and neutral substances, or when none of
+/// an ion is there.
+[[nodiscard]] std::optional<double> meanActivityCoefficient(const Catalogue& catalogue,
+                                                            const Solution& solution, std::size_t substance);
 
 [[nodiscard]] Solution solveSolution(const Catalogue& catalogue, const Mixture& mixture);
 

@@ -9,53 +9,65 @@
 namespace anodex::chemistry {
 namespace {
 
-/// One dissolved species as the solver sees it: ln m = offset + sum over columns of count * unknown.
+using Eigen::Index;
+using Eigen::MatrixXd;
+using Eigen::VectorXd;
+
+constexpr double kLongestStep = 6.0;         // in ln activity
+constexpr double kSaturationTolerance = 1e-9; // in ln of the saturation ratio
+
+/// One species as the solver sees it: ln m (dissolved) or ln of the saturation ratio (solid) is
+/// offset + counts · unknown.
 struct Row {
     SpeciesIndex species = 0;
-    double offset = 0.0;
-    std::vector<double> counts; // one per unknown
-    double lnGamma = 0.0;
+    VectorXd counts;
+    double fixedOffset = 0.0;
+    double solventCount = 0.0;
+    double offset = 0.0; // of this round, with coefficients and the solvent's activity
 };
 
-double lnFormationConstant(const Formation& formation, double temperatureKelvin) {
-    return base::kLn10 * formation.log10K - formation.enthalpyJoulesPerMole / base::kGasConstant *
-                                                (1.0 / temperatureKelvin - 1.0 / base::kStandardTemperature);
-}
+} // namespace
 
-class Solver {
+class Speciation::Solver {
 public:
-    Solver(const Catalogue& catalogue, const SpeciationInput& input)
-        : m_catalogue(catalogue), m_input(input) {
-        for (const SpeciesTerm& total : input.totals.masters) {
-            m_target.push_back(total.count);
-        }
-        m_chargeFree = !input.fixedLnHydrogenActivity.has_value();
-        if (m_chargeFree) {
-            m_target.push_back(0.0);
+    Solver(const Catalogue& catalogue, SpeciationSetting setting)
+        : m_catalogue(catalogue), m_setting(std::move(setting)),
+          m_chargeFree(!m_setting.fixedLnHydrogenActivity.has_value()) {
+        const auto& masters = m_setting.totals.masters;
+        m_size = static_cast<Index>(masters.size()) + (m_chargeFree ? 1 : 0);
+        m_target = VectorXd::Zero(m_size);
+        for (std::size_t j = 0; j < masters.size(); ++j) {
+            m_target[static_cast<Index>(j)] = masters[j].count;
         }
         collectRows();
+        m_unknown = initialGuess();
     }
 
-    SpeciationResult run(const SpeciationResult* start) {
-        Eigen::VectorXd unknown = initialGuess(start);
-        bool converged = false;
-        for (int iteration = 0; iteration < 200 && !converged; ++iteration) {
-            converged = step(unknown);
+    SpeciationResult solve(const std::vector<double>& lnGamma, double lnSolventActivity) {
+        for (Row& row : m_rows) {
+            row.offset = row.fixedOffset + row.solventCount * lnSolventActivity - lnGamma[row.species];
         }
-        return unpack(unknown, converged);
+        for (Row& solid : m_solids) {
+            solid.offset = solid.fixedOffset + solid.solventCount * lnSolventActivity;
+        }
+        const bool converged = settleSolids();
+        return unpack(lnGamma, converged);
     }
 
 private:
     void collectRows() {
         for (SpeciesIndex s = 0; s < m_catalogue.species.size(); ++s) {
             const Species& species = m_catalogue.species[s];
-            if (!species.isDissolved() || s == m_catalogue.key.solvent ||
-                s == m_catalogue.key.dissolvedOxygen) {
+            if (s == m_catalogue.key.solvent || s == m_catalogue.key.dissolvedOxygen) {
+                continue;
+            }
+            const bool dissolved = species.isDissolved();
+            if (!dissolved && !(species.precipitates && species.formation)) {
                 continue;
             }
             Row row;
             if (fillRow(s, row)) {
-                m_rows.push_back(std::move(row));
+                (dissolved ? m_rows : m_solids).push_back(std::move(row));
             }
         }
     }
@@ -63,140 +75,251 @@ private:
     bool fillRow(SpeciesIndex s, Row& row) const {
         const Species& species = m_catalogue.species[s];
         row.species = s;
-        row.lnGamma = m_input.lnGamma[s];
-        row.counts.assign(m_target.size(), 0.0);
+        row.counts = VectorXd::Zero(m_size);
+        const auto& masters = m_setting.totals.masters;
         for (const SpeciesTerm& part : moietiesOf(m_catalogue, s)) {
-            const auto& masters = m_input.totals.masters;
             const auto found = std::find_if(masters.begin(), masters.end(), [&](const SpeciesTerm& total) {
                 return total.species == part.species;
             });
             if (found == masters.end()) {
                 return false;
             }
-            row.counts[static_cast<std::size_t>(found - masters.begin())] = part.count;
+            row.counts[found - masters.begin()] = part.count;
         }
-        row.offset = -row.lnGamma;
+        double protons = s == m_catalogue.key.hydrogenIon ? 1.0 : 0.0;
         if (species.formation) {
-            row.offset += lnFormationConstant(*species.formation, m_input.temperatureKelvin);
+            row.fixedOffset = lnFormationConstant(*species.formation, m_setting.temperatureKelvin);
             for (const SpeciesTerm& term : species.formation->terms) {
                 if (term.species == m_catalogue.key.solvent) {
-                    row.offset += term.count * m_input.lnSolventActivity;
+                    row.solventCount += term.count;
                 }
+                protons += term.species == m_catalogue.key.hydrogenIon ? term.count : 0.0;
             }
         }
+        // The unknown of a master is ln a + z ln(1/a_H), so that charge is the hydrogen ion's own total.
+        double charge = protons;
+        for (std::size_t j = 0; j < masters.size(); ++j) {
+            charge += row.counts[static_cast<Index>(j)] *
+                      m_catalogue.species[masters[j].species].formula.charge;
+        }
         if (m_chargeFree) {
-            row.counts.back() = species.formula.charge;
+            row.counts[m_size - 1] = charge;
         } else {
-            row.offset += species.formula.charge * *m_input.fixedLnHydrogenActivity;
+            row.fixedOffset += charge * *m_setting.fixedLnHydrogenActivity;
         }
         return true;
     }
 
-    [[nodiscard]] Eigen::VectorXd initialGuess(const SpeciationResult* start) const {
-        const auto size = static_cast<Eigen::Index>(m_target.size());
-        Eigen::VectorXd unknown = Eigen::VectorXd::Zero(size);
-        const double lnHydrogen = m_input.fixedLnHydrogenActivity
-                                      ? *m_input.fixedLnHydrogenActivity
-                                      : (start != nullptr ? start->lnHydrogenActivity : -16.0);
+    [[nodiscard]] VectorXd initialGuess() const {
+        VectorXd unknown = VectorXd::Zero(m_size);
+        const double lnHydrogen = m_setting.fixedLnHydrogenActivity.value_or(-16.0);
         if (m_chargeFree) {
-            unknown[size - 1] = lnHydrogen;
+            unknown[m_size - 1] = lnHydrogen;
         }
-        for (std::size_t j = 0; j < m_input.totals.masters.size(); ++j) {
-            const SpeciesTerm& total = m_input.totals.masters[j];
-            const double lnActivity =
-                start != nullptr ? start->lnActivity[total.species] : std::log(total.count);
-            unknown[static_cast<Eigen::Index>(j)] =
-                lnActivity - m_catalogue.species[total.species].formula.charge * lnHydrogen;
+        const auto& masters = m_setting.totals.masters;
+        for (std::size_t j = 0; j < masters.size(); ++j) {
+            unknown[static_cast<Index>(j)] =
+                std::log(masters[j].count) - m_catalogue.species[masters[j].species].formula.charge * lnHydrogen;
         }
         return unknown;
     }
 
-    [[nodiscard]] static double lnMolality(const Row& row, const Eigen::VectorXd& unknown) {
-        double value = row.offset;
-        for (std::size_t j = 0; j < row.counts.size(); ++j) {
-            value += row.counts[j] * unknown[static_cast<Eigen::Index>(j)];
-        }
-        return value;
+    [[nodiscard]] static double lnValue(const Row& row, const VectorXd& unknown) {
+        return row.offset + row.counts.dot(unknown);
     }
 
-    [[nodiscard]] double dual(const Eigen::VectorXd& unknown) const {
-        double value = 0.0;
-        for (const Row& row : m_rows) {
-            value += std::exp(std::min(lnMolality(row, unknown), 600.0));
-        }
-        for (std::size_t j = 0; j < m_target.size(); ++j) {
-            value -= m_target[j] * unknown[static_cast<Eigen::Index>(j)];
-        }
-        return value;
-    }
-
-    bool step(Eigen::VectorXd& unknown) const {
-        const auto size = unknown.size();
-        Eigen::VectorXd gradient(size);
-        Eigen::VectorXd magnitude = Eigen::VectorXd::Zero(size);
-        Eigen::MatrixXd hessian = Eigen::MatrixXd::Zero(size, size);
-        for (Eigen::Index j = 0; j < size; ++j) {
-            gradient[j] = -m_target[static_cast<std::size_t>(j)];
-            magnitude[j] = std::abs(gradient[j]);
-        }
-        for (const Row& row : m_rows) {
-            const double molality = std::exp(std::min(lnMolality(row, unknown), 300.0));
-            for (Eigen::Index j = 0; j < size; ++j) {
-                const double a = row.counts[static_cast<std::size_t>(j)];
-                if (a == 0.0) {
-                    continue;
-                }
-                gradient[j] += a * molality;
-                magnitude[j] += std::abs(a) * molality;
-                for (Eigen::Index k = 0; k < size; ++k) {
-                    hessian(j, k) += a * row.counts[static_cast<std::size_t>(k)] * molality;
-                }
+    /// Adds and drops solids until none is supersaturated and none is used up.
+    bool settleSolids() {
+        std::vector<std::size_t> barred;
+        bool converged = false;
+        for (int change = 0; change < 40; ++change) {
+            converged = minimise();
+            const auto used = std::min_element(m_amounts.begin(), m_amounts.end());
+            if (used != m_amounts.end() && *used < 0.0) {
+                const auto position = used - m_amounts.begin();
+                // One that has left does not come back in this round: two solids cannot take turns for ever.
+                barred.push_back(m_active[static_cast<std::size_t>(position)]);
+                m_active.erase(m_active.begin() + position);
+                m_amounts.erase(used);
+                continue;
+            }
+            const auto next = mostSupersaturated(barred);
+            if (!next) {
+                return converged;
+            }
+            m_active.push_back(*next);
+            if (!independent()) {
+                m_active.pop_back();
+                barred.push_back(*next);
             }
         }
-        // Scaling by the diagonal keeps the factorisation sound over thirty decades of concentration.
-        const Eigen::VectorXd scale = hessian.diagonal().cwiseMax(1e-300).cwiseSqrt().cwiseInverse();
-        const Eigen::MatrixXd scaled =
-            scale.asDiagonal() * hessian * scale.asDiagonal() + 1e-13 * Eigen::MatrixXd::Identity(size, size);
-        Eigen::VectorXd direction =
-            -(scale.asDiagonal() * scaled.ldlt().solve(scale.asDiagonal() * gradient)).eval();
-        const double longest = direction.cwiseAbs().maxCoeff();
-        if (longest > 6.0) {
-            direction *= 6.0 / longest;
-        }
-        const double before = dual(unknown);
-        const double slope = gradient.dot(direction);
-        double length = 1.0;
-        while (length > 1e-6 && dual(unknown + length * direction) > before + 1e-4 * length * slope + 1e-14) {
-            length *= 0.5;
-        }
-        unknown += length * direction;
-        const double worst = (gradient.cwiseAbs().array() / magnitude.array().max(1e-300)).maxCoeff();
-        return worst < 1e-12 || (longest < 1e-12);
+        return false;
     }
 
-    [[nodiscard]] SpeciationResult unpack(const Eigen::VectorXd& unknown, bool converged) const {
+    [[nodiscard]] std::optional<std::size_t> mostSupersaturated(const std::vector<std::size_t>& barred) const {
+        std::optional<std::size_t> most;
+        double ratio = kSaturationTolerance;
+        for (std::size_t k = 0; k < m_solids.size(); ++k) {
+            const bool known = std::find(m_active.begin(), m_active.end(), k) != m_active.end() ||
+                               std::find(barred.begin(), barred.end(), k) != barred.end();
+            const double here = lnValue(m_solids[k], m_unknown);
+            if (!known && here > ratio) {
+                ratio = here;
+                most = k;
+            }
+        }
+        return most;
+    }
+
+    [[nodiscard]] MatrixXd activeCounts() const {
+        MatrixXd counts(m_size, static_cast<Index>(m_active.size()));
+        for (std::size_t k = 0; k < m_active.size(); ++k) {
+            counts.col(static_cast<Index>(k)) = m_solids[m_active[k]].counts;
+        }
+        return counts;
+    }
+
+    [[nodiscard]] bool independent() const {
+        const auto size = static_cast<Index>(m_active.size());
+        return size < m_size && activeCounts().colPivHouseholderQr().rank() == size;
+    }
+
+    /// The dual's minimum on the plane where every active solid is just saturated.
+    bool minimise() {
+        const MatrixXd counts = activeCounts();
+        const Index fixed = counts.cols();
+        MatrixXd basis = MatrixXd::Identity(m_size, m_size);
+        Eigen::HouseholderQR<MatrixXd> split;
+        if (fixed > 0) {
+            split.compute(counts);
+            const MatrixXd orthogonal = split.householderQ();
+            basis = orthogonal.rightCols(m_size - fixed);
+            VectorXd excess(fixed);
+            for (Index k = 0; k < fixed; ++k) {
+                excess[k] = lnValue(m_solids[m_active[static_cast<std::size_t>(k)]], m_unknown);
+            }
+            m_unknown -= counts * (counts.transpose() * counts).ldlt().solve(excess);
+        }
+        bool converged = false;
+        for (int iteration = 0; iteration < 300 && !converged; ++iteration) {
+            converged = step(basis, fixed);
+        }
+        VectorXd gradient = gradientAt(m_unknown).first;
+        m_amounts.assign(m_active.size(), 0.0);
+        if (fixed > 0) {
+            const VectorXd amounts = (counts.transpose() * counts).ldlt().solve(-counts.transpose() * gradient);
+            for (Index k = 0; k < fixed; ++k) {
+                m_amounts[static_cast<std::size_t>(k)] = amounts[k];
+            }
+        }
+        return converged;
+    }
+
+    [[nodiscard]] double dual(const VectorXd& unknown) const {
+        double value = -m_target.dot(unknown);
+        for (const Row& row : m_rows) {
+            value += std::exp(std::min(lnValue(row, unknown), 600.0));
+        }
+        return value;
+    }
+
+    [[nodiscard]] std::pair<VectorXd, VectorXd> gradientAt(const VectorXd& unknown) const {
+        VectorXd gradient = -m_target;
+        VectorXd magnitude = m_target.cwiseAbs();
+        for (const Row& row : m_rows) {
+            const double molality = std::exp(std::min(lnValue(row, unknown), 300.0));
+            gradient += molality * row.counts;
+            magnitude += molality * row.counts.cwiseAbs();
+        }
+        return {gradient, magnitude};
+    }
+
+    bool step(const MatrixXd& basis, Index fixed) {
+        const auto [gradient, magnitude] = gradientAt(m_unknown);
+        MatrixXd hessian = MatrixXd::Zero(m_size, m_size);
+        for (const Row& row : m_rows) {
+            const double molality = std::exp(std::min(lnValue(row, m_unknown), 300.0));
+            hessian.selfadjointView<Eigen::Lower>().rankUpdate(row.counts, molality);
+        }
+        const MatrixXd full = hessian.selfadjointView<Eigen::Lower>();
+        VectorXd direction;
+        VectorXd along = gradient;
+        if (fixed > 0) {
+            along = basis.transpose() * gradient;
+            direction = basis * newton(basis.transpose() * full * basis, along);
+        } else {
+            direction = newton(full, gradient);
+        }
+        const double longest = direction.cwiseAbs().maxCoeff();
+        if (longest > kLongestStep) {
+            direction *= kLongestStep / longest;
+        }
+        const double before = dual(m_unknown);
+        const double slope = gradient.dot(direction);
+        double length = 1.0;
+        while (length > 1e-6 && dual(m_unknown + length * direction) > before + 1e-4 * length * slope + 1e-14) {
+            length *= 0.5;
+        }
+        m_unknown += length * direction;
+        if (fixed > 0) {
+            return longest < 1e-9 || along.cwiseAbs().maxCoeff() < 1e-15 * magnitude.maxCoeff();
+        }
+        const double worst = (gradient.cwiseAbs().array() / magnitude.array().max(1e-300)).maxCoeff();
+        return worst < 1e-12 || longest < 1e-11;
+    }
+
+    /// Scaling by the diagonal keeps the factorisation sound over thirty decades of concentration.
+    static VectorXd newton(const MatrixXd& hessian, const VectorXd& gradient) {
+        const auto size = gradient.size();
+        const VectorXd scale = hessian.diagonal().cwiseMax(1e-300).cwiseSqrt().cwiseInverse();
+        const MatrixXd scaled =
+            scale.asDiagonal() * hessian * scale.asDiagonal() + 1e-13 * MatrixXd::Identity(size, size);
+        return -(scale.asDiagonal() * scaled.ldlt().solve(scale.asDiagonal() * gradient)).eval();
+    }
+
+    [[nodiscard]] SpeciationResult unpack(const std::vector<double>& lnGamma, bool converged) const {
         SpeciationResult result;
         result.converged = converged;
         result.molality.assign(m_catalogue.species.size(), 0.0);
         result.lnActivity.assign(m_catalogue.species.size(), -700.0);
         result.lnHydrogenActivity =
-            m_chargeFree ? unknown[unknown.size() - 1] : *m_input.fixedLnHydrogenActivity;
+            m_chargeFree ? m_unknown[m_size - 1] : *m_setting.fixedLnHydrogenActivity;
         for (const Row& row : m_rows) {
-            const double value = lnMolality(row, unknown);
+            const double value = lnValue(row, m_unknown);
             result.molality[row.species] = std::exp(value);
-            result.lnActivity[row.species] = value + row.lnGamma;
+            result.lnActivity[row.species] = value + lnGamma[row.species];
+        }
+        for (std::size_t k = 0; k < m_active.size(); ++k) {
+            result.precipitate.push_back({m_solids[m_active[k]].species, m_amounts[k]});
         }
         return result;
     }
 
     const Catalogue& m_catalogue;
-    const SpeciationInput& m_input;
-    std::vector<double> m_target;
-    bool m_chargeFree = true;
+    SpeciationSetting m_setting;
+    bool m_chargeFree;
+    Index m_size = 0;
+    VectorXd m_target;
     std::vector<Row> m_rows;
+    std::vector<Row> m_solids;
+    std::vector<std::size_t> m_active; ///< Positions in m_solids.
+    std::vector<double> m_amounts;     ///< mol/kg of each active solid.
+    VectorXd m_unknown;
 };
 
-} // namespace
+Speciation::Speciation(const Catalogue& catalogue, SpeciationSetting setting)
+    : m_solver(std::make_unique<Solver>(catalogue, std::move(setting))) {}
+
+Speciation::~Speciation() = default;
+
+SpeciationResult Speciation::solve(const std::vector<double>& lnGamma, double lnSolventActivity) {
+    return m_solver->solve(lnGamma, lnSolventActivity);
+}
+
+double lnFormationConstant(const Formation& formation, double temperatureKelvin) {
+    return base::kLn10 * formation.log10K - formation.enthalpyJoulesPerMole / base::kGasConstant *
+                                                (1.0 / temperatureKelvin - 1.0 / base::kStandardTemperature);
+}
 
 std::vector<SpeciesTerm> moietiesOf(const Catalogue& catalogue, SpeciesIndex species) {
     const KeySpecies& key = catalogue.key;
@@ -214,11 +337,6 @@ std::vector<SpeciesTerm> moietiesOf(const Catalogue& catalogue, SpeciesIndex spe
         }
     }
     return parts;
-}
-
-SpeciationResult speciate(const Catalogue& catalogue, const SpeciationInput& input,
-                          const SpeciationResult* start) {
-    return Solver(catalogue, input).run(start);
 }
 
 } // namespace anodex::chemistry

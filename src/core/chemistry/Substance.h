@@ -37,7 +37,8 @@ struct Substance {
     Formula formula;
     double molarMassKg = 0.0; ///< Without hydrate solvent.
     bool isSolvent = false;
-    std::vector<SpeciesTerm> dissolvesTo; ///< Per mole; counts positive.
+    bool isWeak = false; ///< Not a strong electrolyte: it has no mean activity coefficient of its own.
+    std::vector<SpeciesTerm> dissolvesTo; ///< Per mole; a negative count of solvent is taken up.
     std::vector<Hydrate> hydrates;
     std::optional<double>
         solubilityKgPerKg;             ///< Anhydrous mass per mass of solvent at 20 °C; absent: miscible.
@@ -59,6 +60,11 @@ struct ReadyLiquid {
     std::vector<std::string> aliases;
     std::vector<Part> parts;
     double strengthSpreadFactor = 1.0; ///< Doubt of every part's strength together.
+    double conductivityFactor = 1.0;   ///< Share left by grains, fibres or flesh that lengthen the paths.
+    double conductivitySpreadFactor = 1.0;
+    std::optional<double> conductivity; ///< S/m, known for the liquid as a whole.
+    bool isUnbounded = false;           ///< Ground or open water: the current spreads as far as it likes.
+    bool hasPhScale = true;             ///< False where the solvent is hardly water.
     double stillOxygenFactor = 1.0;    ///< Share of open liquid's oxygen supply; below 1 in flesh and gels.
     std::vector<std::string> sources;
 };

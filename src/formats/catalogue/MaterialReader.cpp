@@ -34,6 +34,21 @@ void readMaterials(Context& context, JsonObject& root) {
             material.breathingLimit =
                 FactorSpread{*limit, entry.numberOr("breathing_spread", 2.0, kPositive)};
         }
+        entry.object("plating", [&](JsonObject& item) {
+            Plating plating;
+            plating.species = context.speciesNamed(item, "species", item.text("species"));
+            plating.thicknessMetres = {1e-6 * item.number("thickness_um", kPositive),
+                                       item.numberOr("spread", 1.0, kPositive)};
+            plating.densityKgPerM3 = 1000.0 * item.number("density_g_per_mL", kPositive);
+            material.plating = plating;
+        });
+        material.porosity = entry.numberOr("porosity", 0.0, kNotNegative);
+        material.wettedShareAsCollector = entry.numberOr("wetted_share_as_collector", 0.0, kNotNegative);
+        material.throughOhmM2 = {1e-4 * entry.numberOr("through_ohm_cm2", 0.0, kNotNegative),
+                                 entry.numberOr("through_spread", 1.0, kPositive)};
+        if (const auto grade = entry.maybeNumber("grade_V")) {
+            material.grade = OffsetSpread{*grade, entry.numberOr("grade_half_width_V", 0.0, kNotNegative)};
+        }
         material.hazards = Context::hazardsOf(entry);
         material.porousCrossover = entry.numberOr("porous_crossover_A_per_m2", 0.0, kNotNegative);
         material.sources = context.sourcesOf(entry);
@@ -62,6 +77,10 @@ void readSeparators(Context& context, JsonObject& root) {
             });
             separator.bridge = std::move(bridge);
         });
+        separator.leak = entry.numberOr("leak", 1.0, kNotNegative);
+        separator.fixedCharge = 1000.0 * entry.numberOr("fixed_charge_mol_per_L", 0.0);
+        separator.areaOhmM2 = {1e-4 * entry.numberOr("area_ohm_cm2", 0.0, kNotNegative), 2.0};
+        separator.junctionHalfWidth = entry.numberOr("junction_half_width_V", 0.0, kNotNegative);
         separator.sources = context.sourcesOf(entry);
         context.catalogue.separators.push_back(std::move(separator));
     });

@@ -1,6 +1,7 @@
 #include "formats/catalogue/Context.h"
 
 #include <algorithm>
+#include <cmath>
 
 namespace anodex::formats::catalogue {
 
@@ -15,7 +16,14 @@ void readPitzer(Context& context, JsonObject& root) {
         pair.beta0 = entry.number("beta0");
         pair.beta1 = entry.number("beta1");
         pair.beta2 = entry.numberOr("beta2", 0.0);
-        pair.cPhi = entry.number("c_phi");
+        if (entry.has("c0")) {
+            pair.third = entry.number("c0");
+            pair.thirdFading = entry.number("c1");
+            pair.fadingRate = entry.number("c_decay", kPositive);
+        } else {
+            const auto charge = [&](SpeciesIndex ion) { return context.catalogue.species[ion].formula.charge; };
+            pair.third = entry.number("c_phi") / (2.0 * std::sqrt(std::abs(1.0 * charge(cation) * charge(anion))));
+        }
         pair.highestMolality = entry.number("highest_molality", kPositive);
         pair.sources = context.sourcesOf(entry);
         context.catalogue.pitzerPairs[{cation, anion}] = pair;

@@ -16,7 +16,8 @@ void linkSpecies(const Context& context, JsonObject& entry, Species& species, co
     // Keys were checked in the first pass.
     for (const char* key :
          {"name", "formation", "log_K", "enthalpy_kJ", "diffusivity_1e-9_m2_per_s", "setchenow",
-          "limiting_conductivity_1e-4_S_m2_per_mol", "default_activity", "acidic_protons", "sources"}) {
+          "limiting_conductivity_1e-4_S_m2_per_mol", "default_activity", "acidic_protons", "precipitates",
+          "gibbs_kJ_per_mol", "sources"}) {
         (void)entry.raw(key);
     }
     entry.eachNumber("conducts_as", [&](const std::string& ion, double count) {
@@ -63,6 +64,10 @@ void readSpecies(Context& context, JsonObject& root) {
             1e-4 * entry.numberOr("limiting_conductivity_1e-4_S_m2_per_mol", 0.0, kNotNegative);
         species.setchenow = entry.numberOr("setchenow", 0.0);
         species.defaultActivity = entry.numberOr("default_activity", 1.0, kPositive);
+        species.precipitates = entry.flagOr("precipitates", false);
+        if (const auto gibbs = entry.maybeNumber("gibbs_kJ_per_mol")) {
+            species.gibbsJoulesPerMole = 1000.0 * *gibbs;
+        }
         species.acidicProtons = entry.numberOr("acidic_protons", 0.0, kNotNegative);
         formations.push_back(entry.textOr("formation", ""));
         Formation formation;

@@ -17,11 +17,20 @@ void checkDissolution(const Context& context, JsonObject& entry, const Substance
         return;
     }
     double charge = 0.0;
+    std::map<std::string, double> elements = substance.formula.elements;
     for (const SpeciesTerm& ion : substance.dissolvesTo) {
-        charge += ion.count * context.catalogue.species[ion.species].formula.charge;
+        const Formula& formula = context.catalogue.species[ion.species].formula;
+        charge += ion.count * formula.charge;
+        for (const auto& [symbol, count] : formula.elements) {
+            elements[symbol] -= ion.count * count;
+        }
     }
     if (substance.dissolvesTo.empty() || std::abs(charge) > 1e-9) {
         entry.fail(Code::NotBalanced, "dissolves_to", "ions of unequal charge", "ions whose charges cancel");
+    } else if (std::any_of(elements.begin(), elements.end(),
+                           [](const auto& element) { return std::abs(element.second) > 1e-9; })) {
+        entry.fail(Code::NotBalanced, "dissolves_to", "other elements than the substance's",
+                   "the substance, with water taken up counted negative");
     }
 }
 
@@ -69,6 +78,7 @@ void readSubstances(Context& context, JsonObject& root) {
         substance.formula = context.formulaOf(entry, "formula", substance.formulaText);
         substance.molarMassKg = molarMassKg(substance.formula, context.catalogue.elementGramsPerMole);
         substance.isSolvent = entry.flagOr("solvent", false);
+        substance.isWeak = entry.flagOr("weak", false);
         entry.eachNumber("dissolves_to", [&](const std::string& ion, double count) {
             substance.dissolvesTo.push_back({context.speciesNamed(entry, "dissolves_to", ion), count});
         });
@@ -106,6 +116,11 @@ void readLiquids(Context& context, JsonObject& root) {
         });
         liquid.strengthSpreadFactor = entry.numberOr("strength_spread_factor", 1.0, kPositive);
         liquid.stillOxygenFactor = entry.numberOr("still_oxygen_factor", 1.0, kPositive);
+        liquid.conductivityFactor = entry.numberOr("conductivity_factor", 1.0, kPositive);
+        liquid.conductivitySpreadFactor = entry.numberOr("conductivity_spread_factor", 1.0, kPositive);
+        liquid.conductivity = entry.maybeNumber("conductivity_S_per_m", kPositive);
+        liquid.isUnbounded = entry.flagOr("unbounded", false);
+        liquid.hasPhScale = !entry.flagOr("no_pH_scale", false);
         liquid.sources = context.sourcesOf(entry);
         context.catalogue.liquids.push_back(std::move(liquid));
     });

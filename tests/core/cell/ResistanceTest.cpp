@@ -71,8 +71,9 @@ TEST(Resistance, ASeparatorTakesItsShareOfTheGapAndLengthensThePaths) {
         cell.barrier = Barrier{i, 0.004, false};
         const ResistanceBudget budget = budgetOf(cell);
         const double number = std::max(1.0, separators[i].macMullin.value);
+        const double own = separators[i].areaOhmM2.value / 1e-3;
         EXPECT_NEAR(partOf(budget, ResistancePart::NegativeLiquid), 6.0, 1e-9) << separators[i].id;
-        EXPECT_NEAR(partOf(budget, ResistancePart::Separator), 4.0 * number, 1e-9) << separators[i].id;
+        EXPECT_NEAR(partOf(budget, ResistancePart::Separator), 4.0 * number + own, 1e-9) << separators[i].id;
     }
 }
 
@@ -96,6 +97,7 @@ TEST(Resistance, ABridgeHasOhmsOfItsOwn) {
 TEST(Resistance, ListsOnlyPartsThatExistAndSumsThem) {
     Cell cell = roundCell();
     cell.contactOhm = 0.25;
+    cell.electrodes[0].collector = 0;
     cell.electrodes[0].collectorOhm = 0.5;
     cell.electrodes[1].measuredOhm = 0.125;
     const ResistanceBudget budget = budgetOf(cell);

@@ -15,15 +15,15 @@ SpeciesIndex named(const char* name) {
 /// Ideal speciation: every activity coefficient is one.
 SpeciationResult ideal(const std::vector<std::pair<const char*, double>>& totals,
                        std::optional<double> pH = {}) {
-    SpeciationInput input;
+    SpeciationSetting setting;
     for (const auto& [master, molality] : totals) {
-        input.totals.masters.push_back({named(master), molality});
+        setting.totals.masters.push_back({named(master), molality});
     }
-    input.lnGamma.assign(test::catalogue().species.size(), 0.0);
     if (pH) {
-        input.fixedLnHydrogenActivity = -std::log(10.0) * *pH;
+        setting.fixedLnHydrogenActivity = -std::log(10.0) * *pH;
     }
-    return speciate(test::catalogue(), input);
+    return Speciation(test::catalogue(), setting)
+        .solve(std::vector<double>(test::catalogue().species.size(), 0.0), 0.0);
 }
 
 double pHOf(const SpeciationResult& result) {
@@ -70,9 +70,39 @@ TEST(Speciation, MassIsKeptOverThirtyDecades) {
                 zinc += part.species == named("Zn2+") ? part.count * result.molality[s] : 0.0;
             }
         }
+        for (const SpeciesTerm& solid : result.precipitate) {
+            for (const SpeciesTerm& part : moietiesOf(test::catalogue(), solid.species)) {
+                zinc += part.species == named("Zn2+") ? part.count * solid.count : 0.0;
+            }
+        }
         EXPECT_TRUE(result.converged) << molality;
         EXPECT_NEAR(zinc / molality, 1.0, 1e-9) << molality;
     }
+}
+
+TEST(Speciation, WhatIsOverSaturatedFallsOutUntilItIsJustSaturated) {
+    // Calcium hydroxide, log *K = 22.7: a(Ca2+) = 10^(22.7 - 2 pH), and half the hydroxide goes with each calcium.
+    const SpeciationResult lime = ideal({{"Ca2+", 0.5}});
+    ASSERT_EQ(lime.precipitate.size(), 1U);
+    EXPECT_EQ(lime.precipitate.front().species, named("Ca(OH)2(s)"));
+    EXPECT_NEAR(std::log10(lime.molality[named("Ca2+")]), 22.7 - 2.0 * pHOf(lime), 1e-6);
+    EXPECT_NEAR(lime.precipitate.front().count + lime.molality[named("Ca2+")] + lime.molality[named("CaOH+")], 0.5, 1e-9);
+    EXPECT_TRUE(lime.converged);
+}
+
+TEST(Speciation, TwoSolidsCanStandSideBySide) {
+    const SpeciationResult both = ideal({{"Ag+", 0.01}, {"Cl-", 0.005}, {"Br-", 0.004}, {"Na+", 0.1}, {"NO3-", 0.101}});
+    ASSERT_EQ(both.precipitate.size(), 2U);
+    const double chloride = both.molality[named("Cl-")];
+    const double bromide = both.molality[named("Br-")];
+    EXPECT_NEAR(std::log10(chloride / bromide), 12.27 - 9.75, 1e-6) << "the ratio of their solubility products";
+}
+
+TEST(Speciation, ASolidThatTheOtherUsesUpIsDropped) {
+    // Zinc hydroxide would be over-saturated at first sight; strong alkali takes all of it as zincate.
+    const SpeciationResult dissolved = ideal({{"Zn2+", 0.01}, {"Na+", 6.0}});
+    EXPECT_TRUE(dissolved.precipitate.empty());
+    EXPECT_GT(dissolved.molality[named("Zn(OH)4^2-")], 0.009);
 }
 
 TEST(Speciation, MoietiesLeaveHydrogenAndSolventOut) {

@@ -1,0 +1,22 @@
+#include "core/cell/Heat.h"
+
+namespace anodex::cell {
+
+double heatWatts(const chemistry::Catalogue& catalogue, const Cell& cell, const Polarisation& curve,
+                 double cellAmps) {
+    double watts = -curve.voltsAt(cellAmps) * cellAmps;
+    for (const Side side : {Side::Negative, Side::Positive}) {
+        const double volts = curve.potentialAt(side, cellAmps);
+        for (const Route& route : curve.electrode(side).routes()) {
+            if (route.blocked != Blocked::No) {
+                continue;
+            }
+            const double perKelvin = catalogue.reactions[route.reaction].standardVoltsPerKelvin;
+            const double thermoneutral = route.law.equilibriumVolts - cell.temperatureKelvin * perKelvin;
+            watts -= route.law.current(volts) * thermoneutral;
+        }
+    }
+    return watts;
+}
+
+} // namespace anodex::cell

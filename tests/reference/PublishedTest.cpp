@@ -1,0 +1,36 @@
+#include "tests/reference/Rows.h"
+
+#include <algorithm>
+#include <fmt/format.h>
+#include <gtest/gtest.h>
+
+namespace anodex::test {
+namespace {
+
+const std::vector<Row>& rows() {
+    static const std::vector<Row> kRows = publishedRows();
+    return kRows;
+}
+
+TEST(Published, EveryRowMeetsItsTargetOrIsListedAsAMiss) {
+    for (const Row& row : rows()) {
+        EXPECT_EQ(row.meets(), row.whyMissed.empty())
+            << fmt::format("{} | {} | published {:.5g} computed {:.5g} deviation {:+.4f} target {}", row.group,
+                           row.what, row.published, row.computed, row.deviation(), row.target);
+    }
+}
+
+TEST(Published, AtMostOneInTwentyMisses) {
+    const auto misses = std::count_if(rows().begin(), rows().end(), [](const Row& row) { return !row.meets(); });
+    EXPECT_GE(rows().size(), 150U);
+    EXPECT_LE(misses, static_cast<long>(rows().size() / 20));
+}
+
+TEST(Published, EveryRowNamesItsSource) {
+    for (const Row& row : rows()) {
+        EXPECT_FALSE(row.source.empty()) << row.what;
+    }
+}
+
+} // namespace
+} // namespace anodex::test

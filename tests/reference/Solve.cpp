@@ -1,0 +1,71 @@
+#include "tests/reference/Solve.h"
+
+#include "core/base/Constants.h"
+#include "core/cell/Liquid.h"
+#include "core/chemistry/NameLookup.h"
+#include "tests/support/Samples.h"
+
+#include <stdexcept>
+
+namespace anodex::test {
+namespace {
+
+std::size_t substanceNamed(const std::string& name) {
+    const auto found = chemistry::findSubstance(catalogue(), name);
+    if (!found) {
+        throw std::invalid_argument("no substance " + name);
+    }
+    return found->substance;
+}
+
+chemistry::Solution fromDesign(const cell::LiquidDesign& design, double celsius) {
+    auto liquid = cell::resolveLiquid(catalogue(), design, celsius + base::kZeroCelsius, "liquid");
+    if (!liquid) {
+        throw std::invalid_argument(liquid.error().field);
+    }
+    liquid->mixture.oxygenPressureBar = 0.0;
+    return chemistry::solveSolution(catalogue(), liquid->mixture);
+}
+
+} // namespace
+
+chemistry::Solution molalSolution(const Molal& molal, double celsius) {
+    chemistry::Mixture mixture;
+    mixture.solventKg = 1.0;
+    mixture.temperatureKelvin = celsius + base::kZeroCelsius;
+    mixture.oxygenPressureBar = 0.0;
+    for (const auto& [name, molality] : molal) {
+        mixture.portions.push_back({substanceNamed(name), molality});
+    }
+    return chemistry::solveSolution(catalogue(), mixture);
+}
+
+chemistry::Solution percentSolution(const std::string& name, double percent, double celsius) {
+    cell::LiquidDesign design;
+    design.basis = cell::LiquidBasis::SolventMass;
+    design.basisValue = 0.1;
+    design.solutes.push_back({name, {cell::AmountUnit::MassFraction, 0.01 * percent}});
+    return fromDesign(design, celsius);
+}
+
+chemistry::Solution molarSolution(const std::string& name, double molPerLitre, double celsius) {
+    cell::LiquidDesign design;
+    design.basis = cell::LiquidBasis::FinishedVolume;
+    design.basisValue = 1e-3;
+    design.solutes.push_back({name, {cell::AmountUnit::MolPerM3, 1000.0 * molPerLitre}});
+    return fromDesign(design, celsius);
+}
+
+chemistry::Solution readySolution(const std::string& name, double celsius) {
+    cell::LiquidDesign design;
+    design.ready = name;
+    design.basis = cell::LiquidBasis::FinishedVolume;
+    design.basisValue = 1e-3;
+    return fromDesign(design, celsius);
+}
+
+double meanCoefficient(const chemistry::Solution& solution, const std::string& name) {
+    return chemistry::meanActivityCoefficient(catalogue(), solution, substanceNamed(name)).value_or(0.0);
+}
+
+} // namespace anodex::test

@@ -10,10 +10,84 @@ template <typename Entry> Json common(const Entry& entry) {
     return {{"id", entry.id}, {"name", entry.name}, {"aliases", entry.aliases}, {"sources", entry.sources}};
 }
 
-template <typename Entry> Json listOf(const std::vector<Entry>& entries) {
+Json termsJson(const Catalogue& catalogue, const std::vector<chemistry::SpeciesTerm>& terms) {
+    Json json = Json::object();
+    for (const chemistry::SpeciesTerm& term : terms) {
+        json[catalogue.species[term.species].name] = term.count;
+    }
+    return json;
+}
+
+Json hazardsJson(const std::vector<chemistry::Hazard>& hazards) {
+    Json json = Json::array();
+    for (const chemistry::Hazard& hazard : hazards) {
+        json.push_back({{"code", hazard.code}, {"statement", hazard.statement}});
+    }
+    return json;
+}
+
+Json liquids(const Catalogue& catalogue) {
     Json list = Json::array();
-    for (const Entry& entry : entries) {
-        list.push_back(common(entry));
+    for (const auto& liquid : catalogue.liquids) {
+        Json entry = common(liquid);
+        entry["mol_per_L"] = Json::object();
+        for (const auto& part : liquid.parts) {
+            entry["mol_per_L"][catalogue.substances[part.substance].name] = part.molPerLitre;
+        }
+        entry["strength_within_factor"] = liquid.strengthSpreadFactor;
+        entry["conductivity_factor"] = liquid.conductivityFactor;
+        entry["has_pH_scale"] = liquid.hasPhScale;
+        list.push_back(entry);
+    }
+    return list;
+}
+
+Json materials(const Catalogue& catalogue) {
+    Json list = Json::array();
+    for (const auto& material : catalogue.materials) {
+        Json entry = common(material);
+        entry["form"] = material.form;
+        entry["surfaces"] = Json::object();
+        for (const auto& part : material.surfaces) {
+            entry["surfaces"][catalogue.species[part.phase].name] = part.share;
+        }
+        entry["roughness"] = material.roughness.value;
+        entry["density_g_per_mL"] = material.densityKgPerM3 / 1000.0;
+        entry["thickness_mm"] = material.defaultThicknessMetres * 1000.0;
+        entry["resistivity_ohm_m"] = material.resistivityOhmMetres;
+        if (material.plating) {
+            entry["plating"] = {{"species", catalogue.species[material.plating->species].name},
+                                {"thickness_um", material.plating->thicknessMetres.value * 1e6}};
+        }
+        if (material.breathingLimit) {
+            entry["air_limit_A_per_m2"] = material.breathingLimit->value;
+        }
+        entry["hazards"] = hazardsJson(material.hazards);
+        list.push_back(entry);
+    }
+    return list;
+}
+
+Json separators(const Catalogue& catalogue) {
+    Json list = Json::array();
+    for (const auto& separator : catalogue.separators) {
+        Json entry = common(separator);
+        entry["mac_mullin_number"] = separator.macMullin.value;
+        entry["thickness_mm"] = separator.defaultThicknessMetres * 1000.0;
+        entry["divides"] = separator.divides;
+        entry["fixed_charge_mol_per_L"] = separator.fixedCharge / 1000.0;
+        list.push_back(entry);
+    }
+    return list;
+}
+
+Json cases(const Catalogue& catalogue) {
+    Json list = Json::array();
+    for (const auto& material : catalogue.cases) {
+        Json entry = common(material);
+        entry["lowest_pH"] = material.lowestPh;
+        entry["highest_pH"] = material.highestPh;
+        list.push_back(entry);
     }
     return list;
 }
@@ -28,10 +102,11 @@ Json substances(const Catalogue& catalogue) {
         for (const auto& hydrate : substance.hydrates) {
             entry["hydrates"].push_back(hydrate.formulaText);
         }
-        entry["hazards"] = Json::array();
-        for (const auto& hazard : substance.hazards) {
-            entry["hazards"].push_back({{"code", hazard.code}, {"statement", hazard.statement}});
+        entry["dissolves_to"] = termsJson(catalogue, substance.dissolvesTo);
+        if (substance.solubilityKgPerKg) {
+            entry["solubility_g_per_100_g"] = *substance.solubilityKgPerKg * 100.0;
         }
+        entry["hazards"] = hazardsJson(substance.hazards);
         list.push_back(entry);
     }
     return list;
@@ -40,13 +115,25 @@ Json substances(const Catalogue& catalogue) {
 Json reactions(const Catalogue& catalogue) {
     Json list = Json::array();
     for (const auto& reaction : catalogue.reactions) {
+        Json runsOn = Json::array();
+        for (const auto& kinetics : reaction.kinetics) {
+            for (const chemistry::SpeciesIndex surface : kinetics.surfaces) {
+                runsOn.push_back({{"phase", catalogue.species[surface].name},
+                                  {"A_per_m2", kinetics.currentDensity.value},
+                                  {"within_factor", kinetics.currentDensity.factor},
+                                  {"slope_V", kinetics.slopeVolts},
+                                  {"sources", kinetics.sources}});
+            }
+        }
         list.push_back({{"id", reaction.id},
                         {"name", reaction.anodicName},
                         {"aliases", Json::array({reaction.cathodicName})},
                         {"sources", reaction.sources},
                         {"equation", reaction.equation},
                         {"electrons", reaction.electrons},
-                        {"standard_potential_V", reaction.standardVolts.value}});
+                        {"standard_potential_V", reaction.standardVolts.value},
+                        {"standard_potential_V_per_K", reaction.standardVoltsPerKelvin},
+                        {"runs_on", runsOn}});
     }
     return list;
 }
@@ -54,11 +141,23 @@ Json reactions(const Catalogue& catalogue) {
 Json species(const Catalogue& catalogue) {
     Json list = Json::array();
     for (const auto& entry : catalogue.species) {
-        list.push_back({{"id", entry.name},
-                        {"name", entry.name},
-                        {"aliases", Json::array()},
-                        {"sources", entry.sources},
-                        {"charge", entry.formula.charge}});
+        Json json = {{"id", entry.name},
+                     {"name", entry.name},
+                     {"aliases", Json::array()},
+                     {"sources", entry.sources},
+                     {"charge", entry.formula.charge}};
+        if (entry.gibbsJoulesPerMole) {
+            json["gibbs_energy_kJ_per_mol"] = *entry.gibbsJoulesPerMole / 1000.0;
+        }
+        if (entry.formation) {
+            json["forms_from"] = termsJson(catalogue, entry.formation->terms);
+            json["log10_K"] = entry.formation->log10K;
+        }
+        if (entry.isDissolved()) {
+            json["diffusivity_m2_per_s"] = entry.diffusivity;
+            json["limiting_conductivity_S_m2_per_mol"] = entry.limitingConductivity;
+        }
+        list.push_back(json);
     }
     return list;
 }
@@ -70,13 +169,13 @@ Json listCatalogue(const Catalogue& catalogue, const std::string& kind) {
     if (kind == "substances") {
         entries = substances(catalogue);
     } else if (kind == "liquids") {
-        entries = listOf(catalogue.liquids);
+        entries = liquids(catalogue);
     } else if (kind == "materials") {
-        entries = listOf(catalogue.materials);
+        entries = materials(catalogue);
     } else if (kind == "separators") {
-        entries = listOf(catalogue.separators);
+        entries = separators(catalogue);
     } else if (kind == "cases") {
-        entries = listOf(catalogue.cases);
+        entries = cases(catalogue);
     } else if (kind == "reactions") {
         entries = reactions(catalogue);
     } else if (kind == "species") {

@@ -345,6 +345,9 @@ Json cellToJson(const CellDesign& design) {
     }
     put(json, "gap_mm", design.gapMetres, 1e3);
     put(json, "contact_mohm", design.contactOhm, 1e3);
+    if (design.stirred) {
+        json["stirred"] = true;
+    }
     if (!design.caseMaterial.empty()) {
         json["case"] = {{"material", design.caseMaterial}};
     }

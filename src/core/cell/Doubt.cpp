@@ -23,17 +23,43 @@ struct World {
     std::vector<DrawnInput> inputs;
 };
 
+/// Where an electrode rests between two couples far apart, oxide, grease and scratches move it from one
+/// specimen to the next; at a couple's own potential they do not (common practice, no source).
+double surfaceDoubt(const Catalogue& catalogue, const Cell& cell, const Evaluation& nominal, const Draw& draw) {
+    constexpr double kSpecimenHalfWidth = 0.065; // V
+    constexpr double kFarApart = 0.05;          // V
+    double volts = 0.0;
+    for (const Side side : {Side::Negative, Side::Positive}) {
+        const SideResult& result = nominal.side(side);
+        const double apart = std::abs(result.restVolts - result.equilibriumVolts);
+        const double halfWidth = kSpecimenHalfWidth * std::min(1.0, apart / kFarApart);
+        const std::string& name = catalogue.materials[cell.electrode(side).material].name;
+        const double shift = draw.offset("state of the " + name + " surface", {0.0, halfWidth});
+        volts += side == Side::Positive ? shift : -shift;
+    }
+    return volts;
+}
+
+/// Doubt of a meter, of strengths weighed on a kitchen scale and of the junction (common practice, no source).
+double readingHalfWidth(const Catalogue& catalogue, const Cell& cell, const Evaluation& nominal) {
+    constexpr double kPreparation = 0.010;    // V
+    constexpr double kMeterShare = 0.005;     // of the reading
+    constexpr double kFreeJunction = 0.008;   // V
+    const double own = std::hypot(kPreparation, kMeterShare * nominal.openCircuitVolts);
+    if (!cell.twoLiquids) {
+        return own;
+    }
+    const double membrane = cell.barrier ? catalogue.separators[cell.barrier->separator].junctionHalfWidth : 0.0;
+    return std::hypot(own, std::max(kFreeJunction, membrane));
+}
+
 World evaluateWorld(const Catalogue& catalogue, const Cell& cell, const Evaluation& nominal,
                     std::uint64_t seed, std::uint64_t sample) {
     World world;
     const Draw draw = Draw::sampled(seed, sample, &world.inputs);
     const Polarisation curve(catalogue, cell, Moment::First, draw);
-    // Residual doubt of the junction and of reading a meter (common practice, no source).
-    const double membrane =
-        cell.twoLiquids && cell.barrier ? catalogue.separators[cell.barrier->separator].junctionHalfWidth : 0.0;
-    const double reading =
-        draw.offset("reading and junction", {0.0, std::hypot(cell.twoLiquids ? 0.008 : 0.004, membrane)});
-    world.openCircuit = curve.openCircuitVolts() + reading;
+    const double reading = draw.offset("reading and junction", {0.0, readingHalfWidth(catalogue, cell, nominal)});
+    world.openCircuit = curve.openCircuitVolts() + reading + surfaceDoubt(catalogue, cell, nominal, draw);
     world.shortCircuit = curve.shortCircuitAmps();
     world.watts = curve.maximumPower(world.shortCircuit).watts;
     const auto equilibrium = [&](Side side) {

@@ -59,7 +59,9 @@ public:
     RouteBuilder(const TransportContext& context, std::size_t reactionIndex)
         : m_context(context), m_index(reactionIndex), m_reaction(context.catalogue.reactions[reactionIndex]),
           m_equilibrium(
-              nernstVolts(context.catalogue, context.cell, context.side, m_reaction, context.draw)) {}
+              nernstVolts(context.catalogue, context.cell, context.side, m_reaction, context.draw)),
+          m_anodicAbsent(absentReactant(context, m_reaction, Branch::Anodic).has_value()),
+          m_cathodicAbsent(absentReactant(context, m_reaction, Branch::Cathodic).has_value()) {}
 
     [[nodiscard]] Route build(const Face& face, const SurfaceKinetics& kinetics, std::size_t which) const {
         Route route;
@@ -78,8 +80,9 @@ public:
         law.lnExchange = lnExchange(face, kinetics, which, stored, storedAnodic);
         law.anodicLimit = limit(face, kinetics.anodicLimit, Branch::Anodic, which);
         law.cathodicLimit = limit(face, kinetics.cathodicLimit, Branch::Cathodic, which);
-        law.anodicOnly = kinetics.oneWay && storedAnodic;
-        law.cathodicOnly = kinetics.oneWay && !storedAnodic;
+        // What nobody put in cannot be used up, though its build-up at the electrode sets the potential.
+        law.anodicOnly = (kinetics.oneWay && storedAnodic) || m_cathodicAbsent;
+        law.cathodicOnly = (kinetics.oneWay && !storedAnodic) || m_anodicAbsent;
         law.porousCrossover = face.porousCrossover;
         law.usefulShare = 1.0 - kinetics.hydrogenShare;
         block(route, kinetics);
@@ -100,7 +103,9 @@ private:
         lnRate -= kinetics.activationJoulesPerMole / base::kGasConstant *
                   (1.0 / temperature - 1.0 / base::kStandardTemperature);
         for (const SpeciesTerm& order : kinetics.orders) {
-            lnRate += order.count * std::log(std::max(solution.activity[order.species], 1e-30));
+            const double activity = activityOrTrace(m_context.cell, m_context.side, m_context.catalogue,
+                                                    m_reaction, order.species, m_context.draw);
+            lnRate += order.count * std::log(std::max(activity, 1e-30));
         }
         double reference = m_equilibrium;
         if (kinetics.reference == ReferenceKind::Standard) {
@@ -151,6 +156,8 @@ private:
     std::size_t m_index;
     const Reaction& m_reaction;
     double m_equilibrium;
+    bool m_anodicAbsent;
+    bool m_cathodicAbsent;
 };
 
 bool runsOn(const SurfaceKinetics& kinetics, SpeciesIndex phase) {
@@ -170,7 +177,14 @@ ElectrodeModel::ElectrodeModel(const Catalogue& catalogue, const Cell& cell, Sid
             for (std::size_t k = 0; k < catalogue.reactions[r].kinetics.size(); ++k) {
                 const SurfaceKinetics& kinetics = catalogue.reactions[r].kinetics[k];
                 if (runsOn(kinetics, face.phase)) {
-                    m_routes.push_back(builder.build(face, kinetics, k));
+                    Route route = builder.build(face, kinetics, k);
+                    // An oxidiser nobody poured in is no news at every metal.
+                    const bool unheardOf =
+                        route.blocked == Blocked::NoReactant && kinetics.oneWay &&
+                        kinetics.storedBranch == Branch::Cathodic;
+                    if (!unheardOf) {
+                        m_routes.push_back(std::move(route));
+                    }
                 }
             }
         }

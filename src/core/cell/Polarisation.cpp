@@ -25,8 +25,13 @@ Polarisation::Polarisation(const chemistry::Catalogue& catalogue, const Cell& ce
         m_positive.restAt(m_restPositive);
     }
     m_openCircuit = m_restPositive - m_restNegative + m_junction;
+    constexpr double kRounding = 1e-9; // V: what the searches for two resting potentials leave
+    if (std::abs(m_openCircuit) < kRounding) {
+        m_offset = -m_openCircuit;
+        m_openCircuit = 0.0;
+    }
     if (cell.measuredOpenCircuitVolts) {
-        m_offset = *cell.measuredOpenCircuitVolts - m_openCircuit;
+        m_offset += *cell.measuredOpenCircuitVolts - m_openCircuit;
         m_openCircuit = *cell.measuredOpenCircuitVolts;
     }
 }

@@ -89,8 +89,9 @@ double presentOrTrace(const TransportContext& context, const chemistry::Reaction
     const auto& solution = context.cell.solution(context.side);
     const double used =
         activityOrTrace(context.cell, context.side, context.catalogue, reaction, species, context.draw);
-    return used != solution.activity[species] ? 1000.0 * used
-                                              : solution.labileConcentration(context.catalogue, species);
+    return used != solution.activity[species]
+               ? solution.labileConcentrationAt(context.catalogue, species, used)
+               : solution.labileConcentration(context.catalogue, species);
 }
 
 bool isReactant(const SpeciesTerm& term, Branch branch) {
@@ -145,7 +146,10 @@ std::optional<SpeciesIndex> absentReactant(const TransportContext& context,
             }
             continue;
         }
-        if (context.catalogue.species[term.species].isDissolved() &&
+        const bool assumed = std::any_of(
+            reaction.traces.begin(), reaction.traces.end(),
+            [&](const chemistry::Trace& trace) { return trace.species == term.species; });
+        if (!assumed && context.catalogue.species[term.species].isDissolved() &&
             context.cell.solution(context.side).labileConcentration(context.catalogue, term.species) <
                 kAbsentConcentration) {
             return term.species;

@@ -45,6 +45,12 @@ struct KeySpecies {
     SpeciesIndex dissolvedOxygen = 0;
 };
 
+/// A couple of the field that the catalogue does not hold, and the reason.
+struct LeftOutCouple {
+    std::string equation;
+    std::string why;
+};
+
 struct Catalogue {
     std::string version;
     std::map<std::string, double> elementGramsPerMole;
@@ -58,6 +64,7 @@ struct Catalogue {
     std::vector<SeparatorMaterial> separators;
     std::vector<CaseMaterial> cases;
     std::vector<Reaction> reactions;
+    std::vector<LeftOutCouple> leftOut;
     std::vector<std::string> families;
 
     [[nodiscard]] std::optional<SpeciesIndex> findSpecies(std::string_view name) const;

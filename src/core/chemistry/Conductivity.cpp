@@ -60,6 +60,10 @@ double tabulatedPair(const Catalogue& catalogue, const Substance& substance, dou
     const double warm = 1.0 + table.perKelvin * (temperatureKelvin - table.temperatureKelvin);
     const double root = std::sqrt(equivalents);
     double value = base::interpolated(byRoot, root);
+    if (root < byRoot[1].x) {
+        // Below the table it bends up to the limit as Kohlrausch's law does.
+        value = byRoot[0].y / (1.0 + (byRoot[0].y / byRoot[1].y - 1.0) * root / byRoot[1].x);
+    }
     if (root > byRoot.back().x) {
         // Beyond the table the conductivity itself, not the equivalent one, is held.
         value = byRoot.back().y * (byRoot.back().x * byRoot.back().x) / equivalents;

@@ -75,6 +75,7 @@ struct Reaction {
     double supplyElectrons = 0.0;        ///< Electrons per molecule in the supply limit; 0: same as n.
     std::vector<Trace> traces;
     std::vector<SurfaceKinetics> kinetics;
+    std::string knownConflict; ///< Why E0 and the energies of formation disagree; empty when they do not.
     std::vector<std::string> sources;
 };
 

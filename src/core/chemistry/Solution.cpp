@@ -106,8 +106,11 @@ void solveEquilibrium(const Catalogue& catalogue, const Totals& totals, Solution
         }
         lnSolvent += damping * (activities.lnSolventActivity - lnSolvent);
         result = speciation.solve(lnGamma, lnSolvent);
-        if (change > 0.7 * lastChange) {
-            damping = std::max(0.7 * damping, 0.05);
+        // Overshooting calls for shorter strides, creeping for longer ones.
+        if (change > lastChange) {
+            damping = std::max(0.6 * damping, 0.02);
+        } else if (change > 0.6 * lastChange) {
+            damping = std::min(1.2 * damping, 1.0);
         }
         lastChange = change;
     }
@@ -138,6 +141,66 @@ void sumMoieties(const Catalogue& catalogue, Solution& solution) {
                 solution.moietyMolality[part.species] += part.count * solution.molality[s];
             }
         }
+    }
+}
+
+/// Activity of a species over that of its one absent master, from the others' activities; none when one of
+/// those is absent as well or when several moieties of the master stand in it.
+std::optional<double> lnOverMaster(const Catalogue& catalogue, const Solution& solution, SpeciesIndex species,
+                                   SpeciesIndex master) {
+    const auto& formation = catalogue.species[species].formation;
+    if (!formation) {
+        return species == master ? std::optional(0.0) : std::nullopt;
+    }
+    double lnRatio = lnFormationConstant(*formation, solution.mixture.temperatureKelvin);
+    for (const SpeciesTerm& term : formation->terms) {
+        if (term.species == master) {
+            if (term.count != 1.0) {
+                return std::nullopt;
+            }
+        } else if (solution.activity[term.species] > 0.0) {
+            lnRatio += term.count * std::log(solution.activity[term.species]);
+        } else {
+            return std::nullopt;
+        }
+    }
+    return lnRatio;
+}
+
+/// How far complexes carry a metal that is not there yet but may be made at an electrode.
+void findSupply(const Catalogue& catalogue, Solution& solution) {
+    constexpr double kProbe = 1e-30;
+    struct Form {
+        SpeciesIndex master;
+        double lnRatio;
+        std::size_t position;
+    };
+    std::vector<Amount> amounts;
+    for (SpeciesIndex s = 0; s < solution.molality.size(); ++s) {
+        if (solution.molality[s] > 0.0) {
+            amounts.push_back({s, solution.molality[s]});
+        }
+    }
+    std::vector<Form> forms;
+    for (SpeciesIndex s = 0; s < catalogue.species.size(); ++s) {
+        const bool absent = catalogue.species[s].isDissolved() && solution.molality[s] <= 0.0;
+        for (const SpeciesTerm& part : absent ? moietiesOf(catalogue, s) : std::vector<SpeciesTerm>{}) {
+            if (solution.moietyMolality[part.species] > 0.0) {
+                continue;
+            }
+            if (const auto lnRatio = lnOverMaster(catalogue, solution, s, part.species)) {
+                forms.push_back({part.species, *lnRatio, amounts.size()});
+                amounts.push_back({s, kProbe});
+                break;
+            }
+        }
+    }
+    const ActivityResult activities =
+        pitzerActivities(catalogue, amounts, solution.mixture.temperatureKelvin);
+    solution.supplyPerActivity.assign(catalogue.species.size(), 0.0);
+    for (const Form& form : forms) {
+        const double lnGamma = std::clamp(activities.lnGamma[form.position], -40.0, 40.0);
+        solution.supplyPerActivity[form.master] += std::exp(std::min(form.lnRatio - lnGamma, 300.0));
     }
 }
 
@@ -196,6 +259,19 @@ double Solution::labileMoles(const Catalogue& catalogue, SpeciesIndex species) c
                          : moietyMolality[parts.front().species] * mixture.solventKg / parts.front().count;
 }
 
+double Solution::labileConcentrationAt(const Catalogue& catalogue, SpeciesIndex species,
+                                       double assumedActivity) const {
+    const double kgPerM3 = volumeM3 > 0.0 ? mixture.solventKg / volumeM3 : 1000.0;
+    for (const SpeciesTerm& part : moietiesOf(catalogue, species)) {
+        const auto lnRatio = lnOverMaster(catalogue, *this, species, part.species);
+        const double supply = supplyPerActivity[part.species];
+        if (lnRatio && supply > 0.0) {
+            return kgPerM3 * assumedActivity * supply * std::exp(std::max(-*lnRatio, -300.0));
+        }
+    }
+    return kgPerM3 * assumedActivity;
+}
+
 double Solution::labileConcentration(const Catalogue& catalogue, SpeciesIndex species) const {
     return volumeM3 > 0.0 ? labileMoles(catalogue, species) / volumeM3 : 0.0;
 }
@@ -252,6 +328,7 @@ Solution solveSolution(const Catalogue& catalogue, const Mixture& mixture) {
     solution.activity[catalogue.key.solvent] = solution.solventActivity;
     sumMoieties(catalogue, solution);
     dissolveOxygen(catalogue, solution);
+    findSupply(catalogue, solution);
     findSaturation(catalogue, solution);
 
     Mixture liquidOnly = mixture;

@@ -59,6 +59,8 @@ struct Solution {
     std::vector<double> moietyMolality; ///< By master species: in all the forms it takes.
     std::vector<double> saturation; ///< By master species: the activity at which a solid would form; infinite
                                     ///< where none does.
+    std::vector<double> supplyPerActivity; ///< By master species nobody poured in: mol/kg of all its forms
+                                           ///< together at unit activity of the master itself.
     double pH = 7.0;
     double ionicStrength = 0.0;
     double solventActivity = 1.0;
@@ -75,6 +77,9 @@ struct Solution {
     [[nodiscard]] double concentration(SpeciesIndex species) const;
     /// mol/m³ a reaction can draw on: the species with every form that turns into it as it is used up.
     [[nodiscard]] double labileConcentration(const Catalogue& catalogue, SpeciesIndex species) const;
+    /// mol/m³ that stand behind an assumed activity of a species nobody poured in, in all its forms.
+    [[nodiscard]] double labileConcentrationAt(const Catalogue& catalogue, SpeciesIndex species,
+                                               double activity) const;
     /// Moles of the same.
     [[nodiscard]] double labileMoles(const Catalogue& catalogue, SpeciesIndex species) const;
 };

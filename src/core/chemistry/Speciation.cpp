@@ -186,6 +186,10 @@ private:
 
     /// The dual's minimum on the plane where every active solid is just saturated.
     bool minimise() {
+        m_amounts.assign(m_active.size(), 0.0);
+        if (m_size == 0) {
+            return true; // nothing dissolved and the pH given: nothing is unknown
+        }
         const MatrixXd counts = activeCounts();
         const Index fixed = counts.cols();
         MatrixXd basis = MatrixXd::Identity(m_size, m_size);
@@ -204,9 +208,8 @@ private:
         for (int iteration = 0; iteration < 300 && !converged; ++iteration) {
             converged = step(basis, fixed);
         }
-        VectorXd gradient = gradientAt(m_unknown).first;
-        m_amounts.assign(m_active.size(), 0.0);
         if (fixed > 0) {
+            const VectorXd gradient = gradientAt(m_unknown).first;
             const VectorXd amounts = (counts.transpose() * counts).ldlt().solve(-counts.transpose() * gradient);
             for (Index k = 0; k < fixed; ++k) {
                 m_amounts[static_cast<std::size_t>(k)] = amounts[k];
@@ -257,7 +260,9 @@ private:
         const double before = dual(m_unknown);
         const double slope = gradient.dot(direction);
         double length = 1.0;
-        while (length > 1e-6 && dual(m_unknown + length * direction) > before + 1e-4 * length * slope + 1e-14) {
+        const double rounding = 1e-14 * (1.0 + std::abs(before));
+        while (length > 1e-6 &&
+               dual(m_unknown + length * direction) > before + 1e-4 * length * slope + rounding) {
             length *= 0.5;
         }
         m_unknown += length * direction;
@@ -265,7 +270,7 @@ private:
             return longest < 1e-9 || along.cwiseAbs().maxCoeff() < 1e-15 * magnitude.maxCoeff();
         }
         const double worst = (gradient.cwiseAbs().array() / magnitude.array().max(1e-300)).maxCoeff();
-        return worst < 1e-12 || longest < 1e-11;
+        return worst < 1e-12 || longest < 1e-10;
     }
 
     /// Scaling by the diagonal keeps the factorisation sound over thirty decades of concentration.

@@ -138,8 +138,12 @@ void readReactions(Context& context, JsonObject& root) {
         entry.eachObject("kinetics", [&](JsonObject& item) {
             reaction.kinetics.push_back(kineticsOf(context, item, reaction));
         });
+        reaction.knownConflict = entry.textOr("known_conflict", "");
         reaction.sources = context.sourcesOf(entry);
         context.catalogue.reactions.push_back(std::move(reaction));
+    });
+    root.eachObject("left_out", [&](JsonObject& entry) {
+        context.catalogue.leftOut.push_back({entry.text("equation"), entry.text("why")});
     });
 }
 

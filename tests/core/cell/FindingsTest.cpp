@@ -69,7 +69,12 @@ std::vector<Pair> pairs() {
                  j["gap_mm"] = 3;
              });
          },
-         [] { return Json::parse(test::leadAcid(30)); }},
+         [] {
+             return with(test::leadAcid(30), [](Json& j) {
+                 j["negative"]["wetted_area_cm2"] = 5;
+                 j["positive"]["wetted_area_cm2"] = 5;
+             });
+         }},
         {"a bottle plastic in alkali, in salt", FindingCode::CaseAttacked, Severity::Warning,
          FindingPart::Case, [=] { return cased(test::foilInAlkali(), "PET"); },
          [=] { return cased(test::foilInSalt(), "PET"); }},

@@ -1,4 +1,4 @@
-// src/app/views/couple/PourText.h - "5 g salt", "NaOH 2 mol/L", "20 mL vinegar" to and from a liquid's pours.
+// src/app/views/couple/PourText.h - "5 g salt", "NaOH 2 mol/L", "20 mL water" to and from a liquid's pours.
 #pragma once
 #include "core/cell/Design.h"
 #include "core/chemistry/Catalogue.h"

@@ -9,6 +9,7 @@
 #include "formats/CatalogueReader.h"
 #include "formats/CellFile.h"
 #include "formats/EmbeddedData.h"
+#include "tests/fuzz/RandomDesign.h"
 
 #include <QApplication>
 #include <QKeyEvent>
@@ -17,6 +18,8 @@
 #include <algorithm>
 #include <chrono>
 #include <cstdio>
+#include <filesystem>
+#include <fstream>
 
 namespace {
 
@@ -46,16 +49,35 @@ std::vector<cell::CellDesign> starters() {
     return designs;
 }
 
+/// The homemade cells of the reference tests and two hundred random designs.
+std::vector<cell::CellDesign> modelCells(const chemistry::Catalogue& catalogue) {
+    std::vector<cell::CellDesign> designs;
+    for (const auto& entry :
+         std::filesystem::directory_iterator(ANODEX_SOURCE_DIR "/tests/data/cells/homemade")) {
+        std::ifstream file(entry.path());
+        const std::string text{std::istreambuf_iterator<char>(file), {}};
+        if (const auto design = formats::readCellFile(text)) {
+            designs.push_back(*design);
+        }
+    }
+    fuzz::Coverage coverage;
+    for (std::uint64_t number = 0; number < 200; ++number) {
+        designs.push_back(
+            *formats::readCellFile(fuzz::RandomDesign(catalogue, 1, number).cell(coverage).dump()));
+    }
+    return designs;
+}
+
 void benchModel(const chemistry::Catalogue& catalogue) {
     std::vector<double> evaluations;
     std::vector<double> doubts;
-    for (const cell::CellDesign& design : starters()) {
-        for (int i = 0; i < 20; ++i) {
+    for (const cell::CellDesign& design : modelCells(catalogue)) {
+        for (int i = 0; i < 3; ++i) {
             const auto start = Clock::now();
             const cell::Cell cell = *cell::resolve(catalogue, design);
             const cell::Evaluation evaluation = cell::evaluate(catalogue, cell);
             evaluations.push_back(millisecondsSince(start));
-            if (i < 3) {
+            if (i == 0) {
                 const auto begin = Clock::now();
                 (void)cell::estimateDoubt(catalogue, cell, evaluation, {1000, 1, 2});
                 doubts.push_back(millisecondsSince(begin));

@@ -1,14 +1,17 @@
 // bench/Shots.cpp - draws every main view of the real window from the demo data into a folder.
 //
-// Options after the folder: --dark, --scale S (font), --size WxH, --notebook FILE, --only STATION, --prefix
-// TEXT.
+// Options after the folder: --dark, --scale S (font), --size WxH, --notebook FILE, --cell FILE, --only
+// STATION,
+// --prefix TEXT.
 #include "app/frame/MainWindow.h"
 #include "formats/CatalogueReader.h"
+#include "formats/CellFile.h"
 
 #include <QApplication>
 #include <QCommandLineParser>
 #include <QDir>
 #include <QElapsedTimer>
+#include <QFile>
 #include <QTemporaryDir>
 #include <cstdio>
 
@@ -33,6 +36,7 @@ int main(int argc, char** argv) {
                        {"scale", "Font scale", "S", "1"},
                        {"size", "Window size", "WxH", "1280x800"},
                        {"notebook", "A notebook instead of the demo", "FILE"},
+                       {"cell", "A design file instead of the demo", "FILE"},
                        {"empty", "No notebook at all"},
                        {"only", "One station", "ID"},
                        {"prefix", "Put before each name", "TEXT"}});
@@ -62,6 +66,15 @@ int main(int argc, char** argv) {
     window.show();
     if (parser.isSet("notebook")) {
         bench.openNotebook(parser.value("notebook"), false);
+    } else if (parser.isSet("cell")) {
+        QFile file(parser.value("cell"));
+        const bool opened = file.open(QIODevice::ReadOnly);
+        const auto design = formats::readCellFile(opened ? file.readAll().toStdString() : std::string());
+        if (!design) {
+            std::fprintf(stderr, "shots: %s does not read\n", qPrintable(parser.value("cell")));
+            return 1;
+        }
+        bench.startDesign(*design);
     } else if (!parser.isSet("empty")) {
         window.openDemo();
     }

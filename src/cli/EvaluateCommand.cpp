@@ -21,6 +21,9 @@ Json sideJson(const Catalogue& catalogue, const SideResult& side) {
     Json json = {{"potential_V", side.restVolts},
                  {"reaction", catalogue.reactions[side.couple.reaction].equation},
                  {"equilibrium_potential_V", side.equilibriumVolts}};
+    if (side.otherRestVolts) {
+        json["other_potential_V"] = *side.otherRestVolts;
+    }
     json["competing"] = Json::array();
     for (const CompetingReaction& entry : side.competing) {
         Json item = {{"reaction", catalogue.reactions[entry.reaction].equation},

@@ -100,6 +100,12 @@ FindingText findingText(const Finding& finding) {
                 fmt::format("About {} g of {} settle out of the mix.", numberText(finding.value * 1e3, 2),
                             prettyEquation(name)),
                 "Expect a cloudy liquid and a film; use less of what makes it, or keep the two apart."};
+    case FindingCode::FilmUndecided:
+        return {
+            "The film may hold or not",
+            fmt::format("This liquid is near the limit of the film on the {}: it may as well settle at {}.",
+                        name, quantityText(finding.value, Unit::Volt)),
+            "Make the liquid clearly weaker or stronger in acid or alkali, or measure which it is."};
     case FindingCode::NoPhScale:
         return {"No pH scale here",
                 "This liquid holds hardly any water: its pH and single potentials mean little.",
@@ -144,6 +150,8 @@ const char* findingCode(FindingCode code) {
         return "precipitate";
     case FindingCode::NoPhScale:
         return "no-ph-scale";
+    case FindingCode::FilmUndecided:
+        return "film-undecided";
     }
     return "";
 }

@@ -201,7 +201,7 @@ std::string reagentName(const chemistry::Catalogue& catalogue, const cell::Cell&
             }
         }
     }
-    return species.name;
+    return prettyEquation(species.name);
 }
 
 std::string prettyEquation(const std::string& equation) {

@@ -115,6 +115,38 @@ TEST_F(Files, WhatCannotBeReadIsExitThree) {
     EXPECT_EQ(call({"notebook", m_folder.path("absent.anodex").string(), "info"}).exit, kCouldNot);
 }
 
+TEST_F(Files, SolutionGivesTheContractsKeys) {
+    const Result result =
+        call({"solution", file("a.liquid.json", R"({"format": "anodex-liquid/1", "temperature_C": 25,
+        "water_g": 100, "solutes": [{"substance": "NaCl", "mol_per_kg": 1}, {"substance": "iodine", "mass_g": 1}]})"),
+              "--json"});
+    ASSERT_EQ(result.exit, kGood) << result.errors;
+    EXPECT_EQ(result.errors, "");
+    const Json json = result.json();
+    EXPECT_FALSE(anyNull(json));
+    for (const char* key :
+         {"pH", "density_g_per_mL", "conductivity_S_per_m", "ionic_strength_mol_per_kg", "species",
+          "mean_activity_coefficient", "water_activity", "undissolved", "method"}) {
+        EXPECT_TRUE(json.contains(key)) << key;
+    }
+    EXPECT_NEAR(json["mean_activity_coefficient"]["NaCl"].get<double>(), 0.657, 0.013);
+    EXPECT_FALSE(json["mean_activity_coefficient"].contains("I2"));
+    EXPECT_NEAR(json["species"]["Na+"]["molality"].get<double>(), 1.0, 1e-6);
+    EXPECT_EQ(json["undissolved"][0]["substance"], "iodine");
+    EXPECT_NEAR(json["undissolved"][0]["mass_g"].get<double>(), 0.97, 0.02);
+}
+
+TEST_F(Files, SolutionNamesWhatIsWrong) {
+    const Result result =
+        call({"solution", file("b.liquid.json", R"({"format": "anodex-liquid/1", "water_g": 100,
+        "solutes": [{"substance": "table slat", "mass_g": 1}]})")});
+    EXPECT_EQ(result.exit, kWrongInput);
+    EXPECT_EQ(lines(result.errors), 1);
+    EXPECT_NE(result.errors.find("solutes[0].substance"), std::string::npos) << result.errors;
+    EXPECT_NE(result.errors.find("table salt"), std::string::npos) << result.errors;
+    EXPECT_EQ(call({"solution", file("c.liquid.json", "{}")}).exit, kWrongInput);
+}
+
 TEST_F(Files, UsageAndWhatIsNotBuiltYetAreExitTwo) {
     EXPECT_EQ(call({}).exit, kUsage);
     EXPECT_EQ(call({"dance"}).exit, kUsage);

@@ -1,4 +1,5 @@
-// tests/fuzz/Fuzz.cpp - random designs through reading, resolving and evaluating: what must hold for any cell.
+// tests/fuzz/Fuzz.cpp - random designs through reading, resolving and evaluating: what must hold for any
+// cell.
 //
 // usage: anodex-fuzz [COUNT [SEED [ONLY]]]. Prints coverage; exits 1 when anything is broken. ONLY prints one
 // design and what is wrong with it.
@@ -42,7 +43,8 @@ bool allFinite(const cell::Evaluation& evaluation) {
                              evaluation.heatAtRestWatts,
                              evaluation.heatAtPowerWatts,
                              evaluation.hydrogenM3PerSecond};
-    return std::all_of(std::begin(values), std::end(values), [](double value) { return std::isfinite(value); });
+    return std::all_of(std::begin(values), std::end(values),
+                       [](double value) { return std::isfinite(value); });
 }
 
 /// What is wrong with an evaluated cell; empty when nothing is.
@@ -51,8 +53,8 @@ std::string faultOf(const cell::Cell& cell, const cell::Evaluation& evaluation) 
         if (!solution.converged) {
             return "the liquid did not converge";
         }
-        if (!std::isfinite(solution.pH) || !(solution.densityKgPerM3 > 0.0) || !(solution.conductivity >= 0.0) ||
-            !std::isfinite(solution.conductivity)) {
+        if (!std::isfinite(solution.pH) || !(solution.densityKgPerM3 > 0.0) ||
+            !(solution.conductivity >= 0.0) || !std::isfinite(solution.conductivity)) {
             return "the liquid is not finite";
         }
     }
@@ -65,7 +67,8 @@ std::string faultOf(const cell::Cell& cell, const cell::Evaluation& evaluation) 
         }
     }
     const double bound = std::abs(evaluation.openCircuitVolts * evaluation.first.shortCircuitAmps);
-    if (evaluation.first.maximumPower.watts < 0.0 || evaluation.first.maximumPower.watts > bound * (1.0 + 1e-9)) {
+    if (evaluation.first.maximumPower.watts < 0.0 ||
+        evaluation.first.maximumPower.watts > bound * (1.0 + 1e-9)) {
         return "power beyond open circuit times short circuit";
     }
     for (std::size_t i = 1; i < evaluation.curve.size(); ++i) {
@@ -175,8 +178,8 @@ bool printCoverage(const char* kind, const std::vector<Entry>& entries, const fu
         used += seen ? 1 : 0;
         unused += seen ? "" : " " + entry.id;
     }
-    std::printf("  %-12s %3zu of %3zu ids used%s%s\n", kind, used, entries.size(), unused.empty() ? "" : "; not:",
-                unused.c_str());
+    std::printf("  %-12s %3zu of %3zu ids used%s%s\n", kind, used, entries.size(),
+                unused.empty() ? "" : "; not:", unused.c_str());
     return unused.empty();
 }
 
@@ -220,10 +223,11 @@ int main(int argc, char** argv) {
             });
         }
     }
-    std::printf("%llu random designs, seed %llu: %llu refused, %llu broken; as many with one fault: %llu not named\n",
-                static_cast<unsigned long long>(count), static_cast<unsigned long long>(seed),
-                static_cast<unsigned long long>(total.refused), static_cast<unsigned long long>(total.broken),
-                static_cast<unsigned long long>(total.misnamed));
+    std::printf(
+        "%llu random designs, seed %llu: %llu refused, %llu broken; as many with one fault: %llu not named\n",
+        static_cast<unsigned long long>(count), static_cast<unsigned long long>(seed),
+        static_cast<unsigned long long>(total.refused), static_cast<unsigned long long>(total.broken),
+        static_cast<unsigned long long>(total.misnamed));
     bool covered = printCoverage("materials", catalogue->materials, total.coverage);
     covered = printCoverage("collectors", catalogue->materials, total.coverage) && covered;
     covered = printCoverage("additives", catalogue->materials, total.coverage) && covered;
@@ -237,6 +241,7 @@ int main(int argc, char** argv) {
     for (const std::string& example : total.examples) {
         std::printf("  %s\n", example.c_str());
     }
-    const bool good = total.broken == 0 && total.misnamed == 0 && total.refused * 100 <= count && (covered || count < 2000);
+    const bool good =
+        total.broken == 0 && total.misnamed == 0 && total.refused * 100 <= count && (covered || count < 2000);
     return good ? 0 : 1;
 }

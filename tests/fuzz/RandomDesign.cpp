@@ -53,8 +53,8 @@ Json RandomDesign::electrode(Coverage& coverage) {
         }
     }
     if (chance(0.2)) {
-        json["additives"] = Json::array(
-            {{{"material", pick(m_catalogue.materials, "additives", coverage).id}, {"mass_g", logUniform(0.01, 100.0)}}});
+        json["additives"] = Json::array({{{"material", pick(m_catalogue.materials, "additives", coverage).id},
+                                          {"mass_g", logUniform(0.01, 100.0)}}});
     }
     if (chance(0.05)) {
         json["measured_resistance_mohm"] = logUniform(0.1, 1e5);
@@ -130,7 +130,8 @@ Json RandomDesign::separator(Coverage& coverage) {
 }
 
 Json RandomDesign::cell(Coverage& coverage) {
-    Json json = {{"format", "anodex-cell/1"}, {"negative", electrode(coverage)}, {"positive", electrode(coverage)}};
+    Json json = {
+        {"format", "anodex-cell/1"}, {"negative", electrode(coverage)}, {"positive", electrode(coverage)}};
     if (chance(0.9)) {
         json["temperature_C"] = uniform(0.0, 60.0);
     }
@@ -171,12 +172,12 @@ struct Place {
 };
 
 bool mayBeZeroOrLess(const std::string& key) {
-    return key == "temperature_C" || key == "contact_mohm" || key == "resistance_mohm" || key == "measured_pH" ||
-           key == "measured_open_circuit_V";
+    return key == "temperature_C" || key == "contact_mohm" || key == "resistance_mohm" ||
+           key == "measured_pH" || key == "measured_open_circuit_V";
 }
 
-void collect(const Json& json, const Json::json_pointer& at, std::vector<Place>& numbers, std::vector<Place>& names,
-             std::vector<Place>& objects) {
+void collect(const Json& json, const Json::json_pointer& at, std::vector<Place>& numbers,
+             std::vector<Place>& names, std::vector<Place>& objects) {
     if (json.is_object()) {
         objects.push_back({at, ""});
         for (const auto& item : json.items()) {

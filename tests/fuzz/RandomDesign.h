@@ -1,4 +1,5 @@
-// tests/fuzz/RandomDesign.h - cell files nobody would write by hand: valid ones, and valid ones with one fault.
+// tests/fuzz/RandomDesign.h - cell files nobody would write by hand: valid ones, and valid ones with one
+// fault.
 //
 // Everything follows from (seed, number), so any case can be made again alone.
 #pragma once

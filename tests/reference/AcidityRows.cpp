@@ -45,11 +45,22 @@ const std::vector<Point> kPoints = {
     {"ammonia 0.1", {{"ammonia", 0.1}}, 11.12, kTables},
     {"ammonium chloride 0.01", {{"NH4Cl", 0.01}}, 5.63, "from pKa 9.245, mass action"},
     {"sodium acetate 0.01", {{"NaC2H3O2", 0.01}}, 8.38, "from pKa 4.757, mass action"},
-    {"acetic acid and sodium acetate 0.1 each", {{"acetic acid", 0.1}, {"NaC2H3O2", 0.1}}, 4.652, "Bates 1973"},
+    {"acetic acid and sodium acetate 0.1 each",
+     {{"acetic acid", 0.1}, {"NaC2H3O2", 0.1}},
+     4.652,
+     "Bates 1973"},
     {"sodium bicarbonate 0.01", {{"NaHCO3", 0.01}}, 8.3, kTables},
-    {"sodium bicarbonate 0.1", {{"NaHCO3", 0.1}}, 8.31, kTables, 0.1,
+    {"sodium bicarbonate 0.1",
+     {{"NaHCO3", 0.1}},
+     8.31,
+     kTables,
+     0.1,
      "(pK1 + pK2)/2 without activities, as tables have it; carbonate's coefficient lowers it by 0.2"},
-    {"sodium carbonate 0.1", {{"Na2CO3", 0.1}}, 11.58, kTables, 0.1,
+    {"sodium carbonate 0.1",
+     {{"Na2CO3", 0.1}},
+     11.58,
+     kTables,
+     0.1,
      "tables give the value without activities; carbonate's coefficient lowers it by 0.25"},
     {"trisodium phosphate 0.1", {{"Na3PO4", 0.1}}, 12.0, kTables},
     {"sodium chloride 0.1", {{"NaCl", 0.1}}, 7.0, "ion product of water"},
@@ -76,7 +87,14 @@ std::vector<Row> solubilityRows() {
     };
     const auto row = [](const char* what, const char* source, double published, double computed,
                         const char* whyMissed = "") {
-        return Row{"solubility, mol/kg at 25 °C", what, source, published, computed, Margin::Relative, 0.15, whyMissed};
+        return Row{"solubility, mol/kg at 25 °C",
+                   what,
+                   source,
+                   published,
+                   computed,
+                   Margin::Relative,
+                   0.15,
+                   whyMissed};
     };
     constexpr const char* kSolubility = "CRC Handbook, solubility products and solubilities";
     return {row("iodine in water", kSolubility, 0.00133, dissolved({{"iodine", 0.1}}, "I2(aq)")),

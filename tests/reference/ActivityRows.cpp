@@ -1,5 +1,5 @@
-// Mean activity coefficients at 25 °C: Robinson & Stokes, Electrolyte Solutions, 2nd ed. (1959), appendix 8.10
-// (as in the CRC Handbook's table of mean activity coefficients); from memory.
+// Mean activity coefficients at 25 °C: Robinson & Stokes, Electrolyte Solutions, 2nd ed. (1959),
+// appendix 8.10 (as in the CRC Handbook's table of mean activity coefficients); from memory.
 #include "core/base/Constants.h"
 #include "tests/reference/Solve.h"
 #include "tests/support/Samples.h"
@@ -45,8 +45,7 @@ const std::vector<Salt> kSalts = {
     {"NH4NO3", {{0.1, 0.740}, {0.5, 0.582}, {1.0, 0.504}}},
     {"NaC2H3O2", {{0.1, 0.791}, {0.5, 0.735}, {1.0, 0.757}}},
     {"K2SO4", {{0.1, 0.441}, {0.5, 0.264}}},
-    {"Na2SO4",
-     {{0.1, 0.445, kNewerScale}, {0.5, 0.266, kNewerScale}, {1.0, 0.201, kNewerScale}}},
+    {"Na2SO4", {{0.1, 0.445, kNewerScale}, {0.5, 0.266, kNewerScale}, {1.0, 0.201, kNewerScale}}},
     {"Cu(NO3)2", {{0.1, 0.511}, {0.5, 0.426}, {1.0, 0.455}}},
     {"Zn(NO3)2", {{0.1, 0.531}, {0.5, 0.473}, {1.0, 0.535}}},
     {"CuCl2", {{0.1, 0.508}, {0.5, 0.411}, {1.0, 0.417}}},
@@ -63,10 +62,12 @@ struct Ratio {
 // The older tables fix the scale of these salts by convention (0.150 at 0.1 mol/kg for the sulfates); newer
 // work moved it by 6-8 %. The ratio of two strengths is free of that choice.
 const std::vector<Ratio> kRatios = {
-    {"ZnSO4", 0.1, 1.0, 0.150, 0.0435}, {"ZnSO4", 0.2, 0.7, 0.104, 0.0523}, {"CuSO4", 0.1, 1.0, 0.150, 0.0423},
-    {"CuSO4", 0.2, 0.7, 0.104, 0.0512}, {"MgSO4", 0.1, 1.0, 0.150, 0.0485}, {"MgSO4", 0.2, 0.7, 0.107, 0.0571},
-    {"MnSO4", 0.1, 1.0, 0.150, 0.0439}, {"H2SO4", 1.0, 2.0, 0.1316, 0.1276}, {"H2SO4", 1.0, 3.0, 0.1316, 0.1422},
-    {"H2SO4", 1.0, 4.0, 0.1316, 0.1700}, {"AlCl3", 0.5, 1.0, 0.331, 0.539},
+    {"ZnSO4", 0.1, 1.0, 0.150, 0.0435},  {"ZnSO4", 0.2, 0.7, 0.104, 0.0523},
+    {"CuSO4", 0.1, 1.0, 0.150, 0.0423},  {"CuSO4", 0.2, 0.7, 0.104, 0.0512},
+    {"MgSO4", 0.1, 1.0, 0.150, 0.0485},  {"MgSO4", 0.2, 0.7, 0.107, 0.0571},
+    {"MnSO4", 0.1, 1.0, 0.150, 0.0439},  {"H2SO4", 1.0, 2.0, 0.1316, 0.1276},
+    {"H2SO4", 1.0, 3.0, 0.1316, 0.1422}, {"H2SO4", 1.0, 4.0, 0.1316, 0.1700},
+    {"AlCl3", 0.5, 1.0, 0.331, 0.539},
 };
 
 struct WaterActivity {
@@ -76,10 +77,10 @@ struct WaterActivity {
 };
 
 // Robinson & Stokes (1959), appendix 8.3 (sulfuric acid) and osmotic coefficients of 8.10; from memory.
-const std::vector<WaterActivity> kWater = {{"H2SO4", 0.5, 0.982}, {"H2SO4", 1.0, 0.962}, {"H2SO4", 2.0, 0.913},
-                                           {"H2SO4", 3.0, 0.851}, {"H2SO4", 4.0, 0.780}, {"H2SO4", 6.0, 0.624},
-                                           {"NaCl", 1.0, 0.9669}, {"NaCl", 3.0, 0.8932}, {"NaCl", 6.0, 0.7598},
-                                           {"LiCl", 4.0, 0.8090}};
+const std::vector<WaterActivity> kWater = {
+    {"H2SO4", 0.5, 0.982}, {"H2SO4", 1.0, 0.962}, {"H2SO4", 2.0, 0.913}, {"H2SO4", 3.0, 0.851},
+    {"H2SO4", 4.0, 0.780}, {"H2SO4", 6.0, 0.624}, {"NaCl", 1.0, 0.9669}, {"NaCl", 3.0, 0.8932},
+    {"NaCl", 6.0, 0.7598}, {"LiCl", 4.0, 0.8090}};
 
 struct Mixed {
     const char* what;
@@ -90,11 +91,27 @@ struct Mixed {
 };
 
 const std::vector<Mixed> kMixtures = {
-    {"NaCl in NaCl 0.5 + KCl 0.5", {{"NaCl", 0.5}, {"KCl", 0.5}}, "NaCl", 0.640, "Harned's rule, Robinson & Stokes 1959, ch. 15"},
-    {"KCl in NaCl 0.5 + KCl 0.5", {{"NaCl", 0.5}, {"KCl", 0.5}}, "KCl", 0.625, "Harned's rule, Robinson & Stokes 1959, ch. 15"},
-    {"HCl 0.01 in NaCl 0.99", {{"HCl", 0.01}, {"NaCl", 0.99}}, "HCl", 0.752, "Harned & Owen 1958, table 14-2-1A"},
+    {"NaCl in NaCl 0.5 + KCl 0.5",
+     {{"NaCl", 0.5}, {"KCl", 0.5}},
+     "NaCl",
+     0.640,
+     "Harned's rule, Robinson & Stokes 1959, ch. 15"},
+    {"KCl in NaCl 0.5 + KCl 0.5",
+     {{"NaCl", 0.5}, {"KCl", 0.5}},
+     "KCl",
+     0.625,
+     "Harned's rule, Robinson & Stokes 1959, ch. 15"},
+    {"HCl 0.01 in NaCl 0.99",
+     {{"HCl", 0.01}, {"NaCl", 0.99}},
+     "HCl",
+     0.752,
+     "Harned & Owen 1958, table 14-2-1A"},
     {"HCl 0.5 in NaCl 0.5", {{"HCl", 0.5}, {"NaCl", 0.5}}, "HCl", 0.780, "Harned & Owen 1958, table 14-2-1A"},
-    {"HCl 0.01 in KCl 0.99", {{"HCl", 0.01}, {"KCl", 0.99}}, "HCl", 0.706, "Harned & Owen 1958, table 14-2-1A"},
+    {"HCl 0.01 in KCl 0.99",
+     {{"HCl", 0.01}, {"KCl", 0.99}},
+     "HCl",
+     0.706,
+     "Harned & Owen 1958, table 14-2-1A"},
 };
 
 } // namespace
@@ -104,8 +121,9 @@ std::vector<Row> activityRows() {
     for (const Salt& salt : kSalts) {
         for (const Point& point : salt.points) {
             const double computed = meanCoefficient(molalSolution({{salt.name, point.molality}}), salt.name);
-            rows.push_back({"mean activity coefficient", fmt::format("{} {} mol/kg", salt.name, point.molality),
-                            kTable, point.published, computed, Margin::Relative, 0.02, point.whyMissed});
+            rows.push_back({"mean activity coefficient",
+                            fmt::format("{} {} mol/kg", salt.name, point.molality), kTable, point.published,
+                            computed, Margin::Relative, 0.02, point.whyMissed});
         }
     }
     for (const Ratio& ratio : kRatios) {
@@ -118,7 +136,8 @@ std::vector<Row> activityRows() {
     for (const WaterActivity& water : kWater) {
         rows.push_back({"water activity", fmt::format("{} {} mol/kg", water.name, water.molality),
                         "Robinson & Stokes 1959, appendices 8.3 and 8.10", water.published,
-                        molalSolution({{water.name, water.molality}}).solventActivity, Margin::Relative, 0.02, ""});
+                        molalSolution({{water.name, water.molality}}).solventActivity, Margin::Relative, 0.02,
+                        ""});
     }
     for (const Mixed& mixed : kMixtures) {
         rows.push_back({"mean activity coefficient in a mixture", mixed.what, mixed.source, mixed.published,

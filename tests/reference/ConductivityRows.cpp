@@ -16,12 +16,13 @@ struct Point {
 };
 
 const std::vector<Point> kPercent = {
-    {"LiCl", 2, 3.49},    {"LiCl", 15, 15.5},   {"LiCl", 25, 16.5},    {"NH4Cl", 2, 4.03},  {"CaCl2", 2, 2.94},
-    {"CaCl2", 15, 15.7},  {"MgCl2", 2, 3.12},   {"MgCl2", 15, 12.9},   {"NaBr", 2, 1.84},   {"NaBr", 15, 12.2},
-    {"KBr", 2, 1.95},     {"KBr", 15, 14.4},    {"KI", 2, 1.42},       {"KI", 15, 11.0},    {"K2CO3", 2, 2.54},
-    {"K2CO3", 15, 15.2},  {"MgSO4", 2, 1.33},   {"K2SO4", 2, 2.10},  {"NaNO3", 2, 2.04},
-    {"NaNO3", 15, 11.1},  {"NaNO3", 25, 15.2},  {"NaC2H3O2", 2, 1.44}, {"NaC2H3O2", 15, 6.41},
-    {"MnSO4", 15, 4.37},  {"(NH4)2SO4", 2, 2.57}, {"(NH4)2SO4", 15, 14.7}, {"KH2PO4", 2, 1.10},
+    {"LiCl", 2, 3.49},      {"LiCl", 15, 15.5},      {"LiCl", 25, 16.5},     {"NH4Cl", 2, 4.03},
+    {"CaCl2", 2, 2.94},     {"CaCl2", 15, 15.7},     {"MgCl2", 2, 3.12},     {"MgCl2", 15, 12.9},
+    {"NaBr", 2, 1.84},      {"NaBr", 15, 12.2},      {"KBr", 2, 1.95},       {"KBr", 15, 14.4},
+    {"KI", 2, 1.42},        {"KI", 15, 11.0},        {"K2CO3", 2, 2.54},     {"K2CO3", 15, 15.2},
+    {"MgSO4", 2, 1.33},     {"K2SO4", 2, 2.10},      {"NaNO3", 2, 2.04},     {"NaNO3", 15, 11.1},
+    {"NaNO3", 25, 15.2},    {"NaC2H3O2", 2, 1.44},   {"NaC2H3O2", 15, 6.41}, {"MnSO4", 15, 4.37},
+    {"(NH4)2SO4", 2, 2.57}, {"(NH4)2SO4", 15, 14.7}, {"KH2PO4", 2, 1.10},
 };
 
 struct Equivalent {
@@ -33,12 +34,13 @@ struct Equivalent {
 };
 
 const std::vector<Equivalent> kEquivalent = {
-    {"NaCl", 0.01, 1, 118.45},   {"NaCl", 0.1, 1, 106.69},  {"NaCl", 1.0, 1, 85.8},    {"KCl", 0.01, 1, 141.20},
-    {"KCl", 0.1, 1, 128.90},     {"LiCl", 0.1, 1, 95.81},   {"NH4Cl", 0.1, 1, 128.69}, {"CaCl2", 0.05, 2, 102.41},
-    {"MgCl2", 0.05, 2, 97.05},   {"NaI", 0.1, 1, 108.73},   {"KI", 0.1, 1, 131.05},    {"KBr", 0.1, 1, 131.32},
-    {"NaC2H3O2", 0.1, 1, 72.76}, {"KNO3", 0.1, 1, 120.34},  {"AgNO3", 0.1, 1, 109.09}, {"HCl", 0.1, 1, 391.13},
-    {"NaOH", 0.01, 1, 237.9},    {"Na2SO4", 0.05, 2, 89.94}, {"CuSO4", 0.05, 2, 50.55}, {"ZnSO4", 0.005, 2, 84.91},
-    {"KHCO3", 0.01, 1, 110.03},
+    {"NaCl", 0.01, 1, 118.45},   {"NaCl", 0.1, 1, 106.69},   {"NaCl", 1.0, 1, 85.8},
+    {"KCl", 0.01, 1, 141.20},    {"KCl", 0.1, 1, 128.90},    {"LiCl", 0.1, 1, 95.81},
+    {"NH4Cl", 0.1, 1, 128.69},   {"CaCl2", 0.05, 2, 102.41}, {"MgCl2", 0.05, 2, 97.05},
+    {"NaI", 0.1, 1, 108.73},     {"KI", 0.1, 1, 131.05},     {"KBr", 0.1, 1, 131.32},
+    {"NaC2H3O2", 0.1, 1, 72.76}, {"KNO3", 0.1, 1, 120.34},   {"AgNO3", 0.1, 1, 109.09},
+    {"HCl", 0.1, 1, 391.13},     {"NaOH", 0.01, 1, 237.9},   {"Na2SO4", 0.05, 2, 89.94},
+    {"CuSO4", 0.05, 2, 50.55},   {"ZnSO4", 0.005, 2, 84.91}, {"KHCO3", 0.01, 1, 110.03},
 };
 
 } // namespace
@@ -56,11 +58,11 @@ std::vector<Row> conductivityRows() {
                                 (point.molPerLitre * point.equivalents) * 10.0;
         rows.push_back({"equivalent conductivity, S cm2/mol",
                         fmt::format("{} {} mol/L at 25 °C", point.name, point.molPerLitre),
-                        "Robinson & Stokes 1959, appendix 6.3", point.published, computed, Margin::Relative, 0.05,
-                        point.whyMissed});
+                        "Robinson & Stokes 1959, appendix 6.3", point.published, computed, Margin::Relative,
+                        0.05, point.whyMissed});
     }
-    const auto add = [&](const char* what, const chemistry::Solution& solution, double published, double target,
-                         const char* source, const char* group = "conductivity, S/m") {
+    const auto add = [&](const char* what, const chemistry::Solution& solution, double published,
+                         double target, const char* source, const char* group = "conductivity, S/m") {
         rows.push_back({group, what, source, published, solution.conductivity, Margin::Relative, target, ""});
     };
     add("KCl standard 0.1 D, 25 °C", molalSolution({{"KCl", 0.1002}}), 1.2856, 0.05, "CRC Handbook");

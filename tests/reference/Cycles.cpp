@@ -31,8 +31,8 @@ Cycles thermodynamicCycles() {
         }
         equations.push_back(equation);
         cycles.relations.push_back({reaction.equation,
-                                    1000.0 * (reaction.standardVolts.value - gibbsVolts(reaction)), true, false,
-                                    reaction.knownConflict});
+                                    1000.0 * (reaction.standardVolts.value - gibbsVolts(reaction)), true,
+                                    false, reaction.knownConflict});
     }
     for (SpeciesIndex s = 0; s < data.species.size(); ++s) {
         const Species& species = data.species[s];
@@ -47,10 +47,13 @@ Cycles thermodynamicCycles() {
             joules -= term.count * data.species[term.species].gibbsJoulesPerMole.value();
         }
         equations.push_back(equation);
-        const double stored = -species.formation->log10K * base::kLn10 * base::kGasConstant * base::kStandardTemperature;
-        cycles.relations.push_back({species.name, 1000.0 * (stored - joules) / base::kFaraday, false, isDerived(species), ""});
+        const double stored =
+            -species.formation->log10K * base::kLn10 * base::kGasConstant * base::kStandardTemperature;
+        cycles.relations.push_back(
+            {species.name, 1000.0 * (stored - joules) / base::kFaraday, false, isDerived(species), ""});
     }
-    Eigen::MatrixXd matrix(static_cast<Eigen::Index>(equations.size()), static_cast<Eigen::Index>(data.species.size()));
+    Eigen::MatrixXd matrix(static_cast<Eigen::Index>(equations.size()),
+                           static_cast<Eigen::Index>(data.species.size()));
     for (std::size_t i = 0; i < equations.size(); ++i) {
         for (std::size_t j = 0; j < equations[i].size(); ++j) {
             matrix(static_cast<Eigen::Index>(i), static_cast<Eigen::Index>(j)) = equations[i][j];

@@ -8,9 +8,9 @@ namespace anodex::test {
 
 struct Relation {
     std::string equation;
-    double millivolts = 0.0;   ///< Stored value over that of the energies, for one electron or mole.
-    bool isPotential = false;  ///< A couple's E0; else a formation constant.
-    bool derived = false;      ///< An energy was derived from this very constant: no check of its own.
+    double millivolts = 0.0;  ///< Stored value over that of the energies, for one electron or mole.
+    bool isPotential = false; ///< A couple's E0; else a formation constant.
+    bool derived = false;     ///< An energy was derived from this very constant: no check of its own.
     std::string knownConflict;
 };
 

@@ -69,7 +69,8 @@ bool HomemadeCell::inRange() const {
 
 const std::vector<HomemadeCell>& homemadeCells() {
     static const std::vector<HomemadeCell> kCells = [] {
-        const auto readings = formats::Json::parse(readText(sourceDir() / "tests/data/cells/homemade/readings.json"));
+        const auto readings =
+            formats::Json::parse(readText(sourceDir() / "tests/data/cells/homemade/readings.json"));
         std::vector<HomemadeCell> cells;
         for (const formats::Json& row : readings.at("cells")) {
             cells.push_back(evaluatedCell(row));

@@ -1,7 +1,7 @@
 // tests/reference/Homemade.h - cells as builders make them, and what their meters show.
 //
-// tests/data/cells/homemade holds one file a cell and readings.json. A cell to whose reading a catalogue value was
-// fitted says so and is counted apart.
+// tests/data/cells/homemade holds one file a cell and readings.json. A cell to whose reading a catalogue
+// value was fitted says so and is counted apart.
 #pragma once
 #include "core/cell/Doubt.h"
 #include <optional>

@@ -32,8 +32,9 @@ TEST(Homemade, CoversEveryFamilyWithTwentyFiveCells) {
 
 TEST(Homemade, OpenCircuitMeetsItsTarget) {
     for (const HomemadeCell& cell : homemadeCells()) {
-        EXPECT_TRUE(cell.meetsVolts()) << fmt::format("{}: reads {} V, computed {:.3f} V, target ±{} V", cell.file,
-                                                      cell.readingVolts, cell.computedVolts, cell.targetVolts());
+        EXPECT_TRUE(cell.meetsVolts())
+            << fmt::format("{}: reads {} V, computed {:.3f} V, target ±{} V", cell.file, cell.readingVolts,
+                           cell.computedVolts, cell.targetVolts());
     }
 }
 
@@ -46,15 +47,16 @@ TEST(Homemade, ShortCircuitMeetsItsTarget) {
 
 TEST(Homemade, RangesHoldFourOfFiveReadingsAndAreNarrow) {
     const std::vector<HomemadeCell> cells = notFitted();
-    const auto held = std::count_if(cells.begin(), cells.end(), [](const HomemadeCell& cell) { return cell.inRange(); });
+    const auto held =
+        std::count_if(cells.begin(), cells.end(), [](const HomemadeCell& cell) { return cell.inRange(); });
     EXPECT_GE(static_cast<double>(held), 0.8 * static_cast<double>(cells.size()));
     std::vector<double> widths;
     for (const HomemadeCell& cell : cells) {
         widths.push_back(cell.range.high - cell.range.low);
         EXPECT_LT(widths.back(), 0.7) << cell.file;
         if (!cell.inRange()) {
-            std::printf("outside its range: %s reads %.3f, [%.3f, %.3f]\n", cell.file.c_str(), cell.readingVolts,
-                        cell.range.low, cell.range.high);
+            std::printf("outside its range: %s reads %.3f, [%.3f, %.3f]\n", cell.file.c_str(),
+                        cell.readingVolts, cell.range.low, cell.range.high);
         }
     }
     std::nth_element(widths.begin(), widths.begin() + static_cast<long>(widths.size() / 2), widths.end());

@@ -1,5 +1,5 @@
-// Standard potentials from the catalogue's Gibbs energies of formation, beside tables of potentials that did not
-// give those energies; Nernst and Faraday figures.
+// Standard potentials from the catalogue's Gibbs energies of formation, beside tables of potentials that did
+// not give those energies; Nernst and Faraday figures.
 #include "core/base/Constants.h"
 #include "tests/reference/Solve.h"
 #include "tests/support/Samples.h"
@@ -59,9 +59,11 @@ const std::vector<Potential> kPotentials = {
     {"chlorine-chloride", 1.396, kBratsch},
     {"hypochlorous-chloride", 1.494, kBratsch},
     {"hypochlorite-chloride", 0.890, kBratsch},
-    {"bromine-bromide", 1.0873, kCrc, "the handbook's bromine is 11 mV below the NBS energies; Bratsch has 1.098"},
+    {"bromine-bromide", 1.0873, kCrc,
+     "the handbook's bromine is 11 mV below the NBS energies; Bratsch has 1.098"},
     {"iodine-iodide", 0.621, kBratsch},
-    {"mno2-mn2", 1.224, kCrc, "the energy is that of the battery grade, the potential that of well-crystallised ore"},
+    {"mno2-mn2", 1.224, kCrc,
+     "the energy is that of the battery grade, the potential that of well-crystallised ore"},
     {"mno2-mnooh", 1.08, "Vosburgh 1959, fresh electrolytic grade"},
     {"carbon-oxidation", 0.207, kBratsch},
 };
@@ -90,16 +92,18 @@ std::vector<Row> potentialRows() {
     for (const Potential& potential : kPotentials) {
         const chemistry::Reaction& reaction = reactionNamed(potential.reaction);
         rows.push_back({"standard potential from Gibbs energies, V", reaction.equation, potential.source,
-                        potential.published, gibbsVolts(reaction), Margin::Absolute, 0.010, potential.whyMissed});
+                        potential.published, gibbsVolts(reaction), Margin::Absolute, 0.010,
+                        potential.whyMissed});
     }
     const auto emf = [&](double molality, double published) {
         const double percent = 100.0 * molality * 0.098079 / (1.0 + molality * 0.098079);
-        rows.push_back({"voltage of a reversible cell, V", fmt::format("lead-acid in {} mol/kg sulfuric acid", molality),
-                        "Hamer 1935", published, evaluated(leadAcid(percent)).thermodynamicVolts, Margin::Absolute,
-                        0.005, ""});
+        rows.push_back({"voltage of a reversible cell, V",
+                        fmt::format("lead-acid in {} mol/kg sulfuric acid", molality), "Hamer 1935",
+                        published, evaluated(leadAcid(percent)).thermodynamicVolts, Margin::Absolute, 0.005,
+                        ""});
     };
-    // Hamer, J. Am. Chem. Soc. 57, 9 (1935), 25 °C, 2.0402 V with the acid's activities on his scale; the same
-    // measured voltages as the catalogue's 2.046 V with the newer scale.
+    // Hamer, J. Am. Chem. Soc. 57, 9 (1935), 25 °C, 2.0402 V with the acid's activities on his scale; the
+    // same measured voltages as the catalogue's 2.046 V with the newer scale.
     emf(0.1, 1.7963);
     emf(0.5, 1.8790);
     emf(1.0, 1.9205);
@@ -124,8 +128,14 @@ std::vector<Row> faradayRows() {
         return electrons * base::kFaraday / 3600.0 /
                (1000.0 * chemistry::molarMassKg(*parsed, catalogue().elementGramsPerMole));
     };
-    for (const Charge& charge : {Charge{"Zn", 2, 0.820}, {"Al", 3, 2.980}, {"Mg", 2, 2.205}, {"Pb", 2, 0.2587},
-                                 {"PbO2", 2, 0.2241}, {"MnO2", 1, 0.3083}, {"Fe", 2, 0.960}, {"Cu", 2, 0.843}}) {
+    for (const Charge& charge : {Charge{"Zn", 2, 0.820},
+                                 {"Al", 3, 2.980},
+                                 {"Mg", 2, 2.205},
+                                 {"Pb", 2, 0.2587},
+                                 {"PbO2", 2, 0.2241},
+                                 {"MnO2", 1, 0.3083},
+                                 {"Fe", 2, 0.960},
+                                 {"Cu", 2, 0.843}}) {
         rows.push_back({"charge, Ah/g", charge.element, "Linden's Handbook of Batteries", charge.published,
                         perGram(charge.element, charge.electrons), Margin::Relative, 0.002, ""});
     }

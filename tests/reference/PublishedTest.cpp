@@ -15,13 +15,14 @@ const std::vector<Row>& rows() {
 TEST(Published, EveryRowMeetsItsTargetOrIsListedAsAMiss) {
     for (const Row& row : rows()) {
         EXPECT_EQ(row.meets(), row.whyMissed.empty())
-            << fmt::format("{} | {} | published {:.5g} computed {:.5g} deviation {:+.4f} target {}", row.group,
-                           row.what, row.published, row.computed, row.deviation(), row.target);
+            << fmt::format("{} | {} | published {:.5g} computed {:.5g} deviation {:+.4f} target {}",
+                           row.group, row.what, row.published, row.computed, row.deviation(), row.target);
     }
 }
 
 TEST(Published, AtMostOneInTwentyMisses) {
-    const auto misses = std::count_if(rows().begin(), rows().end(), [](const Row& row) { return !row.meets(); });
+    const auto misses =
+        std::count_if(rows().begin(), rows().end(), [](const Row& row) { return !row.meets(); });
     EXPECT_GE(rows().size(), 150U);
     EXPECT_LE(misses, static_cast<long>(rows().size() / 20));
 }

@@ -14,8 +14,8 @@ bool Row::meets() const {
 
 std::vector<Row> publishedRows() {
     std::vector<Row> rows;
-    for (const auto& part : {activityRows(), densityRows(), conductivityRows(), acidityRows(), solubilityRows(),
-                             potentialRows(), faradayRows()}) {
+    for (const auto& part : {activityRows(), densityRows(), conductivityRows(), acidityRows(),
+                             solubilityRows(), potentialRows(), faradayRows()}) {
         rows.insert(rows.end(), part.begin(), part.end());
     }
     return rows;

@@ -1,4 +1,5 @@
-// tests/reference/Rows.h - published values beside what the model says, as one list that is tested and printed.
+// tests/reference/Rows.h - published values beside what the model says, as one list that is tested and
+// printed.
 //
 // A row names its source. A value that entered the catalogue or a fit is not listed here. A row that misses
 // its target is marked as a miss with the reason; it then has to miss, so that the list stays true.

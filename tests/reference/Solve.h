@@ -7,9 +7,11 @@ namespace anodex::test {
 
 [[nodiscard]] chemistry::Solution molalSolution(const Molal& molal, double celsius = 25.0);
 /// One substance at a percentage by mass of the finished liquid.
-[[nodiscard]] chemistry::Solution percentSolution(const std::string& name, double percent, double celsius = 20.0);
+[[nodiscard]] chemistry::Solution percentSolution(const std::string& name, double percent,
+                                                  double celsius = 20.0);
 /// One substance at mol/L.
-[[nodiscard]] chemistry::Solution molarSolution(const std::string& name, double molPerLitre, double celsius = 25.0);
+[[nodiscard]] chemistry::Solution molarSolution(const std::string& name, double molPerLitre,
+                                                double celsius = 25.0);
 [[nodiscard]] chemistry::Solution readySolution(const std::string& name, double celsius);
 [[nodiscard]] double meanCoefficient(const chemistry::Solution& solution, const std::string& name);
 

@@ -19,20 +19,23 @@ std::string deviationText(const Row& row) {
 }
 
 std::string targetText(const Row& row) {
-    return row.margin == Margin::Relative ? fmt::format("±{:g} %", 100.0 * row.target) : fmt::format("±{:g}", row.target);
+    return row.margin == Margin::Relative ? fmt::format("±{:g} %", 100.0 * row.target)
+                                          : fmt::format("±{:g}", row.target);
 }
 
 void printPublished() {
     const std::vector<Row> rows = publishedRows();
     const auto misses = std::count_if(rows.begin(), rows.end(), [](const Row& row) { return !row.meets(); });
-    fmt::print("## Published values\n\n{} values, none of which entered the catalogue or a fit; {} miss their target "
+    fmt::print("## Published values\n\n{} values, none of which entered the catalogue or a fit; {} miss "
+               "their target "
                "and say why.\nAll are from memory, as the catalogue's own sources are.\n",
                rows.size(), misses);
     std::string group;
     for (const Row& row : rows) {
         if (row.group != group) {
             group = row.group;
-            fmt::print("\n### {}\n\n| what | published | computed | deviation | target | source |\n|---|---|---|---|---|---|\n",
+            fmt::print("\n### {}\n\n| what | published | computed | deviation | target | source "
+                       "|\n|---|---|---|---|---|---|\n",
                        static_cast<char>(std::toupper(group.front())) + group.substr(1));
         }
         fmt::print("| {} | {:.5g} | {:.5g} | {} | {}{} | {} |\n", row.what, row.published, row.computed,
@@ -43,34 +46,44 @@ void printPublished() {
 
 void printHomemade() {
     const std::vector<HomemadeCell>& cells = homemadeCells();
-    const auto fitted = std::count_if(cells.begin(), cells.end(), [](const HomemadeCell& c) { return !c.fitted.empty(); });
-    const auto inRange = std::count_if(cells.begin(), cells.end(), [](const HomemadeCell& c) { return c.inRange(); });
-    fmt::print("\n## Homemade cells\n\n{} cells with what a builder's meter shows; {} of the readings lie in the "
-               "5-95 % range.\nTo {} of them a catalogue value was fitted; it is counted apart.\n\n"
-               "| cell | family | reads, V | computed, V | range | off by | target | short circuit: reads, computed | source |\n"
-               "|---|---|---|---|---|---|---|---|---|\n",
-               cells.size(), inRange, fitted);
+    const auto fitted =
+        std::count_if(cells.begin(), cells.end(), [](const HomemadeCell& c) { return !c.fitted.empty(); });
+    const auto inRange =
+        std::count_if(cells.begin(), cells.end(), [](const HomemadeCell& c) { return c.inRange(); });
+    fmt::print(
+        "\n## Homemade cells\n\n{} cells with what a builder's meter shows; {} of the readings lie in the "
+        "5-95 % range.\nTo {} of them a catalogue value was fitted; it is counted apart.\n\n"
+        "| cell | family | reads, V | computed, V | range | off by | target | short circuit: reads, computed "
+        "| source |\n"
+        "|---|---|---|---|---|---|---|---|---|\n",
+        cells.size(), inRange, fitted);
     for (const HomemadeCell& cell : cells) {
         const std::string shorted =
-            cell.readingAmps ? fmt::format("{:.2g} A, {:.2g} A (within ×{:g})", *cell.readingAmps, cell.computedAmps, cell.targetFactor())
+            cell.readingAmps ? fmt::format("{:.2g} A, {:.2g} A (within ×{:g})", *cell.readingAmps,
+                                           cell.computedAmps, cell.targetFactor())
                              : std::string("computed ") + fmt::format("{:.2g} A", cell.computedAmps);
-        fmt::print("| {} | {} | {:.2f} | {:.3f} | {:.2f} to {:.2f} | {:+.3f} | ±{:g}{} | {} | {}{} |\n", cell.name, cell.family,
-                   cell.readingVolts, cell.computedVolts, cell.range.low, cell.range.high,
-                   cell.computedVolts - cell.readingVolts, cell.targetVolts(), cell.meetsVolts() ? "" : " **missed**", shorted,
-                   cell.source, cell.fitted.empty() ? "" : "; fitted: " + cell.fitted);
+        fmt::print("| {} | {} | {:.2f} | {:.3f} | {:.2f} to {:.2f} | {:+.3f} | ±{:g}{} | {} | {}{} |\n",
+                   cell.name, cell.family, cell.readingVolts, cell.computedVolts, cell.range.low,
+                   cell.range.high, cell.computedVolts - cell.readingVolts, cell.targetVolts(),
+                   cell.meetsVolts() ? "" : " **missed**", shorted, cell.source,
+                   cell.fitted.empty() ? "" : "; fitted: " + cell.fitted);
     }
 }
 
 void printCycles() {
     const Cycles cycles = thermodynamicCycles();
-    const auto derived = std::count_if(cycles.relations.begin(), cycles.relations.end(), [](const Relation& r) { return r.derived; });
-    fmt::print("\n## Thermodynamic cycles\n\n{} relations (potentials and formation constants) among the species' energies "
-               "of formation;\n{} of them gave an energy themselves and check nothing; {} independent cycles close without any energy.\n"
+    const auto derived = std::count_if(cycles.relations.begin(), cycles.relations.end(),
+                                       [](const Relation& r) { return r.derived; });
+    fmt::print("\n## Thermodynamic cycles\n\n{} relations (potentials and formation constants) among the "
+               "species' energies "
+               "of formation;\n{} of them gave an energy themselves and check nothing; {} independent cycles "
+               "close without any energy.\n"
                "Every other relation agrees with the energies within 10 mV, but for the known conflicts:\n\n",
                cycles.relations.size(), derived, cycles.independentCycles);
     for (const Relation& relation : cycles.relations) {
         if (!relation.knownConflict.empty()) {
-            fmt::print("- {}: {:+.0f} mV; {}\n", relation.equation, relation.millivolts, relation.knownConflict);
+            fmt::print("- {}: {:+.0f} mV; {}\n", relation.equation, relation.millivolts,
+                       relation.knownConflict);
         }
     }
     fmt::print("\nCouples left out:\n\n");
@@ -88,7 +101,8 @@ void printCycles() {
 } // namespace
 
 int main() {
-    fmt::print("# Verification\n\nWritten by `./anodex verify` from the tables of `tests/reference`, which the tests hold to the "
+    fmt::print("# Verification\n\nWritten by `./anodex verify` from the tables of `tests/reference`, which "
+               "the tests hold to the "
                "same targets.\n\n");
     printPublished();
     printHomemade();

@@ -16,6 +16,7 @@ MessageStrip::MessageStrip(const Theme& theme, QWidget* parent)
     setObjectName(QStringLiteral("messageStrip"));
     m_label->setObjectName(QStringLiteral("message"));
     m_label->setWordWrap(true);
+    setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Maximum);
     m_close->setProperty("quiet", true);
     m_close->setAccessibleName(tr("Close the message"));
     auto* layout = new QHBoxLayout(this);
@@ -44,7 +45,7 @@ void MessageStrip::put(const QString& text, bool fault) {
 void MessageStrip::fitHeight() {
     const int beside =
         static_cast<int>(Theme::em(2.0)) + 4 + (m_close->isHidden() ? 0 : m_close->sizeHint().width());
-    m_label->setMinimumHeight(std::max(0, m_label->heightForWidth(std::max(1, width() - beside - 8))));
+    m_label->setFixedHeight(std::max(0, m_label->heightForWidth(std::max(1, width() - beside - 8))));
 }
 
 void MessageStrip::resizeEvent(QResizeEvent* event) {

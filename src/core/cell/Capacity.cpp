@@ -151,8 +151,9 @@ private:
         const double moles = dissolvedMoles(m_catalogue, m_cell.solution(demand.side), demand.species);
         const bool isSolvent = demand.species == m_catalogue.key.solvent;
         const double share =
-            isSolvent ? std::min(1.0, m_draw.factor("share of water used", kSolventUtilisation))
-                      : std::min(1.0, m_draw.factor("share of dissolved reagent used", kDissolvedUtilisation));
+            isSolvent
+                ? std::min(1.0, m_draw.factor("share of water used", kSolventUtilisation))
+                : std::min(1.0, m_draw.factor("share of dissolved reagent used", kDissolvedUtilisation));
         const std::optional<Side> side = demand.bothSides ? std::nullopt : std::optional(demand.side);
         m_reagents.push_back(
             {demand.species, side, moles, moles / demand.perCoulomb, share * moles / demand.perCoulomb});

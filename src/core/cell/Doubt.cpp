@@ -25,9 +25,10 @@ struct World {
 
 /// Where an electrode rests between two couples far apart, oxide, grease and scratches move it from one
 /// specimen to the next; at a couple's own potential they do not (common practice, no source).
-double surfaceDoubt(const Catalogue& catalogue, const Cell& cell, const Evaluation& nominal, const Draw& draw) {
+double surfaceDoubt(const Catalogue& catalogue, const Cell& cell, const Evaluation& nominal,
+                    const Draw& draw) {
     constexpr double kSpecimenHalfWidth = 0.065; // V
-    constexpr double kFarApart = 0.05;          // V
+    constexpr double kFarApart = 0.05;           // V
     double volts = 0.0;
     for (const Side side : {Side::Negative, Side::Positive}) {
         const SideResult& result = nominal.side(side);
@@ -40,16 +41,18 @@ double surfaceDoubt(const Catalogue& catalogue, const Cell& cell, const Evaluati
     return volts;
 }
 
-/// Doubt of a meter, of strengths weighed on a kitchen scale and of the junction (common practice, no source).
+/// Doubt of a meter, of strengths weighed on a kitchen scale and of the junction (common practice, no
+/// source).
 double readingHalfWidth(const Catalogue& catalogue, const Cell& cell, const Evaluation& nominal) {
-    constexpr double kPreparation = 0.010;    // V
-    constexpr double kMeterShare = 0.005;     // of the reading
-    constexpr double kFreeJunction = 0.008;   // V
+    constexpr double kPreparation = 0.010;  // V
+    constexpr double kMeterShare = 0.005;   // of the reading
+    constexpr double kFreeJunction = 0.008; // V
     const double own = std::hypot(kPreparation, kMeterShare * nominal.openCircuitVolts);
     if (!cell.twoLiquids) {
         return own;
     }
-    const double membrane = cell.barrier ? catalogue.separators[cell.barrier->separator].junctionHalfWidth : 0.0;
+    const double membrane =
+        cell.barrier ? catalogue.separators[cell.barrier->separator].junctionHalfWidth : 0.0;
     return std::hypot(own, std::max(kFreeJunction, membrane));
 }
 
@@ -58,7 +61,8 @@ World evaluateWorld(const Catalogue& catalogue, const Cell& cell, const Evaluati
     World world;
     const Draw draw = Draw::sampled(seed, sample, &world.inputs);
     const Polarisation curve(catalogue, cell, Moment::First, draw);
-    const double reading = draw.offset("reading and junction", {0.0, readingHalfWidth(catalogue, cell, nominal)});
+    const double reading =
+        draw.offset("reading and junction", {0.0, readingHalfWidth(catalogue, cell, nominal)});
     world.openCircuit = curve.openCircuitVolts() + reading + surfaceDoubt(catalogue, cell, nominal, draw);
     world.shortCircuit = curve.shortCircuitAmps();
     world.watts = curve.maximumPower(world.shortCircuit).watts;

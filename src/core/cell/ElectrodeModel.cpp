@@ -56,10 +56,10 @@ std::vector<Face> facesOf(const Catalogue& catalogue, const Electrode& electrode
 
 class RouteBuilder {
 public:
-    RouteBuilder(const TransportContext& context, std::size_t reactionIndex)
-        : m_context(context), m_index(reactionIndex), m_reaction(context.catalogue.reactions[reactionIndex]),
-          m_equilibrium(
-              nernstVolts(context.catalogue, context.cell, context.side, m_reaction, context.draw)),
+    RouteBuilder(const TransportContext& context, std::size_t reactionIndex, double acidityShift)
+        : m_context(context), m_acidityShift(acidityShift), m_index(reactionIndex),
+          m_reaction(context.catalogue.reactions[reactionIndex]),
+          m_equilibrium(nernstVolts(context.catalogue, context.cell, context.side, m_reaction, context.draw)),
           m_anodicAbsent(absentReactant(context, m_reaction, Branch::Anodic).has_value()),
           m_cathodicAbsent(absentReactant(context, m_reaction, Branch::Cathodic).has_value()) {}
 
@@ -88,6 +88,9 @@ public:
         block(route, kinetics);
         return route;
     }
+
+    /// Neither side of the couple is in this cell.
+    [[nodiscard]] bool isNowhere() const { return m_anodicAbsent && m_cathodicAbsent; }
 
 private:
     [[nodiscard]] std::string input(std::size_t which, const char* what) const {
@@ -140,6 +143,11 @@ private:
                 return;
             }
         }
+        const double pH = solution.pH + m_acidityShift;
+        if (pH < kinetics.window.low || pH > kinetics.window.high) {
+            route.blocked = Blocked::Film;
+            return;
+        }
         for (const SpeciesIndex species : kinetics.needs) {
             if (solution.activity[species] < 1e-6) {
                 route.blocked = Blocked::NoReactant;
@@ -147,12 +155,10 @@ private:
                 return;
             }
         }
-        if (solution.pH < kinetics.window.low || solution.pH > kinetics.window.high) {
-            route.blocked = Blocked::Film;
-        }
     }
 
     const TransportContext& m_context;
+    double m_acidityShift;
     std::size_t m_index;
     const Reaction& m_reaction;
     double m_equilibrium;
@@ -167,12 +173,12 @@ bool runsOn(const SurfaceKinetics& kinetics, SpeciesIndex phase) {
 } // namespace
 
 ElectrodeModel::ElectrodeModel(const Catalogue& catalogue, const Cell& cell, Side side, Moment moment,
-                               const Draw& draw) {
+                               const Draw& draw, double acidityShift) {
     const TransportContext context{catalogue, cell, side, moment, draw};
     const Electrode& electrode = cell.electrode(side);
     const std::vector<Face> faces = facesOf(catalogue, electrode, draw);
     for (std::size_t r = 0; r < catalogue.reactions.size(); ++r) {
-        const RouteBuilder builder(context, r);
+        const RouteBuilder builder(context, r, acidityShift);
         for (const Face& face : faces) {
             for (std::size_t k = 0; k < catalogue.reactions[r].kinetics.size(); ++k) {
                 const SurfaceKinetics& kinetics = catalogue.reactions[r].kinetics[k];
@@ -180,13 +186,18 @@ ElectrodeModel::ElectrodeModel(const Catalogue& catalogue, const Cell& cell, Sid
                     Route route = builder.build(face, kinetics, k);
                     // An oxidiser nobody poured in is no news at every metal.
                     const bool unheardOf =
-                        route.blocked == Blocked::NoReactant && kinetics.oneWay &&
-                        kinetics.storedBranch == Branch::Cathodic;
+                        builder.isNowhere() || (route.blocked != Blocked::No && kinetics.oneWay &&
+                                                kinetics.storedBranch == Branch::Cathodic);
                     if (!unheardOf) {
                         m_routes.push_back(std::move(route));
                     }
                 }
             }
+        }
+    }
+    for (const Route& route : m_routes) {
+        if (route.blocked == Blocked::No) {
+            m_running.push_back(route.law);
         }
     }
     if (moment == Moment::First) {
@@ -198,11 +209,9 @@ ElectrodeModel::ElectrodeModel(const Catalogue& catalogue, const Cell& cell, Sid
 
 double ElectrodeModel::currentAt(double volts) const {
     double sum = m_capacitancePerSecond * (volts - m_restVolts) - m_residual;
-    for (const Route& route : m_routes) {
-        if (route.blocked == Blocked::No) {
-            const double amps = route.law.current(volts);
-            sum += amps > 0.0 ? amps * route.law.usefulShare : amps;
-        }
+    for (const RateLaw& law : m_running) {
+        const double amps = law.current(volts);
+        sum += amps > 0.0 ? amps * law.usefulShare : amps;
     }
     return sum;
 }
@@ -211,6 +220,7 @@ double ElectrodeModel::potentialAt(double amps) const {
     base::RootOptions options;
     options.lowest = -30.0;
     options.highest = 30.0;
+    options.step = 0.005; // along a curve the next answer lies near the last
     options.tolerance = 1e-11;
     m_lastVolts =
         base::rootOfRising([&](double volts) { return currentAt(volts) - amps; }, m_lastVolts, options);

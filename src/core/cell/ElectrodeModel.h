@@ -25,8 +25,9 @@ struct Route {
 
 class ElectrodeModel {
 public:
+    /// `acidityShift` is added to the pH that decides which films hold.
     ElectrodeModel(const chemistry::Catalogue& catalogue, const Cell& cell, Side side, Moment moment,
-                   const Draw& draw);
+                   const Draw& draw, double acidityShift = 0.0);
 
     [[nodiscard]] double currentAt(double volts) const;
     /// Where the electrode sits while it passes `amps` (anodic positive).
@@ -37,6 +38,7 @@ public:
 
 private:
     std::vector<Route> m_routes;
+    std::vector<RateLaw> m_running;      ///< The laws of those that nothing blocks.
     double m_capacitancePerSecond = 0.0; ///< A/V
     double m_restVolts = 0.0;
     double m_residual = 0.0; ///< Net current of the routes at rest, taken as already balanced.

@@ -65,7 +65,11 @@ void listCompeting(const ElectrodeModel& model, double volts, SideResult& side) 
         if (route.blocked == Blocked::No) {
             found->blocked = Blocked::No;
             found->amps += route.law.current(volts);
-        } else if (route.blocked == Blocked::NoReactant) {
+        } else if (route.blocked == Blocked::Film && found->blocked == Blocked::NoReactant) {
+            // A way that only a film bars is nearer than one that lacks its reagent.
+            found->blocked = Blocked::Film;
+            found->missing.reset();
+        } else if (route.blocked == Blocked::NoReactant && found->blocked == Blocked::NoReactant) {
             found->missing = route.missing;
         }
     }
@@ -75,17 +79,53 @@ void listCompeting(const ElectrodeModel& model, double volts, SideResult& side) 
               });
 }
 
-/// A couple that needs a dissolved reagent nobody put in can only run the other way; the ladder says so.
+/// A couple that needs a dissolved reagent nobody put in can only run the other way; where it does not even
+/// do that, the ladder says so.
 void markAbsent(const TransportContext& context, SideResult& side) {
     for (CompetingReaction& entry : side.competing) {
         const chemistry::Reaction& reaction = context.catalogue.reactions[entry.reaction];
         const Branch wanted = context.side == Side::Negative ? Branch::Anodic : Branch::Cathodic;
         const auto absent = absentReactant(context, reaction, wanted);
-        if (entry.blocked == Blocked::No && absent) {
+        constexpr double kRunning = 1e-9; // A
+        if (entry.blocked == Blocked::No && absent && std::abs(entry.amps) < kRunning) {
             entry.blocked = Blocked::NoReactant;
             entry.missing = *absent;
         }
     }
+}
+
+/// A film's limit is no sharper than this; the surface also differs from the liquid by as much.
+constexpr double kFilmEdge = 0.5; // pH
+
+bool nearFilmEdge(const Catalogue& catalogue, const ElectrodeModel& model, double pH) {
+    const auto edge = [&](const chemistry::SurfaceKinetics& kinetics) {
+        return std::abs(pH - kinetics.window.low) < kFilmEdge ||
+               std::abs(pH - kinetics.window.high) < kFilmEdge;
+    };
+    return std::any_of(model.routes().begin(), model.routes().end(), [&](const Route& route) {
+        const auto& kinetics = catalogue.reactions[route.reaction].kinetics;
+        return std::any_of(kinetics.begin(), kinetics.end(), [&](const chemistry::SurfaceKinetics& one) {
+            return edge(one) &&
+                   std::find(one.surfaces.begin(), one.surfaces.end(), route.phase) != one.surfaces.end();
+        });
+    });
+}
+
+/// Films near their limit may hold or not, and either state lasts: the other one's resting potential, when it
+/// is another.
+std::optional<double> otherFilmState(const Catalogue& catalogue, const Cell& cell, Side side,
+                                     double restVolts) {
+    constexpr double kAnotherState = 0.1; // V
+    std::optional<double> other;
+    for (const double shift : {-kFilmEdge, kFilmEdge}) {
+        const ElectrodeModel model(catalogue, cell, side, Moment::Settled, Draw::nominal(), shift);
+        const double volts = model.potentialAt(0.0);
+        const double apart = std::abs(volts - restVolts);
+        if (apart > kAnotherState && (!other || apart > std::abs(*other - restVolts))) {
+            other = volts;
+        }
+    }
+    return other;
 }
 
 SideResult sideResult(const Catalogue& catalogue, const Cell& cell, Side which, const ElectrodeModel& model,
@@ -132,8 +172,11 @@ Evaluation evaluate(const Catalogue& catalogue, const Cell& cell, const Evaluati
     evaluation.settled.maximumPower = settled.maximumPower(evaluation.settled.shortCircuitAmps);
     for (const Side side : {Side::Negative, Side::Positive}) {
         const double atPower = settled.potentialAt(side, evaluation.settled.maximumPower.amps);
-        evaluation.sides[static_cast<std::size_t>(side)] =
-            sideResult(catalogue, cell, side, settled.electrode(side), atPower);
+        SideResult& result = evaluation.sides[static_cast<std::size_t>(side)];
+        result = sideResult(catalogue, cell, side, settled.electrode(side), atPower);
+        if (nearFilmEdge(catalogue, settled.electrode(side), cell.solution(side).pH)) {
+            result.otherRestVolts = otherFilmState(catalogue, cell, side, result.restVolts);
+        }
     }
     evaluation.thermodynamicVolts =
         evaluation.sides[1].equilibriumVolts - evaluation.sides[0].equilibriumVolts;

@@ -27,6 +27,8 @@ struct CompetingReaction {
 
 struct SideResult {
     double restVolts = 0.0;
+    std::optional<double>
+        otherRestVolts;            ///< Where it settles if a film that is near its limit decides otherwise.
     double equilibriumVolts = 0.0; ///< Of the working couple.
     WorkingCouple couple;
     std::vector<CompetingReaction> competing; ///< Most current first.
@@ -65,11 +67,11 @@ struct Evaluation {
     ResistanceBudget resistance;
     std::array<SideResult, 2> sides;
     Capacity capacity;
-    double meterVolts = 0.0;         ///< What a meter of kMeterInputOhm shows with nothing else connected.
-    double crossoverAmps = 0.0;      ///< The positive side's reagent that wanders over to the negative.
-    double selfDischargeAmps = 0.0;  ///< Corrosion of the worse electrode, and the crossover.
-    double heatAtRestWatts = 0.0;    ///< Of the corrosion alone.
-    double heatAtPowerWatts = 0.0;   ///< All of it, at maximum power (settled).
+    double meterVolts = 0.0;          ///< What a meter of kMeterInputOhm shows with nothing else connected.
+    double crossoverAmps = 0.0;       ///< The positive side's reagent that wanders over to the negative.
+    double selfDischargeAmps = 0.0;   ///< Corrosion of the worse electrode, and the crossover.
+    double heatAtRestWatts = 0.0;     ///< Of the corrosion alone.
+    double heatAtPowerWatts = 0.0;    ///< All of it, at maximum power (settled).
     double hydrogenM3PerSecond = 0.0; ///< At 20 °C and 101.325 kPa, both electrodes, at rest.
     std::vector<CurvePoint> curve;    ///< Moment `first`.
 

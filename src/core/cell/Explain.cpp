@@ -15,7 +15,9 @@ using chemistry::Catalogue;
 constexpr const char* kNernstSource = "Nernst, Z. phys. Chem. 4, 129 (1889)";
 constexpr const char* kMixedSource = "Wagner & Traud, Z. Elektrochem. 44, 391 (1938)";
 constexpr const char* kHendersonSource = "Henderson, Z. phys. Chem. 59, 118 (1907)";
-constexpr const char* kMacMullinSource = "MacMullin & Muccini, AIChE J. 2, 393 (1956)";
+constexpr const char* kFickSource = "Fick, Ann. Phys. 170, 59 (1855)";
+constexpr const char* kMembraneSource =
+    "Teorell, Proc. Soc. Exp. Biol. 33, 282 (1935); Meyer & Sievers, Helv. Chim. Acta 19, 649 (1936)";
 constexpr const char* kFaradaySource = "Faraday's law; F from CODATA 2018";
 constexpr const char* kConstantSource = "CODATA 2018";
 
@@ -155,12 +157,16 @@ private:
             "V_oc", "V_oc = E_rest(+) − E_rest(−) + E_j", m_evaluation.openCircuitVolts, Unit::Volt, {}, {}};
         result.inputs.push_back(restPotential(Side::Positive));
         result.inputs.push_back(restPotential(Side::Negative));
-        result.inputs.push_back({"E_j",
-                                 "Henderson's junction of the two liquids",
-                                 m_evaluation.junctionVolts,
-                                 Unit::Volt,
-                                 {kHendersonSource},
-                                 {}});
+        const bool membrane =
+            m_cell.barrier && m_catalogue.separators[m_cell.barrier->separator].fixedCharge != 0.0;
+        result.inputs.push_back(
+            {"E_j",
+             membrane ? "Donnan steps on both faces of the membrane, Henderson's junction inside"
+                      : "Henderson's junction of the two liquids",
+             m_evaluation.junctionVolts,
+             Unit::Volt,
+             {membrane ? kMembraneSource : kHendersonSource},
+             {}});
         return result;
     }
 
@@ -257,67 +263,9 @@ private:
     }
 
     [[nodiscard]] Explanation resistancePart(std::size_t index) const {
-        if (index >= m_evaluation.resistance.shares.size()) {
-            return resistance();
-        }
-        const ResistanceShare& share = m_evaluation.resistance.shares[index];
-        Explanation result{"R_part", {}, share.ohm, Unit::Ohm, {}, {}};
-        const double layer = m_cell.barrier ? m_cell.barrier->thicknessMetres : 0.0;
-        const Side side = share.part == ResistancePart::PositiveLiquid ? Side::Positive : Side::Negative;
-        switch (share.part) {
-        case ResistancePart::NegativeLiquid:
-        case ResistancePart::PositiveLiquid:
-            result.formula = "R = L / (κ·A)";
-            result.symbol = "R_liquid";
-            result.sources = {"Ohm's law"};
-            result.inputs = {
-                input("L", (m_cell.gapMetres - layer) * (m_cell.twoLiquids ? 0.5 : 1.0), Unit::Metre),
-                explainConductivity(m_catalogue, m_cell, side),
-                input("A", currentArea(m_cell), Unit::SquareMetre)};
-            break;
-        case ResistancePart::Separator:
-            result.formula = "R = N_M · L / (κ·A)";
-            result.symbol = "R_separator";
-            result.sources = {kMacMullinSource};
-            result.inputs = {input("N_M", m_catalogue.separators[m_cell.barrier->separator].macMullin.value,
-                                   Unit::None, m_catalogue.separators[m_cell.barrier->separator].sources),
-                             input("L", layer, Unit::Metre),
-                             explainConductivity(m_catalogue, m_cell, Side::Negative),
-                             input("A", currentArea(m_cell), Unit::SquareMetre)};
-            break;
-        case ResistancePart::Bridge:
-            result.symbol = "R_bridge";
-            result.formula = "of the bridge as a whole";
-            result.sources = m_catalogue.separators[m_cell.barrier->separator].sources;
-            break;
-        case ResistancePart::NegativeBody:
-        case ResistancePart::PositiveBody: {
-            const Electrode& electrode = m_cell.electrode(
-                share.part == ResistancePart::NegativeBody ? Side::Negative : Side::Positive);
-            result.symbol = "R_electrode";
-            result.formula = "R = ρ / (3·d)";
-            result.sources = m_catalogue.materials[electrode.material].sources;
-            result.inputs = {
-                input("ρ per m", m_catalogue.materials[electrode.material].resistivityOhmMetres, Unit::Ohm),
-                input("d", electrode.thicknessMetres, Unit::Metre)};
-            break;
-        }
-        case ResistancePart::NegativeCollector:
-        case ResistancePart::PositiveCollector:
-            result.symbol = "R_collector";
-            result.sources = {"as given in the design"};
-            break;
-        case ResistancePart::Contacts:
-            result.symbol = "R_contacts";
-            result.sources = {
-                "as given in the design, or 30 mΩ for both contacts and leads (common practice, no source)"};
-            break;
-        case ResistancePart::Measured:
-            result.symbol = "R (measured)";
-            result.sources = {"measured on the cell"};
-            break;
-        }
-        return result;
+        return index < m_evaluation.resistance.shares.size()
+                   ? explainResistancePart(m_catalogue, m_cell, m_evaluation.resistance.shares[index])
+                   : resistance();
     }
 
     [[nodiscard]] Explanation capacity() const {
@@ -353,13 +301,21 @@ private:
     }
 
     [[nodiscard]] Explanation selfDischarge() const {
-        Explanation result{"I_self",
-                           "I_self = the larger corrosion current of the two electrodes at rest",
-                           m_evaluation.selfDischargeAmps,
-                           Unit::Ampere,
-                           {kMixedSource},
-                           {}};
-        result.inputs = {restPotential(Side::Negative), restPotential(Side::Positive)};
+        Explanation result{
+            "I_self",
+            "I_self = the larger corrosion current of the two electrodes at rest + I_crossover",
+            m_evaluation.selfDischargeAmps,
+            Unit::Ampere,
+            {kMixedSource},
+            {}};
+        result.inputs = {restPotential(Side::Negative),
+                         restPotential(Side::Positive),
+                         {"I_crossover",
+                          "I = n/|ν| · F · D · Δc · A · leak / path, for what the positive side uses up",
+                          m_evaluation.crossoverAmps,
+                          Unit::Ampere,
+                          {kFickSource},
+                          {}}};
         return result;
     }
 

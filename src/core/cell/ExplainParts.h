@@ -19,4 +19,7 @@ inline constexpr const char* kPitzerSource = "Pitzer, J. Phys. Chem. 77, 268 (19
 /// The liquid's volume, with its pH and conductivity among the inputs.
 [[nodiscard]] Explanation explainVolume(const chemistry::Catalogue& catalogue, const Cell& cell, Side side);
 
+[[nodiscard]] Explanation explainResistancePart(const chemistry::Catalogue& catalogue, const Cell& cell,
+                                                const ResistanceShare& share);
+
 } // namespace anodex::cell

@@ -90,6 +90,11 @@ private:
         if (negative.material == positive.material && !m_cell.twoLiquids && negative.air == positive.air) {
             add(FindingCode::SameMaterial, Severity::Note, FindingPart::Whole, {nameOf(Side::Negative)});
         }
+        for (const Side side : {Side::Negative, Side::Positive}) {
+            if (const auto other = m_evaluation.side(side).otherRestVolts) {
+                add(FindingCode::FilmUndecided, Severity::Note, partOf(side), {nameOf(side)}, *other);
+            }
+        }
         const bool divided = m_cell.barrier && m_catalogue.separators[m_cell.barrier->separator].divides;
         if (m_cell.twoLiquids && !divided) {
             add(FindingCode::OpenJunction, Severity::Warning, FindingPart::Separator);
@@ -147,8 +152,7 @@ private:
         const auto substance = chemistry::substanceOf(m_catalogue, solid.species);
         add(substance ? FindingCode::Undissolved : FindingCode::Precipitate,
             substance ? Severity::Warning : Severity::Note, FindingPart::Electrolyte,
-            {substance ? m_catalogue.substances[*substance].name
-                       : m_catalogue.species[solid.species].name},
+            {substance ? m_catalogue.substances[*substance].name : m_catalogue.species[solid.species].name},
             solid.kilograms);
     }
 

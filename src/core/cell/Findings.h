@@ -28,7 +28,8 @@ enum class FindingCode {
     BeyondData,
     EstimatedConductivity,
     Precipitate,
-    NoPhScale
+    NoPhScale,
+    FilmUndecided
 };
 
 struct Finding {

@@ -202,8 +202,8 @@ tl::expected<ResolvedLiquid, DesignError> resolveLiquid(const Catalogue& catalog
                             chemistry::nearestName(liquid.ready, chemistry::liquidNames(catalogue))});
         }
         const chemistry::ReadyLiquid& ready = catalogue.liquids[*index];
-        resolved.doubtFactor = std::exp(std::hypot(std::log(ready.strengthSpreadFactor),
-                                                   std::log(ready.conductivitySpreadFactor)));
+        resolved.doubtFactor = std::exp(
+            std::hypot(std::log(ready.strengthSpreadFactor), std::log(ready.conductivitySpreadFactor)));
         asReady.stillOxygenFactor = ready.stillOxygenFactor;
         asReady.conductivityFactor = ready.conductivityFactor;
         asReady.readyConductivity = ready.conductivity;

@@ -38,8 +38,8 @@ double activityOrTrace(const Cell& cell, Side side, const Catalogue& catalogue, 
     if (solution.activity[species] > 0.0) {
         return solution.activity[species];
     }
-    const double trace = draw.logUniform("trace of " + catalogue.species[species].name, kTraceActivity,
-                                         kTraceLow, kTraceHigh);
+    const double trace =
+        draw.logUniform("trace of " + catalogue.species[species].name, kTraceActivity, kTraceLow, kTraceHigh);
     return std::min(trace, solution.saturation[species]);
 }
 
@@ -52,8 +52,7 @@ double gradeVolts(const Catalogue& catalogue, const Electrode& electrode, const 
             });
         };
         const bool concerned =
-            material.grade &&
-            std::any_of(material.composition.begin(), material.composition.end(), uses);
+            material.grade && std::any_of(material.composition.begin(), material.composition.end(), uses);
         return concerned ? draw.offset("grade of " + material.name, *material.grade) : 0.0;
     };
     double volts = shift(catalogue.materials[electrode.material]);

@@ -8,9 +8,6 @@ namespace anodex::cell {
 double RateLaw::current(double volts) const {
     constexpr double kLargestExponent = 230.0;
     const double over = volts - equilibriumVolts;
-    const double anodic = std::exp(std::min(lnExchange + anodicPerVolt * over, kLargestExponent));
-    const double cathodic = std::exp(std::min(lnExchange - cathodicPerVolt * over, kLargestExponent));
-    double crowding = 1.0;
     if (over > 0.0) {
         if (anodicLimit <= 0.0 || cathodicOnly) {
             return 0.0;
@@ -18,6 +15,9 @@ double RateLaw::current(double volts) const {
     } else if (cathodicLimit <= 0.0 || anodicOnly) {
         return 0.0;
     }
+    const double anodic = std::exp(std::min(lnExchange + anodicPerVolt * over, kLargestExponent));
+    const double cathodic = std::exp(std::min(lnExchange - cathodicPerVolt * over, kLargestExponent));
+    double crowding = 1.0;
     // A side without reactant carries no current, so it crowds nothing either.
     if (anodicLimit > 0.0) {
         crowding += anodic / anodicLimit;

@@ -1,8 +1,9 @@
 #include "core/cell/Resistance.h"
 
+#include "core/cell/Spreading.h"
+
 #include <algorithm>
 #include <cmath>
-#include <limits>
 
 namespace anodex::cell {
 namespace {
@@ -22,30 +23,6 @@ double bodyOhm(const chemistry::Material& material, double thicknessMetres, doub
     // Current gathers along a square of the area towards one edge: a third of end-to-end.
     const double along = material.resistivityOhmMetres / std::max(thicknessMetres, 1e-6) / 3.0;
     return along + draw.factor("film of " + material.name, material.throughOhmM2) / areaM2;
-}
-
-/// Cross-section the current can spread to. Most of a vessel's liquid lies beside or behind the electrodes,
-/// where little current goes: only a large bath counts (common practice, no source).
-double bathArea(const Cell& cell, Side side) {
-    constexpr double kShareCrossed = 0.03;
-    const auto& solution = cell.solution(side);
-    return solution.mixture.isUnbounded ? std::numeric_limits<double>::infinity()
-                                        : kShareCrossed * solution.volumeM3 / cell.gapMetres;
-}
-
-/// Length over area for one half of the free liquid, from one electrode to the middle. In a bath wider than
-/// the electrode the current first has to spread: (1 - a/b)^1.5 / 4a for a disc of radius a facing a channel
-/// of radius b (Cooper, Mikic & Yovanovich, Int. J. Heat Mass Transfer 12, 279 (1969)).
-double halfPathPerMetre(const Cell& cell, Side side, double freeMetres) {
-    const double plane = 0.5 * freeMetres / currentArea(cell);
-    const double area = cell.electrode(side).areaM2;
-    const double bath = bathArea(cell, side);
-    if (!(bath > area)) {
-        return plane;
-    }
-    const double radius = std::sqrt(area / M_PI);
-    const double spread = std::pow(1.0 - std::sqrt(area / bath), 1.5) / (4.0 * radius);
-    return std::min(plane, 0.5 * freeMetres / bath + spread);
 }
 
 double collectorOhm(const chemistry::Catalogue& catalogue, const Electrode& electrode, const Draw& draw) {
@@ -81,8 +58,8 @@ ResistanceBudget resistanceBudget(const chemistry::Catalogue& catalogue, const C
     const double positive = cell.twoLiquids ? conductivity(cell, Side::Positive, draw) : negative;
     const double layer = cell.barrier ? cell.barrier->thicknessMetres : 0.0;
     const double free = std::max(cell.gapMetres - layer, 0.0);
-    const double fromNegative = halfPathPerMetre(cell, Side::Negative, free) / negative;
-    const double fromPositive = halfPathPerMetre(cell, Side::Positive, free) / positive;
+    const double fromNegative = halfPath(cell, Side::Negative, free).perMetre / negative;
+    const double fromPositive = halfPath(cell, Side::Positive, free).perMetre / positive;
     if (cell.twoLiquids) {
         add(ResistancePart::NegativeLiquid, fromNegative);
         add(ResistancePart::PositiveLiquid, fromPositive);
@@ -105,10 +82,9 @@ ResistanceBudget resistanceBudget(const chemistry::Catalogue& catalogue, const C
     for (const Side side : {Side::Negative, Side::Positive}) {
         const Electrode& electrode = cell.electrode(side);
         const bool isNegative = side == Side::Negative;
-        const double body =
-            electrode.collector ? 0.0
-                                : bodyOhm(catalogue.materials[electrode.material], electrode.thicknessMetres,
-                                          electrode.areaM2, draw);
+        const double body = electrode.collector ? 0.0
+                                                : bodyOhm(catalogue.materials[electrode.material],
+                                                          electrode.thicknessMetres, electrode.areaM2, draw);
         add(isNegative ? ResistancePart::NegativeBody : ResistancePart::PositiveBody,
             electrode.measuredOhm.value_or(body));
         add(isNegative ? ResistancePart::NegativeCollector : ResistancePart::PositiveCollector,

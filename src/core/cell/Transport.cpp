@@ -146,9 +146,9 @@ std::optional<SpeciesIndex> absentReactant(const TransportContext& context,
             }
             continue;
         }
-        const bool assumed = std::any_of(
-            reaction.traces.begin(), reaction.traces.end(),
-            [&](const chemistry::Trace& trace) { return trace.species == term.species; });
+        const bool assumed =
+            std::any_of(reaction.traces.begin(), reaction.traces.end(),
+                        [&](const chemistry::Trace& trace) { return trace.species == term.species; });
         if (!assumed && context.catalogue.species[term.species].isDissolved() &&
             context.cell.solution(context.side).labileConcentration(context.catalogue, term.species) <
                 kAbsentConcentration) {

@@ -1,8 +1,9 @@
 // src/core/cell/Transport.h - how fast reactants reach an electrode.
 //
 // Law        i_L = n F D c / δ for each dissolved reactant, combined as resistances in series. The layer is
-//            0.5 mm in still liquid, 0.1 mm stirred, never wider than the gap, and for the moment `first` as deep as
-//            diffusion reaches in 5 s, √(πDt), with what fills the pores used first. Oxygen from an open face has the material's own limit.
+//            0.5 mm in still liquid, 0.1 mm stirred, never wider than the gap, and for the moment `first` as
+//            deep as diffusion reaches in 5 s, √(πDt), with what fills the pores used first. Oxygen from an
+//            open face has the material's own limit.
 // Units      A/m² of geometric area.
 // Source     Nernst layer: Bard & Faulkner, Electrochemical Methods, 2nd ed., ch. 1 and 5.
 #pragma once
@@ -35,8 +36,8 @@ struct TransportContext {
                                                                     const chemistry::Reaction& reaction,
                                                                     chemistry::Branch branch);
 
-/// Current that the positive reagent's slow wandering to the negative electrode is worth (Fick through the gap
-/// and what stands in it); 0 with one liquid, where it is at the negative electrode already.
+/// Current that the positive reagent's slow wandering to the negative electrode is worth (Fick through the
+/// gap and what stands in it); 0 with one liquid, where it is at the negative electrode already.
 [[nodiscard]] double crossoverAmps(const TransportContext& context, const chemistry::Reaction& positive);
 
 /// The reaction turns protons alone into gas, so the acid itself is the reagent. Elsewhere the solvent gives

@@ -55,6 +55,7 @@ struct Catalogue {
     std::string version;
     std::map<std::string, double> elementGramsPerMole;
     std::vector<Species> species;
+    std::vector<std::vector<SpeciesTerm>> moieties; ///< By species; see moietiesOf(). Empty until indexed.
     KeySpecies key;
     std::map<std::pair<SpeciesIndex, SpeciesIndex>, PitzerPair> pitzerPairs; ///< (cation, anion)
     PitzerMixing pitzerMixing;

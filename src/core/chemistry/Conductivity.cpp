@@ -80,8 +80,8 @@ double passageBetweenMolecules(const Catalogue& catalogue, const Solution& solut
         const Species& species = catalogue.species[s];
         if (solution.molality[s] > 0.0 && species.formula.charge == 0 && species.isDissolved() &&
             s != catalogue.key.solvent) {
-            share += solution.concentration(s) *
-                     molarMassKg(species.formula, catalogue.elementGramsPerMole) / kMolecularDensity;
+            share += solution.concentration(s) * molarMassKg(species.formula, catalogue.elementGramsPerMole) /
+                     kMolecularDensity;
         }
     }
     return std::pow(1.0 - std::min(share, 0.9), 2.5);

@@ -83,8 +83,7 @@ PairTerms pairTerms(const PitzerPair& pair, int cationCharge, int anionCharge, c
     const std::size_t first = std::abs(cationCharge) >= 2 && std::abs(anionCharge) >= 2 ? 1 : 0;
     PairTerms terms;
     terms.b = pair.beta0 + pair.beta1 * shared.value[first] + pair.beta2 * shared.value[2];
-    terms.bPrime =
-        (pair.beta1 * shared.slope[first] + pair.beta2 * shared.slope[2]) / shared.ionicStrength;
+    terms.bPrime = (pair.beta1 * shared.slope[first] + pair.beta2 * shared.slope[2]) / shared.ionicStrength;
     terms.bPhi = pair.beta0 + pair.beta1 * shared.fade[first] + pair.beta2 * shared.fade[2];
     terms.c = pair.third;
     if (pair.thirdFading != 0.0) {
@@ -174,7 +173,8 @@ private:
                 const double third = held * m_z * terms.c;
                 m_f += held * product * (terms.bPrime + 0.5 * held * m_z * terms.cPrime);
                 m_cSum += held * held * product * terms.c;
-                m_osmoticSum += held * product * (terms.bPhi + third + 0.5 * held * m_z * m_strength * terms.cPrime);
+                m_osmoticSum +=
+                    held * product * (terms.bPhi + third + 0.5 * held * m_z * m_strength * terms.cPrime);
                 m_result.lnGamma[cation.position] += held * anion.molality * (2.0 * terms.b + third);
                 m_result.lnGamma[anion.position] += held * cation.molality * (2.0 * terms.b + third);
             }

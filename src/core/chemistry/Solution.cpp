@@ -66,8 +66,8 @@ void takeResult(const Catalogue& catalogue, const SpeciationResult& speciation, 
     for (const SpeciesTerm& solid : speciation.precipitate) {
         const double molar =
             molarMassKg(catalogue.species[solid.species].formula, catalogue.elementGramsPerMole);
-        solution.precipitates.push_back(
-            {solid.species, solid.count * solution.mixture.solventKg, solid.count * solution.mixture.solventKg * molar});
+        solution.precipitates.push_back({solid.species, solid.count * solution.mixture.solventKg,
+                                         solid.count * solution.mixture.solventKg * molar});
     }
     solution.pH = -speciation.lnHydrogenActivity / base::kLn10;
 }
@@ -86,7 +86,7 @@ void solveEquilibrium(const Catalogue& catalogue, const Totals& totals, Solution
     double lastChange = 1e300;
     double change = 1e300;
     constexpr double kSettled = 1e-9;
-    for (int round = 0; round < 200 && change > kSettled; ++round) {
+    for (int round = 0; round < 600 && change > kSettled; ++round) {
         std::vector<Amount> amounts;
         for (SpeciesIndex s = 0; s < result.molality.size(); ++s) {
             if (result.molality[s] > 0.0) {
@@ -184,7 +184,10 @@ void findSupply(const Catalogue& catalogue, Solution& solution) {
     std::vector<Form> forms;
     for (SpeciesIndex s = 0; s < catalogue.species.size(); ++s) {
         const bool absent = catalogue.species[s].isDissolved() && solution.molality[s] <= 0.0;
-        for (const SpeciesTerm& part : absent ? moietiesOf(catalogue, s) : std::vector<SpeciesTerm>{}) {
+        if (!absent) {
+            continue;
+        }
+        for (const SpeciesTerm& part : moietiesOf(catalogue, s)) {
             if (solution.moietyMolality[part.species] > 0.0) {
                 continue;
             }
@@ -211,8 +214,7 @@ void findSaturation(const Catalogue& catalogue, Solution& solution) {
             continue;
         }
         for (const SpeciesTerm& wanted : solid.formation->terms) {
-            double lnActivity =
-                -lnFormationConstant(*solid.formation, solution.mixture.temperatureKelvin);
+            double lnActivity = -lnFormationConstant(*solid.formation, solution.mixture.temperatureKelvin);
             const bool others = std::all_of(
                 solid.formation->terms.begin(), solid.formation->terms.end(), [&](const SpeciesTerm& term) {
                     return term.species == wanted.species || solution.activity[term.species] > 0.0;
@@ -254,7 +256,7 @@ double Solution::concentration(SpeciesIndex species) const {
 }
 
 double Solution::labileMoles(const Catalogue& catalogue, SpeciesIndex species) const {
-    const std::vector<SpeciesTerm> parts = moietiesOf(catalogue, species);
+    const std::vector<SpeciesTerm>& parts = moietiesOf(catalogue, species);
     return parts.empty() ? molality[species] * mixture.solventKg
                          : moietyMolality[parts.front().species] * mixture.solventKg / parts.front().count;
 }

@@ -54,8 +54,8 @@ struct Precipitate {
 
 struct Solution {
     Mixture mixture;
-    std::vector<double> molality; ///< By catalogue species; 0 where absent or not dissolved.
-    std::vector<double> activity; ///< Same; gases hold pressure/bar, the solvent its activity.
+    std::vector<double> molality;       ///< By catalogue species; 0 where absent or not dissolved.
+    std::vector<double> activity;       ///< Same; gases hold pressure/bar, the solvent its activity.
     std::vector<double> moietyMolality; ///< By master species: in all the forms it takes.
     std::vector<double> saturation; ///< By master species: the activity at which a solid would form; infinite
                                     ///< where none does.
@@ -67,8 +67,8 @@ struct Solution {
     double densityKgPerM3 = 1000.0;
     double volumeM3 = 0.0;
     double conductivity = 0.0;
-    std::vector<Portion> dissolved; ///< What of the portions went in.
-    std::vector<Undissolved> undissolved;   ///< Beyond a substance's own solubility: it never went in.
+    std::vector<Portion> dissolved;       ///< What of the portions went in.
+    std::vector<Undissolved> undissolved; ///< Beyond a substance's own solubility: it never went in.
     std::vector<Precipitate> precipitates;
     bool converged = false; ///< The coefficients and the composition agree.
     SolutionNotes notes;

@@ -5,6 +5,7 @@
 #include <Eigen/Dense>
 #include <algorithm>
 #include <cmath>
+#include <iterator>
 
 namespace anodex::chemistry {
 namespace {
@@ -13,7 +14,7 @@ using Eigen::Index;
 using Eigen::MatrixXd;
 using Eigen::VectorXd;
 
-constexpr double kLongestStep = 6.0;         // in ln activity
+constexpr double kLongestStep = 6.0;          // in ln activity
 constexpr double kSaturationTolerance = 1e-9; // in ln of the saturation ratio
 
 /// One species as the solver sees it: ln m (dissolved) or ln of the saturation ratio (solid) is
@@ -99,8 +100,8 @@ private:
         // The unknown of a master is ln a + z ln(1/a_H), so that charge is the hydrogen ion's own total.
         double charge = protons;
         for (std::size_t j = 0; j < masters.size(); ++j) {
-            charge += row.counts[static_cast<Index>(j)] *
-                      m_catalogue.species[masters[j].species].formula.charge;
+            charge +=
+                row.counts[static_cast<Index>(j)] * m_catalogue.species[masters[j].species].formula.charge;
         }
         if (m_chargeFree) {
             row.counts[m_size - 1] = charge;
@@ -119,7 +120,8 @@ private:
         const auto& masters = m_setting.totals.masters;
         for (std::size_t j = 0; j < masters.size(); ++j) {
             unknown[static_cast<Index>(j)] =
-                std::log(masters[j].count) - m_catalogue.species[masters[j].species].formula.charge * lnHydrogen;
+                std::log(masters[j].count) -
+                m_catalogue.species[masters[j].species].formula.charge * lnHydrogen;
         }
         return unknown;
     }
@@ -156,7 +158,8 @@ private:
         return false;
     }
 
-    [[nodiscard]] std::optional<std::size_t> mostSupersaturated(const std::vector<std::size_t>& barred) const {
+    [[nodiscard]] std::optional<std::size_t>
+    mostSupersaturated(const std::vector<std::size_t>& barred) const {
         std::optional<std::size_t> most;
         double ratio = kSaturationTolerance;
         for (std::size_t k = 0; k < m_solids.size(); ++k) {
@@ -210,7 +213,8 @@ private:
         }
         if (fixed > 0) {
             const VectorXd gradient = gradientAt(m_unknown).first;
-            const VectorXd amounts = (counts.transpose() * counts).ldlt().solve(-counts.transpose() * gradient);
+            const VectorXd amounts =
+                (counts.transpose() * counts).ldlt().solve(-counts.transpose() * gradient);
             for (Index k = 0; k < fixed; ++k) {
                 m_amounts[static_cast<std::size_t>(k)] = amounts[k];
             }
@@ -267,7 +271,7 @@ private:
         }
         m_unknown += length * direction;
         if (fixed > 0) {
-            return longest < 1e-9 || along.cwiseAbs().maxCoeff() < 1e-15 * magnitude.maxCoeff();
+            return longest < 1e-8 || along.cwiseAbs().maxCoeff() < 1e-15 * magnitude.maxCoeff();
         }
         const double worst = (gradient.cwiseAbs().array() / magnitude.array().max(1e-300)).maxCoeff();
         return worst < 1e-12 || longest < 1e-10;
@@ -287,8 +291,7 @@ private:
         result.converged = converged;
         result.molality.assign(m_catalogue.species.size(), 0.0);
         result.lnActivity.assign(m_catalogue.species.size(), -700.0);
-        result.lnHydrogenActivity =
-            m_chargeFree ? m_unknown[m_size - 1] : *m_setting.fixedLnHydrogenActivity;
+        result.lnHydrogenActivity = m_chargeFree ? m_unknown[m_size - 1] : *m_setting.fixedLnHydrogenActivity;
         for (const Row& row : m_rows) {
             const double value = lnValue(row, m_unknown);
             result.molality[row.species] = std::exp(value);
@@ -326,22 +329,27 @@ double lnFormationConstant(const Formation& formation, double temperatureKelvin)
                                                 (1.0 / temperatureKelvin - 1.0 / base::kStandardTemperature);
 }
 
-std::vector<SpeciesTerm> moietiesOf(const Catalogue& catalogue, SpeciesIndex species) {
+const std::vector<SpeciesTerm>& moietiesOf(const Catalogue& catalogue, SpeciesIndex species) {
+    return catalogue.moieties[species];
+}
+
+void indexMoieties(Catalogue& catalogue) {
     const KeySpecies& key = catalogue.key;
-    if (species == key.hydrogenIon || species == key.solvent) {
-        return {};
-    }
-    const auto& formation = catalogue.species[species].formation;
-    if (!formation) {
-        return {{species, 1.0}};
-    }
-    std::vector<SpeciesTerm> parts;
-    for (const SpeciesTerm& term : formation->terms) {
-        if (term.species != key.hydrogenIon && term.species != key.solvent) {
-            parts.push_back(term);
+    catalogue.moieties.assign(catalogue.species.size(), {});
+    for (SpeciesIndex s = 0; s < catalogue.species.size(); ++s) {
+        std::vector<SpeciesTerm>& parts = catalogue.moieties[s];
+        if (s == key.hydrogenIon || s == key.solvent) {
+            continue;
+        }
+        if (const auto& formation = catalogue.species[s].formation) {
+            std::copy_if(formation->terms.begin(), formation->terms.end(), std::back_inserter(parts),
+                         [&](const SpeciesTerm& term) {
+                             return term.species != key.hydrogenIon && term.species != key.solvent;
+                         });
+        } else {
+            parts.push_back({s, 1.0});
         }
     }
-    return parts;
 }
 
 } // namespace anodex::chemistry

@@ -50,6 +50,9 @@ private:
 [[nodiscard]] double lnFormationConstant(const Formation& formation, double temperatureKelvin);
 
 /// Moles of each master's moiety in one mole of the species (hydrogen ion and solvent left out).
-[[nodiscard]] std::vector<SpeciesTerm> moietiesOf(const Catalogue& catalogue, SpeciesIndex species);
+[[nodiscard]] const std::vector<SpeciesTerm>& moietiesOf(const Catalogue& catalogue, SpeciesIndex species);
+
+/// Works the moieties out once, after the species are complete.
+void indexMoieties(Catalogue& catalogue);
 
 } // namespace anodex::chemistry

@@ -30,14 +30,14 @@ struct Formation {
 struct Species {
     std::string name; ///< As the contract spells it: "Zn2+", "SO4^2-", "O2(g)".
     Formula formula;
-    std::optional<Formation> formation;  ///< Absent: a master species, or a solid that never falls out.
-    double diffusivity = 1e-9;           ///< m²/s at 25 °C in pure solvent.
-    double limitingConductivity = 0.0;   ///< S m²/mol (of the ion, not per charge) at 25 °C.
-    bool precipitates = false;           ///< A solid or liquid that falls out as soon as it is saturated.
+    std::optional<Formation> formation; ///< Absent: a master species, or a solid that never falls out.
+    double diffusivity = 1e-9;          ///< m²/s at 25 °C in pure solvent.
+    double limitingConductivity = 0.0;  ///< S m²/mol (of the ion, not per charge) at 25 °C.
+    bool precipitates = false;          ///< A solid or liquid that falls out as soon as it is saturated.
     std::optional<double> gibbsJoulesPerMole; ///< Standard energy of formation at 25 °C.
-    double setchenow = 0.0;              ///< log10 γ per mol/kg of ionic strength, for neutral species.
-    double defaultActivity = 1.0;        ///< Solids and gases; overridden where the cell knows better.
-    double acidicProtons = 0.0;          ///< How many it can hand to an electrode that consumes H+.
+    double setchenow = 0.0;                   ///< log10 γ per mol/kg of ionic strength, for neutral species.
+    double defaultActivity = 1.0;             ///< Solids and gases; overridden where the cell knows better.
+    double acidicProtons = 0.0;               ///< How many it can hand to an electrode that consumes H+.
     std::vector<SpeciesTerm> conductsAs; ///< Ions it counts as when salt tables are mixed; empty: itself.
     std::vector<std::string> sources;
 

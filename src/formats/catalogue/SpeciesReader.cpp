@@ -1,3 +1,4 @@
+#include "core/chemistry/Speciation.h"
 #include "formats/catalogue/Context.h"
 
 #include "formats/Equation.h"
@@ -14,10 +15,9 @@ namespace {
 
 void linkSpecies(const Context& context, JsonObject& entry, Species& species, const std::string& formation) {
     // Keys were checked in the first pass.
-    for (const char* key :
-         {"name", "formation", "log_K", "enthalpy_kJ", "diffusivity_1e-9_m2_per_s", "setchenow",
-          "limiting_conductivity_1e-4_S_m2_per_mol", "default_activity", "acidic_protons", "precipitates",
-          "gibbs_kJ_per_mol", "sources"}) {
+    for (const char* key : {"name", "formation", "log_K", "enthalpy_kJ", "diffusivity_1e-9_m2_per_s",
+                            "setchenow", "limiting_conductivity_1e-4_S_m2_per_mol", "default_activity",
+                            "acidic_protons", "precipitates", "gibbs_kJ_per_mol", "sources"}) {
         (void)entry.raw(key);
     }
     entry.eachNumber("conducts_as", [&](const std::string& ion, double count) {
@@ -48,6 +48,20 @@ void linkSpecies(const Context& context, JsonObject& entry, Species& species, co
                    "equal elements and charge on both sides");
     }
     species.formation->terms = std::move(*terms);
+}
+
+void readKey(Context& context, JsonObject& root) {
+    root.object("key", [&](JsonObject& key) {
+        context.catalogue.key.hydrogenIon =
+            context.speciesNamed(key, "hydrogen_ion", key.text("hydrogen_ion"));
+        context.catalogue.key.hydroxide = context.speciesNamed(key, "hydroxide", key.text("hydroxide"));
+        context.catalogue.key.solvent = context.speciesNamed(key, "solvent", key.text("solvent"));
+        context.catalogue.key.oxygenGas = context.speciesNamed(key, "oxygen_gas", key.text("oxygen_gas"));
+        context.catalogue.key.hydrogenGas =
+            context.speciesNamed(key, "hydrogen_gas", key.text("hydrogen_gas"));
+        context.catalogue.key.dissolvedOxygen =
+            context.speciesNamed(key, "dissolved_oxygen", key.text("dissolved_oxygen"));
+    });
 }
 
 } // namespace
@@ -88,17 +102,8 @@ void readSpecies(Context& context, JsonObject& root) {
         linkSpecies(context, entry, context.catalogue.species[index], formations[index]);
         ++index;
     });
-    root.object("key", [&](JsonObject& key) {
-        context.catalogue.key.hydrogenIon =
-            context.speciesNamed(key, "hydrogen_ion", key.text("hydrogen_ion"));
-        context.catalogue.key.hydroxide = context.speciesNamed(key, "hydroxide", key.text("hydroxide"));
-        context.catalogue.key.solvent = context.speciesNamed(key, "solvent", key.text("solvent"));
-        context.catalogue.key.oxygenGas = context.speciesNamed(key, "oxygen_gas", key.text("oxygen_gas"));
-        context.catalogue.key.hydrogenGas =
-            context.speciesNamed(key, "hydrogen_gas", key.text("hydrogen_gas"));
-        context.catalogue.key.dissolvedOxygen =
-            context.speciesNamed(key, "dissolved_oxygen", key.text("dissolved_oxygen"));
-    });
+    readKey(context, root);
+    indexMoieties(context.catalogue);
 }
 
 } // namespace anodex::formats::catalogue

@@ -93,6 +93,26 @@ std::vector<Pair> pairs() {
          [] { return with(test::lemon(), [](Json& j) { j["positive"]["material"] = "zinc"; }); }, fruit},
         {"copper salt, kitchen salt", FindingCode::HarmfulToWater, Severity::Note, FindingPart::Electrolyte,
          jar, salt},
+        {"chalk from two salts, either alone", FindingCode::Precipitate, Severity::Note,
+         FindingPart::Electrolyte,
+         [] {
+             return with(test::foilInSalt(), [](Json& j) {
+                 j["electrolyte"]["solutes"] = {{{"substance", "zinc sulfate"}, {"mol_per_L", 0.5}},
+                                                {{"substance", "sodium carbonate"}, {"mol_per_L", 0.5}}};
+             });
+         },
+         salt},
+        {"hardly any water, water", FindingCode::NoPhScale, Severity::Note, FindingPart::Electrolyte,
+         [] {
+             return with(test::foilInSalt(), [](Json& j) {
+                 j["electrolyte"] = {{"ready", "deep eutectic"}, {"volume_mL", 50}};
+             });
+         },
+         salt},
+        {"a film near its limit, far from it", FindingCode::FilmUndecided, Severity::Note,
+         FindingPart::Negative,
+         [] { return with(test::foilInSalt(), [](Json& j) { j["electrolyte"]["measured_pH"] = 9.3; }); },
+         salt},
         {"paper squeezed, loose", FindingCode::PressedSeparator, Severity::Note, FindingPart::Separator,
          [] {
              return with(test::foilInSalt(), [](Json& j) {

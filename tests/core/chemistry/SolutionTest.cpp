@@ -94,6 +94,31 @@ TEST(Solution, StrengthsBeyondTheFitsAreSaid) {
     EXPECT_TRUE(solved({{"NaBr", 6.0}}).notes.beyondActivityRange);
 }
 
+TEST(Solution, IodideCarriesIodineFarBeyondItsOwnSolubility) {
+    const auto iodine = *test::catalogue().findSpecies("I2(aq)");
+    const double alone = solved({{"iodine", 0.05}}).labileMoles(test::catalogue(), iodine);
+    const Solution carried = solved({{"iodine", 0.05}, {"KI", 0.3}});
+    EXPECT_NEAR(alone, 0.00133, 0.0001);
+    EXPECT_NEAR(carried.labileMoles(test::catalogue(), iodine), 0.05, 1e-9);
+    EXPECT_TRUE(carried.precipitates.empty());
+}
+
+TEST(Solution, ComplexesCarryAMetalThatIsNotThereYet) {
+    const auto copper = *test::catalogue().findSpecies("Cu2+");
+    const double plain = solved({{"NaNO3", 0.3}}).labileConcentrationAt(test::catalogue(), copper, 1e-6);
+    const double ammonia =
+        solved({{"NaNO3", 0.3}, {"ammonia", 0.5}}).labileConcentrationAt(test::catalogue(), copper, 1e-6);
+    EXPECT_NEAR(plain, 1e-3, 4e-3);
+    EXPECT_GT(ammonia, 1e6 * plain);
+}
+
+TEST(Solution, MoleculesLeaveIonsLessRoom) {
+    const double plain = solved({{"KCl", 0.1}}).conductivity;
+    const double sweet = solved({{"KCl", 0.1}, {"sugar", 1.0}}).conductivity;
+    EXPECT_LT(sweet, 0.75 * plain);
+    EXPECT_GT(sweet, 0.45 * plain) << "34 % sugar halves it (Landolt-Bornstein; from memory)";
+}
+
 TEST(Solution, StaysFiniteAtAnyStrength) {
     for (const double molality : {1e-9, 1e-5, 0.1, 5.0, 30.0, 100.0}) {
         for (const char* name : {"H2SO4", "NaOH", "HCl", "NaCl", "citric acid"}) {

@@ -81,21 +81,25 @@ TEST(Speciation, MassIsKeptOverThirtyDecades) {
 }
 
 TEST(Speciation, WhatIsOverSaturatedFallsOutUntilItIsJustSaturated) {
-    // Calcium hydroxide, log *K = 22.7: a(Ca2+) = 10^(22.7 - 2 pH), and half the hydroxide goes with each calcium.
+    // Calcium hydroxide, log *K = 22.7: a(Ca2+) = 10^(22.7 - 2 pH), and half the hydroxide goes with each
+    // calcium.
     const SpeciationResult lime = ideal({{"Ca2+", 0.5}});
     ASSERT_EQ(lime.precipitate.size(), 1U);
     EXPECT_EQ(lime.precipitate.front().species, named("Ca(OH)2(s)"));
     EXPECT_NEAR(std::log10(lime.molality[named("Ca2+")]), 22.7 - 2.0 * pHOf(lime), 1e-6);
-    EXPECT_NEAR(lime.precipitate.front().count + lime.molality[named("Ca2+")] + lime.molality[named("CaOH+")], 0.5, 1e-9);
+    EXPECT_NEAR(lime.precipitate.front().count + lime.molality[named("Ca2+")] + lime.molality[named("CaOH+")],
+                0.5, 1e-9);
     EXPECT_TRUE(lime.converged);
 }
 
 TEST(Speciation, TwoSolidsCanStandSideBySide) {
-    const SpeciationResult both = ideal({{"Ag+", 0.01}, {"Cl-", 0.005}, {"Br-", 0.004}, {"Na+", 0.1}, {"NO3-", 0.101}});
+    const SpeciationResult both =
+        ideal({{"Ag+", 0.01}, {"Cl-", 0.005}, {"Br-", 0.004}, {"Na+", 0.1}, {"NO3-", 0.101}});
     ASSERT_EQ(both.precipitate.size(), 2U);
     const double chloride = both.molality[named("Cl-")];
     const double bromide = both.molality[named("Br-")];
-    EXPECT_NEAR(std::log10(chloride / bromide), 12.27 - 9.75, 1e-6) << "the ratio of their solubility products";
+    EXPECT_NEAR(std::log10(chloride / bromide), 12.27 - 9.75, 1e-6)
+        << "the ratio of their solubility products";
 }
 
 TEST(Speciation, ASolidThatTheOtherUsesUpIsDropped) {

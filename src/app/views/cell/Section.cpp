@@ -147,6 +147,24 @@ QRectF Section::room(bool stacked) const {
     return {Theme::em(6.5), Theme::em(4.4), width() - Theme::em(13.0), height() - Theme::em(9.0)};
 }
 
+/// What else belongs to the electrode: what it lies on, what is mixed in, how thick its coat is.
+QString Section::besides(const cell::Electrode& electrode) const {
+    const auto& materials = m_bench.catalogue().materials;
+    QString text;
+    if (const auto& plating = materials[electrode.material].plating) {
+        text += tr(", coat %1 µm").arg(q(wording::numberText(plating->thicknessMetres.value * 1e6, 2)));
+    }
+    for (const cell::ElectrodeAdditive& additive : electrode.additives) {
+        text +=
+            tr(", with %1 g %2")
+                .arg(q(wording::numberText(additive.massKg * 1e3, 2)), q(materials[additive.material].name));
+    }
+    if (electrode.collector) {
+        text += tr(", on %1").arg(q(materials[*electrode.collector].name));
+    }
+    return text;
+}
+
 void Section::addElectrode(std::vector<PictureItem>& items, cell::Side side) const {
     const bool negative = side == cell::Side::Negative;
     const QRectF box = m_layout.box(side);
@@ -168,7 +186,9 @@ void Section::addElectrode(std::vector<PictureItem>& items, cell::Side side) con
             item.value += tr(", built %1 g").arg(q(wording::numberText(*weighed * 1e3, 3)));
         }
     }
+    item.value += besides(electrode);
     item.tooltip = item.name + QStringLiteral("\n") + item.value + tr("\nClick for air and other choices.");
+    const QRectF behind = m_layout.behind(side);
     const QRectF caption = negative
                                ? QRectF(2, Theme::em(0.2), width() / 2.0 - 4, Theme::em(2.6))
                                : QRectF(width() / 2.0, Theme::em(0.2), width() / 2.0 - 4, Theme::em(2.6));
@@ -177,6 +197,10 @@ void Section::addElectrode(std::vector<PictureItem>& items, cell::Side side) con
         painter.setPen(QPen(c.ink, 1.0));
         painter.setBrush(negative ? c.negative : c.positive);
         painter.drawRect(box);
+        if (electrode.collector) {
+            painter.setBrush(QBrush(c.ink, Qt::BDiagPattern));
+            painter.drawRect(behind);
+        }
         paintLead(painter, side);
         painter.setPen(c.ink);
         painter.setFont(Theme::font(1.05, true));
@@ -226,90 +250,6 @@ void Section::paintLead(QPainter& painter, cell::Side side) const {
     painter.setPen(QPen(negative ? c.negative : c.positive, 2.5));
     painter.drawLine(foot, head);
     drawTerminal(painter, head, Theme::em(0.6), !negative, c);
-}
-
-void Section::addLiquid(std::vector<PictureItem>& items, cell::Side side) const {
-    const cell::Cell& cell = *m_bench.outcome().cell;
-    const bool two = cell.twoLiquids;
-    const QRectF box = two ? m_layout.half(side) : m_layout.gap;
-    const chemistry::Solution& solution = cell.solution(side);
-    PictureItem item;
-    item.id = QStringLiteral("liquid:%1").arg(static_cast<int>(side));
-    // Clear of the handles: the gap's lies at the top of upright layers, beside stacked ones.
-    item.area =
-        m_layout.stacked ? box.adjusted(8, 6, -8, -6) : box.adjusted(8, Theme::em(2.2), -8, -Theme::em(2.4));
-    item.role = QAccessible::Button;
-    item.name = !two                           ? tr("Liquid")
-                : side == cell::Side::Negative ? tr("Negative liquid")
-                                               : tr("Positive liquid");
-    item.value =
-        tr("%1 mL, pH %2, %3")
-            .arg(q(wording::numberText(solution.volumeM3 * 1e6, 3)), q(wording::numberText(solution.pH, 2)),
-                 q(wording::quantityText(solution.conductivity, cell::Unit::SiemensPerMetre)));
-    item.tooltip = item.name + QStringLiteral("\n") + item.value;
-    const double strength = std::clamp(solution.ionicStrength / 3.0, 0.08, 1.0);
-    item.paint = [=, this, name = item.name, value = item.value](QPainter& painter) {
-        const Colours& c = m_theme.colours();
-        QColor tint = c.liquid;
-        tint.setAlphaF(static_cast<float>(0.25 + 0.55 * strength));
-        painter.fillRect(box, tint);
-        painter.setPen(c.ink);
-        painter.setFont(Theme::font(0.95));
-        if (box.width() > Theme::em(6.0) && box.height() > Theme::em(2.8)) {
-            // The wire to the lower electrode runs down one side.
-            const double wire = m_layout.stacked ? Theme::em(2.2) : 0.0;
-            const bool right = m_layout.first == cell::Side::Negative;
-            const QRectF text = box.adjusted(8 + (right ? 0.0 : wire), 0, -8 - (right ? wire : 0.0), 0);
-            const double line = Theme::em(1.3);
-            drawElided(painter, QRectF(text.left(), text.center().y() - line, text.width(), line), name,
-                       Qt::AlignCenter);
-            drawElided(painter, QRectF(text.left(), text.center().y(), text.width(), line), value,
-                       Qt::AlignCenter);
-        }
-    };
-    const PictureItem named = item;
-    items.push_back(std::move(item));
-    const double wide = std::min(Theme::em(12.0), named.area.width());
-    const double tall = std::min(Theme::em(2.6), named.area.height());
-    addFacts(items, named.id + QStringLiteral(".facts"), named,
-             QRectF(named.area.center().x() - wide / 2, named.area.center().y() - tall / 2, wide, tall),
-             cell::Quantity::LiquidVolume, side);
-}
-
-void Section::addBarrier(std::vector<PictureItem>& items) const {
-    const cell::Cell& cell = *m_bench.outcome().cell;
-    if (!cell.barrier) {
-        return;
-    }
-    const chemistry::SeparatorMaterial& separator = m_bench.catalogue().separators[cell.barrier->separator];
-    const QRectF box = m_layout.strip(cell.barrier->thicknessMetres);
-    const QRectF& gap = m_layout.gap;
-    const QRectF caption =
-        m_layout.stacked ? QRectF(gap.left() + 8, box.top() - Theme::em(1.35), gap.width() - Theme::em(3.0),
-                                  Theme::em(1.3))
-                         : QRectF(gap.left(), gap.bottom() - Theme::em(1.8), gap.width(), Theme::em(1.3));
-    PictureItem item;
-    item.id = QStringLiteral("separator");
-    item.area = m_layout.stacked ? box.adjusted(0, -4, 0, 4) : box.adjusted(-5, 0, 5, 0);
-    item.role = QAccessible::Button;
-    item.name = tr("Separator: %1").arg(q(separator.name));
-    item.value = cell.barrier->thicknessMetres > 0.0
-                     ? tr("%1 mm").arg(q(wording::numberText(cell.barrier->thicknessMetres * 1e3, 2)))
-                     : QString();
-    item.tooltip = item.name + QStringLiteral(" ") + item.value;
-    item.paint = [=, this, words = item.name](QPainter& painter) {
-        const Colours& c = m_theme.colours();
-        painter.setPen(QPen(c.faint, 1.0, Qt::DashLine));
-        painter.setBrush(QBrush(c.faint, Qt::Dense6Pattern));
-        painter.drawRect(box);
-        painter.setPen(c.ink);
-        painter.setFont(Theme::font(0.9));
-        if (caption.width() > Theme::em(5.0)) {
-            drawElided(painter, caption, words,
-                       m_layout.stacked ? Qt::AlignRight | Qt::AlignVCenter : Qt::AlignCenter);
-        }
-    };
-    items.push_back(std::move(item));
 }
 
 void Section::addHandle(std::vector<PictureItem>& items, const SectionSize& size, const QRectF& label,
@@ -426,6 +366,10 @@ void Section::rebuild() {
             addLiquid(items, cell::Side::Positive);
         }
         addBarrier(items);
+        addLiquidFacts(items, cell::Side::Negative);
+        if (cell.twoLiquids) {
+            addLiquidFacts(items, cell::Side::Positive);
+        }
         addElectrode(items, cell::Side::Negative);
         addElectrode(items, cell::Side::Positive);
         for (const SectionSize& size : sizes()) {

@@ -31,10 +31,12 @@ private:
     void step(const QString& id, int steps);
     void ask(const QString& id);
     void addElectrode(std::vector<PictureItem>& items, cell::Side side) const;
+    [[nodiscard]] QString besides(const cell::Electrode& electrode) const;
     /// Numbers of a part that open to how they were found, apart from the part itself.
     static void addFacts(std::vector<PictureItem>& items, const QString& id, const PictureItem& of,
                          const QRectF& area, cell::Quantity quantity, cell::Side side);
     void addLiquid(std::vector<PictureItem>& items, cell::Side side) const;
+    void addLiquidFacts(std::vector<PictureItem>& items, cell::Side side) const;
     void addBarrier(std::vector<PictureItem>& items) const;
     void addHandle(std::vector<PictureItem>& items, const SectionSize& size, const QRectF& label,
                    PictureItem::Drag drag, const std::function<void(QPainter&)>& mark) const;

@@ -23,6 +23,18 @@ bool isStacked(const chemistry::Catalogue& catalogue, const cell::Cell& cell) {
     return cell.barrier && catalogue.separators[cell.barrier->separator].stacked;
 }
 
+QRectF SectionLayout::behind(cell::Side side) const {
+    constexpr double kWide = 5.0;
+    QRectF strip = box(side);
+    const bool isFirst = side == first;
+    if (stacked) {
+        isFirst ? strip.setBottom(strip.top() + kWide) : strip.setTop(strip.bottom() - kWide);
+    } else {
+        isFirst ? strip.setRight(strip.left() + kWide) : strip.setLeft(strip.right() - kWide);
+    }
+    return strip;
+}
+
 QRectF SectionLayout::half(Side side) const {
     QRectF part = gap;
     if (stacked) {

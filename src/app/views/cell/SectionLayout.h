@@ -20,6 +20,8 @@ struct SectionLayout {
     [[nodiscard]] const QRectF& box(cell::Side side) const {
         return electrodes[static_cast<std::size_t>(side)];
     }
+    /// A strip along the electrode's outer face, where its collector lies.
+    [[nodiscard]] QRectF behind(cell::Side side) const;
     /// The half of the gap that belongs to a side's liquid.
     [[nodiscard]] QRectF half(cell::Side side) const;
     /// The strip in the middle of the gap that a separator of this thickness takes, never thinner than 4.

@@ -111,8 +111,9 @@ std::vector<Ladder::Rung> Ladder::rungsOf(cell::Side side) const {
         rung.index = i;
         rung.volts = entry.equilibriumVolts;
         rung.working = entry.reaction == result.couple.reaction;
-        const bool anodic =
-            rung.working ? result.couple.branch == chemistry::Branch::Anodic : entry.amps > 0.0;
+        const bool anodic = rung.working        ? result.couple.branch == chemistry::Branch::Anodic
+                            : entry.amps == 0.0 ? side == cell::Side::Negative
+                                                : entry.amps > 0.0;
         rung.name = q(anodic ? reaction.anodicName : reaction.cathodicName);
         rung.equation = q(wording::prettyEquation(reaction.equation));
         if (entry.blocked == cell::Blocked::Film) {

@@ -10,6 +10,15 @@
 #include <QVBoxLayout>
 
 namespace anodex::app {
+namespace {
+
+/// Porous carbon is there to breathe; anything else hangs in the liquid.
+std::optional<cell::Air> usualAir(const chemistry::Material& material) {
+    const bool breathes = material.breathingLimit && material.capacitanceFaradPerKg > 0.0;
+    return breathes ? std::optional(cell::Air::Breathing) : std::nullopt;
+}
+
+} // namespace
 
 MaterialPicker::MaterialPicker(Workbench& bench, const Theme& theme, QWidget* parent)
     : QFrame(parent), m_bench(bench), m_theme(theme), m_filter(new QLineEdit(this)),
@@ -28,6 +37,7 @@ MaterialPicker::MaterialPicker(Workbench& bench, const Theme& theme, QWidget* pa
     m_filter->installEventFilter(this);
     connect(m_filter, &QLineEdit::textChanged, this, &MaterialPicker::filter);
     connect(m_filter, &QLineEdit::returnPressed, this, &MaterialPicker::choose);
+    connect(&m_foretelling, &QTimer::timeout, this, &MaterialPicker::foretellNext);
     connect(m_list, &QListWidget::itemClicked, this, &MaterialPicker::choose);
     hide();
 }
@@ -51,30 +61,9 @@ void MaterialPicker::open(cell::Side side, const QPoint& at) {
 
 void MaterialPicker::list() {
     m_list->clear();
-    const auto& catalogue = m_bench.catalogue();
-    for (const chemistry::Material& material : catalogue.materials) {
-        cell::CellDesign candidate = m_bench.design();
-        cell::ElectrodeDesign& electrode = candidate.electrode(m_side);
-        electrode.material = material.name;
-        electrode.massKg.reset();
-        electrode.thicknessMetres.reset();
-        if (material.breathingLimit && material.capacitanceFaradPerKg > 0.0) {
-            electrode.air = cell::Air::Breathing;
-        }
-        const Outcome outcome = outcomeOf(catalogue, candidate);
-        QString line = QString::fromStdString(material.name);
-        if (outcome.usable()) {
-            line += QStringLiteral("   ") +
-                    QString::fromStdString(wording::quantityText(
-                        outcome.evaluation->openCircuitVolts, cell::Unit::Volt, base::Interval{0.0, 0.05}));
-            if (!outcome.findings.empty() && outcome.findings.front().severity != cell::Severity::Note) {
-                line += QStringLiteral("   · ") +
-                        QString::fromStdString(wording::findingText(outcome.findings.front()).title);
-            }
-        }
-        auto* row = new QListWidgetItem(line, m_list);
+    for (const chemistry::Material& material : m_bench.catalogue().materials) {
+        auto* row = new QListWidgetItem(QString::fromStdString(material.name), m_list);
         row->setData(Qt::UserRole, QString::fromStdString(material.name));
-        row->setData(Qt::UserRole + 1, electrode.air == cell::Air::Breathing);
         QStringList words{QString::fromStdString(material.name),
                           QString::fromStdString(material.formulaText)};
         for (const std::string& alias : material.aliases) {
@@ -88,6 +77,39 @@ void MaterialPicker::list() {
     if (m_list->currentItem() == nullptr) {
         m_list->setCurrentRow(0);
     }
+    m_foretold = 0;
+    m_foretelling.start();
+}
+
+void MaterialPicker::foretellNext() {
+    if (m_foretold >= m_list->count() || !isVisible()) {
+        m_foretelling.stop();
+        return;
+    }
+    foretell(*m_list->item(m_foretold), static_cast<std::size_t>(m_foretold));
+    ++m_foretold;
+}
+
+void MaterialPicker::foretell(QListWidgetItem& row, std::size_t index) {
+    const chemistry::Material& material = m_bench.catalogue().materials[index];
+    cell::CellDesign candidate = m_bench.design();
+    cell::ElectrodeDesign& electrode = candidate.electrode(m_side);
+    electrode.material = material.name;
+    electrode.massKg.reset();
+    electrode.thicknessMetres.reset();
+    electrode.air = usualAir(material);
+    const Outcome outcome = outcomeOf(m_bench.catalogue(), candidate);
+    if (!outcome.usable()) {
+        return;
+    }
+    QString line = QString::fromStdString(material.name) + QStringLiteral("   ") +
+                   QString::fromStdString(wording::quantityText(outcome.evaluation->openCircuitVolts,
+                                                                cell::Unit::Volt, base::Interval{0.0, 0.05}));
+    if (!outcome.findings.empty() && outcome.findings.front().severity != cell::Severity::Note) {
+        line += QStringLiteral("   · ") +
+                QString::fromStdString(wording::findingText(outcome.findings.front()).title);
+    }
+    row.setText(line);
 }
 
 void MaterialPicker::filter(const QString& text) {
@@ -117,8 +139,8 @@ void MaterialPicker::choose() {
         electrode.measuredMassKg.reset();
         electrode.thicknessMetres.reset();
         electrode.measuredResistanceOhm.reset();
-        electrode.air =
-            row->data(Qt::UserRole + 1).toBool() ? std::optional(cell::Air::Breathing) : std::nullopt;
+        const auto index = static_cast<std::size_t>(m_list->row(row));
+        electrode.air = usualAir(m_bench.catalogue().materials[index]);
         m_bench.edit(design);
     }
     close();

@@ -4,9 +4,11 @@
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
 #include <QFrame>
+#include <QTimer>
 
 class QLineEdit;
 class QListWidget;
+class QListWidgetItem;
 
 namespace anodex::app {
 
@@ -22,6 +24,8 @@ protected:
 
 private:
     void list();
+    void foretellNext();
+    void foretell(QListWidgetItem& row, std::size_t material);
     void filter(const QString& text);
     void choose();
     void close();
@@ -32,6 +36,8 @@ private:
     QLineEdit* m_filter;
     QListWidget* m_list;
     QWidget* m_back = nullptr;
+    QTimer m_foretelling; ///< Works through the rows while nothing else is to be done.
+    int m_foretold = 0;   ///< Rows whose voltage stands there already.
 };
 
 } // namespace anodex::app

@@ -8,6 +8,7 @@
 #include <QMenu>
 #include <QPushButton>
 #include <QVBoxLayout>
+#include <map>
 #include <utility>
 
 namespace anodex::app {
@@ -24,6 +25,28 @@ QString firstAnswers() {
 }
 
 } // namespace
+
+/// One entry a starter cell, under the kind of cell it is.
+QMenu* Doors::starterMenu(QWidget* parent) {
+    auto* menu = new QMenu(parent);
+    std::map<QString, QMenu*> kinds;
+    for (const formats::EmbeddedFile& file : formats::embeddedFiles()) {
+        const auto design = file.name.starts_with("starters/") ? formats::readCellFile(file.content)
+                                                               : tl::unexpected(formats::FileError{});
+        if (!design) {
+            continue;
+        }
+        const QString kind = QString::fromStdString(design->family.empty() ? "other" : design->family);
+        QMenu*& below = kinds[kind];
+        if (below == nullptr) {
+            below = menu->addMenu(kind);
+        }
+        const QString name = QString::fromUtf8(file.name.data(), static_cast<qsizetype>(file.name.size()));
+        below->addAction(QString::fromStdString(design->name), this,
+                         [this, name] { emit starterAsked(name); });
+    }
+    return menu;
+}
 
 Doors::Doors(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("doors"));
@@ -42,19 +65,7 @@ Doors::Doors(QWidget* parent) : QWidget(parent) {
     starter->setObjectName(QStringLiteral("doorStarter"));
     auto* demo = new QPushButton(tr("Look at the demo"), this);
     demo->setObjectName(QStringLiteral("doorDemo"));
-    auto* menu = new QMenu(starter);
-    for (const formats::EmbeddedFile& file : formats::embeddedFiles()) {
-        if (!file.name.starts_with("starters/")) {
-            continue;
-        }
-        if (const auto design = formats::readCellFile(file.content)) {
-            const QString name =
-                QString::fromUtf8(file.name.data(), static_cast<qsizetype>(file.name.size()));
-            menu->addAction(QString::fromStdString(design->name), this,
-                            [this, name] { emit starterAsked(name); });
-        }
-    }
-    starter->setMenu(menu);
+    starter->setMenu(starterMenu(starter));
     connect(first, &QPushButton::clicked, this, &Doors::firstCellAsked);
     connect(demo, &QPushButton::clicked, this, &Doors::demoAsked);
     auto* layout = new QVBoxLayout(this);

@@ -3,12 +3,17 @@
 #include "app/theme/Theme.h"
 #include <QWidget>
 
+class QMenu;
+
 namespace anodex::app {
 
 class Doors : public QWidget {
     Q_OBJECT
 public:
     explicit Doors(QWidget* parent);
+
+private:
+    QMenu* starterMenu(QWidget* parent);
 
 signals:
     void firstCellAsked();

@@ -1,0 +1,36 @@
+#include "core/cell/Spreading.h"
+
+#include "core/cell/Resistance.h"
+
+#include <algorithm>
+#include <cmath>
+#include <limits>
+
+namespace anodex::cell {
+namespace {
+
+/// Cross-section the current can spread to. Most of a vessel's liquid lies beside or behind the electrodes,
+/// where little current goes: only a large bath counts (common practice, no source).
+double bathArea(const Cell& cell, Side side) {
+    constexpr double kShareCrossed = 0.03;
+    const auto& solution = cell.solution(side);
+    return solution.mixture.isUnbounded ? std::numeric_limits<double>::infinity()
+                                        : kShareCrossed * solution.volumeM3 / cell.gapMetres;
+}
+
+} // namespace
+
+HalfPath halfPath(const Cell& cell, Side side, double freeMetres) {
+    const double plane = 0.5 * freeMetres / currentArea(cell);
+    const double area = cell.electrode(side).areaM2;
+    const double bath = bathArea(cell, side);
+    if (!(bath > area)) {
+        return {plane, false};
+    }
+    const double radius = std::sqrt(area / M_PI);
+    const double spread =
+        std::pow(1.0 - std::sqrt(area / bath), 1.5) / (4.0 * radius) + 0.5 * freeMetres / bath;
+    return spread < plane ? HalfPath{spread, true} : HalfPath{plane, false};
+}
+
+} // namespace anodex::cell

@@ -1,0 +1,288 @@
+// Laws that came with the whole model: membranes, wetted collectors, platings, spreading, heat, crossover,
+// films.
+#include "core/cell/Capacity.h"
+#include "core/cell/Evaluation.h"
+#include "core/cell/Findings.h"
+#include "core/cell/Heat.h"
+#include "core/cell/Junction.h"
+#include "core/cell/Nernst.h"
+#include "tests/support/Samples.h"
+
+#include <algorithm>
+#include <cmath>
+#include <gtest/gtest.h>
+#include <nlohmann/json.hpp>
+
+namespace anodex::cell {
+namespace {
+
+using Json = nlohmann::ordered_json;
+
+Json electrode(const char* material, double cm2) {
+    return {{"material", material}, {"wetted_area_cm2", cm2}};
+}
+
+Json solute(const char* name, double molPerKg) {
+    return {{"substance", name}, {"mol_per_kg", molPerKg}};
+}
+
+Json water(std::vector<Json> solutes, double grams = 100) {
+    return {{"water_g", grams}, {"solutes", solutes}};
+}
+
+/// Carbon on both sides, a membrane between two liquids.
+Cell acrossMembrane(const Json& left, const Json& right, const char* separator = "ion membrane") {
+    const Json json = {{"temperature_C", 25},
+                       {"negative", electrode("carbon felt", 10)},
+                       {"positive", electrode("carbon felt", 10)},
+                       {"electrolyte", {{"negative", left}, {"positive", right}}},
+                       {"separator", {{"material", separator}}}};
+    return test::cellOf(json.dump());
+}
+
+TEST(Membrane, PassingOnlyHydrogenIonsGivesBackTheNernstSlope) {
+    // Weak acids on both sides: the only cation that differs is H+.
+    const Cell cell = acrossMembrane(water({solute("HCl", 0.001)}), water({solute("HCl", 0.01)}));
+    const double steps = std::log10(cell.solutions[0].concentration(test::catalogue().key.hydrogenIon) /
+                                    cell.solutions[1].concentration(test::catalogue().key.hydrogenIon));
+    EXPECT_NEAR(junctionVolts(test::catalogue(), cell), 0.05916 * steps, 0.002) << "right minus left";
+}
+
+TEST(Membrane, OfTheOtherChargeTurnsTheSign) {
+    const Json weak = water({solute("KCl", 0.01)});
+    const Json strong = water({solute("KCl", 0.1)});
+    const double cation = junctionVolts(test::catalogue(), acrossMembrane(weak, strong));
+    const double anion =
+        junctionVolts(test::catalogue(), acrossMembrane(weak, strong, "anion exchange membrane"));
+    EXPECT_NEAR(cation, -0.056, 0.006) << "one decade of potassium";
+    EXPECT_NEAR(anion, 0.056, 0.006) << "one decade of chloride";
+}
+
+TEST(Membrane, LosesItsGripInLiquidsStrongerThanItsCharge) {
+    const double weak = junctionVolts(
+        test::catalogue(), acrossMembrane(water({solute("KCl", 0.01)}), water({solute("KCl", 0.1)})));
+    const double strong = junctionVolts(
+        test::catalogue(), acrossMembrane(water({solute("KCl", 0.4)}), water({solute("KCl", 4.0)})));
+    EXPECT_LT(std::abs(strong), 0.6 * std::abs(weak));
+}
+
+Json pouch(const char* mesh) {
+    Json json = {{"negative", electrode("aluminium foil", 46)},
+                 {"positive", electrode("activated carbon", 46)},
+                 {"electrolyte", water({solute("NaCl", 0.85), solute("NaHCO3", 0.6)})}};
+    json["positive"]["air"] = "breathing";
+    if (mesh != nullptr) {
+        json["positive"]["collector"] = {{"material", mesh}};
+    }
+    return json;
+}
+
+TEST(Collector, IsPartOfAPorousElectrode) {
+    const Evaluation alone = test::evaluated(pouch(nullptr).dump());
+    const Evaluation steel = test::evaluated(pouch("steel mesh").dump());
+    EXPECT_LT(steel.openCircuitVolts, alone.openCircuitVolts - 0.1)
+        << "the mesh corrodes and pulls the carbon down";
+    EXPECT_GT(steel.sides[1].corrosionAmps, 1e-3);
+}
+
+TEST(Collector, BehindASolidSheetStaysDry) {
+    Json json = Json::parse(test::lemon());
+    const Evaluation alone = test::evaluated(json.dump());
+    json["positive"]["collector"] = {{"material", "steel mesh"}};
+    EXPECT_EQ(test::evaluated(json.dump()).openCircuitVolts, alone.openCircuitVolts);
+}
+
+TEST(Collector, OfFilmAddsItsThroughResistance) {
+    Json json = pouch("conductive polyethylene");
+    const Evaluation film = test::evaluated(json.dump());
+    json["positive"]["collector"]["material"] = "conductive polyethylene on graphite foil";
+    const Evaluation layered = test::evaluated(json.dump());
+    EXPECT_GT(film.resistance.totalOhm, 10.0 * layered.resistance.totalOhm);
+    json["positive"]["collector"] = {{"material", "conductive polyethylene"}, {"resistance_mohm", 7}};
+    const auto budget = test::evaluated(json.dump()).resistance;
+    const auto part =
+        std::find_if(budget.shares.begin(), budget.shares.end(), [](const ResistanceShare& share) {
+            return share.part == ResistancePart::PositiveCollector;
+        });
+    ASSERT_NE(part, budget.shares.end());
+    EXPECT_NEAR(part->ohm, 0.007, 1e-12) << "what is stated wins";
+}
+
+TEST(Plating, HoldsAsMuchAsItIsThick) {
+    Json json = Json::parse(test::lemon());
+    json["negative"] = electrode("galvanised screw", 10);
+    const Evaluation evaluation = test::evaluated(json.dump());
+    const auto reagent =
+        std::find_if(evaluation.capacity.reagents.begin(), evaluation.capacity.reagents.end(),
+                     [](const Reagent& r) { return test::catalogue().species[r.species].name == "Zn(s)"; });
+    ASSERT_NE(reagent, evaluation.capacity.reagents.end());
+    // 10 cm² of 8 µm zinc at 7.14 g/mL, 0.820 Ah/g.
+    EXPECT_NEAR(reagent->coulombs / 3600.0, 10.0 * 8e-4 * 7.14 * 0.820, 0.001);
+}
+
+TEST(Grade, ShiftsOnlyTheCouplesOfItsOwnReagent) {
+    const auto potentialOf = [](const char* material) {
+        Json json = {{"negative", electrode("zinc", 10)},
+                     {"positive", electrode(material, 10)},
+                     {"electrolyte", water({solute("KOH", 6.0)})}};
+        const Cell cell = test::cellOf(json.dump());
+        for (const auto& reaction : test::catalogue().reactions) {
+            if (reaction.id == "mno2-mnooh") {
+                return nernstVolts(test::catalogue(), cell, Side::Positive, reaction, Draw::nominal());
+            }
+        }
+        return 0.0;
+    };
+    EXPECT_NEAR(potentialOf("electrolytic manganese dioxide") - potentialOf("manganese dioxide"), 0.02, 1e-9);
+    EXPECT_NEAR(potentialOf("manganese ore") - potentialOf("manganese dioxide"), -0.12, 1e-9);
+}
+
+TEST(Saturation, MakesTheIonAndTheSaltCoupleOne) {
+    const Cell cell = test::cellOf(test::leadAcid(30));
+    double ion = 0.0;
+    double salt = 0.0;
+    for (const auto& reaction : test::catalogue().reactions) {
+        const double volts = nernstVolts(test::catalogue(), cell, Side::Negative, reaction, Draw::nominal());
+        ion = reaction.id == "pb2-pb" ? volts : ion;
+        salt = reaction.id == "pbso4-pb" ? volts : salt;
+    }
+    EXPECT_NEAR(ion, salt, 0.010);
+}
+
+TEST(Spreading, InTheGroundDoesNotGrowWithTheDistance) {
+    Json json = {{"negative", electrode("magnesium rod", 100)},
+                 {"positive", electrode("graphite rod", 100)},
+                 {"electrolyte", {{"ready", "damp soil"}, {"volume_mL", 5000}}},
+                 {"gap_mm", 500}};
+    const double near = test::evaluated(json.dump()).resistance.totalOhm;
+    json["gap_mm"] = 5000;
+    EXPECT_NEAR(test::evaluated(json.dump()).resistance.totalOhm / near, 1.0, 0.01);
+    // Two discs of 100 cm² in soil of conductivity k: 2 / (4 a k).
+    const Cell cell = test::cellOf(json.dump());
+    const double radius = std::sqrt(0.01 / M_PI);
+    EXPECT_NEAR(near / (2.0 / (4.0 * radius * cell.solutions[0].conductivity)), 1.0, 0.01);
+}
+
+TEST(Stirring, ThinsTheLayerFiveFold) {
+    Json json = Json::parse(test::beakers(1.0, 0.01));
+    const double still = test::evaluated(json.dump()).settled.shortCircuitAmps;
+    json["separator"] = {{"material", "porous pot"}, {"thickness_mm", 2}};
+    json["gap_mm"] = 5;
+    const double pot = test::evaluated(json.dump()).settled.shortCircuitAmps;
+    json["stirred"] = true;
+    EXPECT_GT(test::evaluated(json.dump()).settled.shortCircuitAmps, 3.0 * pot);
+    EXPECT_GT(still, 0.0);
+}
+
+TEST(Pores, GiveTheFirstSecondsWhatTheyHold) {
+    const Json iodine = water({solute("ZnI2", 1.0), solute("iodine", 0.1)});
+    Json json = {{"negative", electrode("zinc", 10)},
+                 {"positive", electrode("carbon felt", 10)},
+                 {"electrolyte", {{"negative", water({solute("ZnI2", 1.0)})}, {"positive", iodine}}},
+                 {"separator", {{"material", "gravity"}}},
+                 {"gap_mm", 10}};
+    const Evaluation felt = test::evaluated(json.dump());
+    json["positive"]["material"] = "graphite";
+    const Evaluation plate = test::evaluated(json.dump());
+    EXPECT_GT(felt.first.shortCircuitAmps, 1.5 * plate.first.shortCircuitAmps);
+    EXPECT_NEAR(felt.settled.shortCircuitAmps / plate.settled.shortCircuitAmps, 1.0, 0.2);
+}
+
+TEST(Heat, OfAluminiumInCausticIsItsEnthalpy) {
+    Json json = {{"negative", electrode("aluminium", 40)},
+                 {"positive", electrode("graphite", 1)},
+                 {"electrolyte", water({solute("NaOH", 2.0)}, 500)}};
+    json["negative"]["air"] = "none";
+    json["positive"]["air"] = "none";
+    const Evaluation evaluation = test::evaluated(json.dump());
+    // 415 kJ a mole of aluminium, 3 F; hydrogen 1.5 moles a mole.
+    const double molesPerSecond = evaluation.hydrogenM3PerSecond * 101325.0 / (8.314462 * 293.15) / 1.5;
+    EXPECT_NEAR(evaluation.heatAtRestWatts / (molesPerSecond * 415e3), 1.0, 0.06);
+}
+
+TEST(Heat, OfACellUnderLoadIsWhatTheLeadsDoNotGet) {
+    Json json = Json::parse(test::beakers());
+    json["negative"]["air"] = "none";
+    json["positive"]["air"] = "none";
+    const Evaluation jar = test::evaluated(json.dump());
+    // 217 kJ a mole, 2 F: 1.126 V thermoneutral (NBS tables; from memory).
+    const PowerPoint& peak = jar.settled.maximumPower;
+    EXPECT_NEAR(jar.heatAtPowerWatts / (1.126 * peak.amps - peak.watts), 1.0, 0.05);
+}
+
+TEST(Crossover, FollowsFickThroughTheGap) {
+    Json json = Json::parse(test::beakers(1.0, 0.5));
+    json["separator"] = {{"material", "gravity"}};
+    json["gap_mm"] = 50;
+    const Evaluation jar = test::evaluated(json.dump());
+    const Cell cell = test::cellOf(json.dump());
+    const auto copper = *test::catalogue().findSpecies("Cu2+");
+    const double flux =
+        test::catalogue().species[copper].diffusivity * cell.solutions[1].concentration(copper) / 0.05;
+    EXPECT_NEAR(jar.crossoverAmps / (2.0 * 96485.33 * flux * 0.001), 1.0, 0.05);
+    json["separator"] = {{"material", "ion membrane"}};
+    EXPECT_LT(test::evaluated(json.dump()).crossoverAmps, 0.2 * jar.crossoverAmps);
+    EXPECT_EQ(test::evaluated(test::lemon()).crossoverAmps, 0.0) << "one liquid: it is there already";
+}
+
+TEST(Meter, PullsDownOnlyCellsWithHardlyAnyCarriers) {
+    const Evaluation jar = test::evaluated(test::beakers());
+    EXPECT_NEAR(jar.meterVolts, jar.openCircuitVolts, 1e-4);
+    Json json = Json::parse(test::foilInSalt());
+    json["negative"]["wetted_area_cm2"] = 0.01;
+    json["positive"]["wetted_area_cm2"] = 0.01;
+    json["gap_mm"] = 500;
+    json["electrolyte"].erase("solutes");
+    const Evaluation dry = test::evaluated(json.dump());
+    EXPECT_LT(dry.meterVolts, 0.98 * dry.openCircuitVolts);
+}
+
+TEST(Cementation, ANobleIonPlatesOnTheNegative) {
+    Json json = {{"negative", electrode("zinc", 10)},
+                 {"positive", electrode("copper", 10)},
+                 {"electrolyte", water({solute("CuSO4", 0.3)})}};
+    const Evaluation one = test::evaluated(json.dump());
+    const auto plates = std::find_if(one.sides[0].competing.begin(), one.sides[0].competing.end(),
+                                     [](const CompetingReaction& entry) {
+                                         return test::catalogue().reactions[entry.reaction].id == "cu2-cu";
+                                     });
+    ASSERT_NE(plates, one.sides[0].competing.end());
+    EXPECT_LT(plates->amps, -1e-3);
+    EXPECT_GT(one.selfDischargeAmps, 1e-3);
+}
+
+TEST(Films, NearTheirLimitBothStatesAreReported) {
+    const auto potentials = [](double pH) {
+        Json json = {{"negative", electrode("steel", 10)},
+                     {"positive", electrode("graphite", 10)},
+                     {"electrolyte", water({solute("Na2SO4", 0.5)})}};
+        json["electrolyte"]["measured_pH"] = pH;
+        return test::evaluated(json.dump()).sides[0];
+    };
+    const SideResult near = potentials(9.0);
+    ASSERT_TRUE(near.otherRestVolts);
+    EXPECT_GT(*near.otherRestVolts, near.restVolts + 0.1) << "passive it would be higher";
+    EXPECT_FALSE(potentials(6.0).otherRestVolts);
+}
+
+TEST(Magnesium, LosesAShareOfItsChargeToHydrogen) {
+    Json json = {{"negative", electrode("magnesium", 10)},
+                 {"positive", electrode("copper", 10)},
+                 {"electrolyte", water({solute("NaCl", 0.6)})}};
+    const Evaluation evaluation = test::evaluated(json.dump());
+    EXPECT_NEAR(evaluation.sides[0].restVolts, -1.36, 0.05);
+    // The leads get 1 - f of what dissolves.
+    const Cell cell = test::cellOf(json.dump());
+    const ElectrodeModel model(test::catalogue(), cell, Side::Negative, Moment::Settled, Draw::nominal());
+    const double volts = model.potentialAt(1.0);
+    double dissolving = 0.0;
+    double other = 0.0;
+    for (const Route& route : model.routes()) {
+        const double amps = route.blocked == Blocked::No ? route.law.current(volts) : 0.0;
+        (amps > 0.0 ? dissolving : other) += amps;
+    }
+    EXPECT_NEAR(0.55 * dissolving + other, 1.0, 0.02);
+}
+
+} // namespace
+} // namespace anodex::cell

@@ -45,12 +45,14 @@ void MessageStrip::put(const QString& text, bool fault) {
 void MessageStrip::fitHeight() {
     const int beside =
         static_cast<int>(Theme::em(2.0)) + 4 + (m_close->isHidden() ? 0 : m_close->sizeHint().width());
-    m_label->setFixedHeight(std::max(0, m_label->heightForWidth(std::max(1, width() - beside - 8))));
+    const int words = m_label->heightForWidth(std::max(1, width() - beside - 8));
+    m_label->setFixedHeight(std::max(0, words));
 }
 
 void MessageStrip::resizeEvent(QResizeEvent* event) {
     QWidget::resizeEvent(event);
-    fitHeight();
+    // A layout does not hear of a new height while it is being laid out.
+    QTimer::singleShot(0, this, &MessageStrip::fitHeight);
 }
 
 void MessageStrip::say(const QString& text) {

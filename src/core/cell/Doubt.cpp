@@ -44,7 +44,7 @@ double surfaceDoubt(const Catalogue& catalogue, const Cell& cell, const Evaluati
 /// Doubt of a meter, of strengths weighed on a kitchen scale and of the junction (common practice, no
 /// source).
 double readingHalfWidth(const Catalogue& catalogue, const Cell& cell, const Evaluation& nominal) {
-    constexpr double kPreparation = 0.010;  // V
+    constexpr double kPreparation = 0.022;  // V
     constexpr double kMeterShare = 0.005;   // of the reading
     constexpr double kFreeJunction = 0.008; // V
     const double own = std::hypot(kPreparation, kMeterShare * nominal.openCircuitVolts);

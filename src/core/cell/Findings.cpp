@@ -92,7 +92,11 @@ private:
         }
         for (const Side side : {Side::Negative, Side::Positive}) {
             if (const auto other = m_evaluation.side(side).otherRestVolts) {
-                add(FindingCode::FilmUndecided, Severity::Note, partOf(side), {nameOf(side)}, *other);
+                std::vector<std::string> names = {nameOf(side)};
+                if (const auto& collector = m_cell.electrode(side).collector) {
+                    names.push_back(m_catalogue.materials[*collector].name);
+                }
+                add(FindingCode::FilmUndecided, Severity::Note, partOf(side), std::move(names), *other);
             }
         }
         const bool divided = m_cell.barrier && m_catalogue.separators[m_cell.barrier->separator].divides;

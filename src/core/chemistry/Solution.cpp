@@ -83,7 +83,7 @@ void solveEquilibrium(const Catalogue& catalogue, const Totals& totals, Solution
     SpeciationResult result = speciation.solve(lnGamma, lnSolvent);
     ActivityResult activities;
     double damping = 1.0;
-    double lastChange = 1e300;
+    std::vector<double> lastStride(catalogue.species.size(), 0.0);
     double change = 1e300;
     constexpr double kSettled = 1e-9;
     for (int round = 0; round < 600 && change > kSettled; ++round) {
@@ -95,24 +95,22 @@ void solveEquilibrium(const Catalogue& catalogue, const Totals& totals, Solution
         }
         activities = pitzerActivities(catalogue, amounts, setting.temperatureKelvin);
         change = std::abs(activities.lnSolventActivity - lnSolvent);
+        double along = 0.0;
         for (std::size_t i = 0; i < amounts.size(); ++i) {
             double& current = lnGamma[amounts[i].species];
-            const double bounded = std::clamp(activities.lnGamma[i], -40.0, 40.0);
+            const double stride = std::clamp(activities.lnGamma[i], -40.0, 40.0) - current;
             // What is hardly there may wait for its coefficient; it moves nothing else.
             if (amounts[i].molality > kTrace) {
-                change = std::max(change, std::abs(bounded - current));
+                change = std::max(change, std::abs(stride));
+                along += stride * lastStride[amounts[i].species];
             }
-            current += damping * (bounded - current);
+            lastStride[amounts[i].species] = stride;
+            current += damping * stride;
         }
         lnSolvent += damping * (activities.lnSolventActivity - lnSolvent);
         result = speciation.solve(lnGamma, lnSolvent);
-        // Overshooting calls for shorter strides, creeping for longer ones.
-        if (change > lastChange) {
-            damping = std::max(0.6 * damping, 0.02);
-        } else if (change > 0.6 * lastChange) {
-            damping = std::min(1.2 * damping, 1.0);
-        }
-        lastChange = change;
+        // Going back and forth calls for shorter strides, going on the same way for longer ones.
+        damping = along < 0.0 ? std::max(0.6 * damping, 0.02) : std::min(1.2 * damping, 1.0);
     }
     takeResult(catalogue, result, solution);
     solution.converged = result.converged && change < kGoodEnough;

@@ -274,7 +274,7 @@ private:
             return longest < 1e-8 || along.cwiseAbs().maxCoeff() < 1e-15 * magnitude.maxCoeff();
         }
         const double worst = (gradient.cwiseAbs().array() / magnitude.array().max(1e-300)).maxCoeff();
-        return worst < 1e-12 || longest < 1e-10;
+        return worst < 1e-12 || longest < 1e-8;
     }
 
     /// Scaling by the diagonal keeps the factorisation sound over thirty decades of concentration.

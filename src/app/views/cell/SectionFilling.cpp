@@ -32,7 +32,7 @@ void Section::addLiquid(std::vector<PictureItem>& items, cell::Side side) const 
                                                : tr("Positive liquid");
     item.value =
         tr("%1 mL, pH %2, %3")
-            .arg(q(wording::numberText(solution.volumeM3 * 1e6, 3)), q(wording::numberText(solution.pH, 2)),
+            .arg(q(wording::numberText(solution.volumeM3 * 1e6, 3)), QString::number(solution.pH, 'f', 1),
                  q(wording::quantityText(solution.conductivity, cell::Unit::SiemensPerMetre)));
     item.tooltip = item.name + QStringLiteral("\n") + item.value;
     const double strength = std::clamp(solution.ionicStrength / 3.0, 0.08, 1.0);
@@ -59,7 +59,7 @@ void Section::addLiquidFacts(std::vector<PictureItem>& items, cell::Side side) c
         return;
     }
     const QString acidity =
-        tr("pH %1").arg(q(wording::numberText(m_bench.outcome().cell->solution(side).pH, 2)));
+        tr("pH %1").arg(QString::number(m_bench.outcome().cell->solution(side).pH, 'f', 1));
     items.back().paint = [=, this](QPainter& painter) {
         const Colours& c = m_theme.colours();
         // The wire to the lower electrode runs down one side.

@@ -104,8 +104,7 @@ void LiquidPanel::refreshFacts() {
     m_conductivity->setVisible(usable);
     if (usable) {
         const chemistry::Solution& solution = m_bench.outcome().cell->solution(m_side);
-        m_acidity->setText(tr("pH %1").arg(
-            QString::fromStdString(wording::numberText(solution.pH, solution.pH >= 10 ? 3 : 2))));
+        m_acidity->setText(tr("pH %1").arg(QString::number(solution.pH, 'f', 1)));
         m_conductivity->setText(QString::fromStdString(
             wording::quantityText(solution.conductivity, cell::Unit::SiemensPerMetre)));
     }

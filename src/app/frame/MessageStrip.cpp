@@ -45,8 +45,12 @@ void MessageStrip::put(const QString& text, bool fault) {
 void MessageStrip::fitHeight() {
     const int beside =
         static_cast<int>(Theme::em(2.0)) + 4 + (m_close->isHidden() ? 0 : m_close->sizeHint().width());
-    const int words = m_label->heightForWidth(std::max(1, width() - beside - 8));
+    // The label's own height for a width remembers the height it was last given.
+    const QRect room(0, 0, std::max(1, width() - beside - 8), QWIDGETSIZE_MAX);
+    const int words = m_label->fontMetrics().boundingRect(room, Qt::TextWordWrap, m_label->text()).height();
+    const int button = m_close->isHidden() ? 0 : m_close->sizeHint().height();
     m_label->setFixedHeight(std::max(0, words));
+    setFixedHeight(std::max(words, button) + static_cast<int>(Theme::em(0.6)));
 }
 
 void MessageStrip::resizeEvent(QResizeEvent* event) {

@@ -89,8 +89,13 @@ public:
         return route;
     }
 
-    /// Neither side of the couple is in this cell.
-    [[nodiscard]] bool isNowhere() const { return m_anodicAbsent && m_cathodicAbsent; }
+    /// Neither side of the couple, or nothing of what this route needs, was ever poured in: no news to anyone.
+    [[nodiscard]] bool isUnheardOf(const SurfaceKinetics& kinetics) const {
+        const auto& solution = m_context.cell.solution(m_context.side);
+        return (m_anodicAbsent && m_cathodicAbsent) ||
+               std::any_of(kinetics.needs.begin(), kinetics.needs.end(),
+                           [&](SpeciesIndex species) { return solution.activity[species] <= 0.0; });
+    }
 
 private:
     [[nodiscard]] std::string input(std::size_t which, const char* what) const {
@@ -182,15 +187,8 @@ ElectrodeModel::ElectrodeModel(const Catalogue& catalogue, const Cell& cell, Sid
         for (const Face& face : faces) {
             for (std::size_t k = 0; k < catalogue.reactions[r].kinetics.size(); ++k) {
                 const SurfaceKinetics& kinetics = catalogue.reactions[r].kinetics[k];
-                if (runsOn(kinetics, face.phase)) {
-                    Route route = builder.build(face, kinetics, k);
-                    // An oxidiser nobody poured in is no news at every metal.
-                    const bool unheardOf =
-                        builder.isNowhere() || (route.blocked != Blocked::No && kinetics.oneWay &&
-                                                kinetics.storedBranch == Branch::Cathodic);
-                    if (!unheardOf) {
-                        m_routes.push_back(std::move(route));
-                    }
+                if (runsOn(kinetics, face.phase) && !builder.isUnheardOf(kinetics)) {
+                    m_routes.push_back(builder.build(face, kinetics, k));
                 }
             }
         }

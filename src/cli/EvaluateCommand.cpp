@@ -114,6 +114,11 @@ Json evaluateCell(const Catalogue& catalogue, const EvaluateRequest& request) {
     json["capacity_Ah"] = capacityJson(catalogue, cell, evaluation);
     json["self_discharge_A"] = evaluation.selfDischargeAmps;
     json["crossover_A"] = evaluation.crossoverAmps;
+    if (evaluation.restLifeSeconds) {
+        json["life_at_rest_h"] = *evaluation.restLifeSeconds / 3600.0;
+    }
+    json["drying_g_per_day"] = evaluation.dryingKgPerSecond * 1000.0 * 86400.0;
+    json["shared_liquid_leak_A"] = evaluation.sharedLiquidAmps;
     json["meter_reading_V"] = evaluation.meterVolts;
     json["heat"] = {{"at_rest_W", evaluation.heatAtRestWatts},
                     {"at_maximum_power_W", evaluation.heatAtPowerWatts}};

@@ -2,6 +2,7 @@
 
 #include "core/base/Constants.h"
 #include "core/cell/Heat.h"
+#include "core/cell/Idle.h"
 #include "core/cell/Nernst.h"
 
 #include <algorithm>
@@ -187,6 +188,11 @@ Evaluation evaluate(const Catalogue& catalogue, const Cell& cell, const Evaluati
     evaluation.selfDischargeAmps =
         std::max(evaluation.sides[0].corrosionAmps, evaluation.sides[1].corrosionAmps) +
         evaluation.crossoverAmps;
+    if (evaluation.selfDischargeAmps > 0.0 && evaluation.capacity.expectedCoulombs > 0.0) {
+        evaluation.restLifeSeconds = evaluation.capacity.expectedCoulombs / evaluation.selfDischargeAmps;
+    }
+    evaluation.dryingKgPerSecond = dryingKgPerSecond(cell);
+    evaluation.sharedLiquidAmps = sharedLiquidAmps(evaluation.resistance, evaluation.openCircuitVolts);
     evaluation.meterVolts = settled.voltsThrough(kMeterInputOhm);
     evaluation.heatAtRestWatts = heatWatts(catalogue, cell, settled, 0.0);
     evaluation.heatAtPowerWatts = heatWatts(catalogue, cell, settled, evaluation.settled.maximumPower.amps);

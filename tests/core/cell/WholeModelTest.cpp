@@ -237,6 +237,31 @@ TEST(Meter, PullsDownOnlyCellsWithHardlyAnyCarriers) {
     EXPECT_LT(dry.meterVolts, 0.98 * dry.openCircuitVolts);
 }
 
+TEST(Idle, AnOpenFaceDriesByTheHour) {
+    const Evaluation sealed = test::evaluated(test::lemon());
+    EXPECT_EQ(sealed.dryingKgPerSecond, 0.0);
+    const Evaluation open = test::evaluated(test::foilInSalt());
+    // 20 °C: 17.3 g of vapour in a cubic metre of saturated air (CRC; from memory); 20 cm², half saturated
+    // beyond.
+    EXPECT_NEAR(open.dryingKgPerSecond / (0.003 * 0.002 * 0.0173 * (0.97 - 0.5)), 1.0, 0.03);
+}
+
+TEST(Idle, LifeAtRestIsCapacityOverSelfDischarge) {
+    const Evaluation lemon = test::evaluated(test::lemon());
+    ASSERT_TRUE(lemon.restLifeSeconds);
+    EXPECT_NEAR(*lemon.restLifeSeconds * lemon.selfDischargeAmps, lemon.capacity.expectedCoulombs, 1e-6);
+}
+
+TEST(Idle, NeighboursInOneLiquidLeakThroughIt) {
+    const Evaluation foil = test::evaluated(test::foilInSalt());
+    double liquid = 0.0;
+    for (const ResistanceShare& share : foil.resistance.shares) {
+        liquid += share.part == ResistancePart::NegativeLiquid ? share.ohm : 0.0;
+    }
+    EXPECT_NEAR(foil.sharedLiquidAmps, foil.openCircuitVolts / liquid, 1e-9);
+    EXPECT_GT(foil.sharedLiquidAmps, 0.1 * foil.first.shortCircuitAmps) << "hardly less than a short circuit";
+}
+
 TEST(Cementation, ANobleIonPlatesOnTheNegative) {
     Json json = {{"negative", electrode("zinc", 10)},
                  {"positive", electrode("copper", 10)},

@@ -1,0 +1,46 @@
+#include "core/cell/Idle.h"
+
+#include "core/base/Constants.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace anodex::cell {
+namespace {
+
+constexpr double kStillAirMetresPerSecond = 0.003;
+constexpr double kHumidity = 0.5;
+constexpr double kSolventKgPerMole = 0.01801528;
+
+/// kg/m³ of vapour in saturated air.
+double saturatedVapour(double temperatureKelvin) {
+    const double celsius = temperatureKelvin - base::kZeroCelsius;
+    const double pascals = 610.94 * std::exp(17.625 * celsius / (celsius + 243.04));
+    return pascals * kSolventKgPerMole / (base::kGasConstant * temperatureKelvin);
+}
+
+} // namespace
+
+double dryingKgPerSecond(const Cell& cell) {
+    double kilograms = 0.0;
+    for (const Side side : {Side::Negative, Side::Positive}) {
+        if (cell.electrode(side).air == Air::Breathing) {
+            const double drive = std::max(cell.solution(side).solventActivity - kHumidity, 0.0);
+            kilograms += kStillAirMetresPerSecond * cell.electrode(side).areaM2 * drive *
+                         saturatedVapour(cell.temperatureKelvin);
+        }
+    }
+    return kilograms;
+}
+
+double sharedLiquidAmps(const ResistanceBudget& budget, double openCircuitVolts) {
+    double ohm = 0.0;
+    for (const ResistanceShare& share : budget.shares) {
+        const bool liquid =
+            share.part == ResistancePart::NegativeLiquid || share.part == ResistancePart::PositiveLiquid;
+        ohm += liquid ? share.ohm : 0.0;
+    }
+    return ohm > 0.0 ? std::abs(openCircuitVolts) / ohm : 0.0;
+}
+
+} // namespace anodex::cell

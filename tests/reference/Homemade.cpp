@@ -16,6 +16,7 @@ HomemadeCell evaluatedCell(const formats::Json& row) {
     cell.kind = row.at("kind");
     cell.source = row.at("source");
     cell.fitted = row.value("fitted", "");
+    cell.missed = row.value("missed", "");
     cell.readingVolts = row.at("open_circuit_V");
     if (row.contains("short_circuit_A")) {
         cell.readingAmps = row.at("short_circuit_A").get<double>();

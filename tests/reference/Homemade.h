@@ -17,6 +17,7 @@ struct HomemadeCell {
     std::string kind;
     std::string source;
     std::string fitted; ///< The catalogue value that was fitted to it, or empty.
+    std::string missed; ///< Why it misses its target; empty when it meets it.
     double readingVolts = 0.0;
     std::optional<double> readingAmps;
     std::string limitedBy;

@@ -65,7 +65,7 @@ void printHomemade() {
         fmt::print("| {} | {} | {:.2f} | {:.3f} | {:.2f} to {:.2f} | {:+.3f} | ±{:g}{} | {} | {}{} |\n",
                    cell.name, cell.family, cell.readingVolts, cell.computedVolts, cell.range.low,
                    cell.range.high, cell.computedVolts - cell.readingVolts, cell.targetVolts(),
-                   cell.meetsVolts() ? "" : " **missed**", shorted, cell.source,
+                   cell.missed.empty() ? "" : " **missed**: " + cell.missed, shorted, cell.source,
                    cell.fitted.empty() ? "" : "; fitted: " + cell.fitted);
     }
 }

@@ -27,7 +27,7 @@ struct World {
 /// specimen to the next; at a couple's own potential they do not (common practice, no source).
 double surfaceDoubt(const Catalogue& catalogue, const Cell& cell, const Evaluation& nominal,
                     const Draw& draw) {
-    constexpr double kSpecimenHalfWidth = 0.065; // V
+    constexpr double kSpecimenHalfWidth = 0.075; // V
     constexpr double kFarApart = 0.05;           // V
     double volts = 0.0;
     for (const Side side : {Side::Negative, Side::Positive}) {

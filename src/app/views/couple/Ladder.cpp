@@ -130,19 +130,37 @@ std::vector<Ladder::Rung> Ladder::rungsOf(cell::Side side) const {
     return rungs;
 }
 
+void Ladder::tellWhatFits(std::vector<Rung>& rungs, double room) {
+    const auto count = static_cast<double>(rungs.size());
+    const bool both = count * Theme::em(2.3) <= room;
+    const double line = both ? Theme::em(2.3) : Theme::em(1.25);
+    const auto fitting = static_cast<std::size_t>(std::max(1.0, room / line));
+    // What works comes first, then what runs, most current first, then what is blocked.
+    std::stable_sort(rungs.begin(), rungs.end(), [](const Rung& a, const Rung& b) {
+        const auto rank = [](const Rung& rung) { return rung.working ? 0 : rung.why.isEmpty() ? 1 : 2; };
+        return std::pair(rank(a), a.index) < std::pair(rank(b), b.index);
+    });
+    for (std::size_t i = 0; i < rungs.size(); ++i) {
+        rungs[i].told = i < fitting;
+        rungs[i].withSecond = both;
+    }
+}
+
 void Ladder::spreadLabels(std::vector<Rung>& rungs) const {
+    const double room = bottom() - Theme::em(1.2);
+    tellWhatFits(rungs, room);
     std::sort(rungs.begin(), rungs.end(), [](const Rung& a, const Rung& b) { return a.volts > b.volts; });
-    const double room = bottom() - Theme::em(2.4);
-    const double each = std::min(Theme::em(2.5), room / std::max(1.0, static_cast<double>(rungs.size())));
+    const auto told = std::count_if(rungs.begin(), rungs.end(), [](const Rung& rung) { return rung.told; });
+    const double each = std::min(Theme::em(2.5), room / std::max(1.0, static_cast<double>(told)));
     double next = Theme::em(1.2);
     for (Rung& rung : rungs) {
         rung.labelY = std::max(yOf(rung.volts), next);
-        next = rung.labelY + each;
+        next = rung.told ? rung.labelY + each : next;
     }
     double limit = bottom() - Theme::em(1.4);
     for (auto rung = rungs.rbegin(); rung != rungs.rend(); ++rung) {
         rung->labelY = std::min(rung->labelY, limit);
-        limit = rung->labelY - each;
+        limit = rung->told ? rung->labelY - each : limit;
     }
 }
 
@@ -151,14 +169,14 @@ void Ladder::addRung(std::vector<PictureItem>& items, const Rung& rung) const {
     const double y = yOf(rung.volts);
     const bool left = rung.side == cell::Side::Negative;
     const double edge = left ? x - barHalf() - Theme::em(0.9) : x + barHalf() + Theme::em(0.9);
-    const QRectF label =
-        left ? QRectF(axisWidth() + 6, rung.labelY - Theme::em(1.15), edge - axisWidth() - 6, Theme::em(2.3))
-             : QRectF(edge, rung.labelY - Theme::em(1.15), width() - edge - 4, Theme::em(2.3));
+    const double tall = rung.withSecond ? Theme::em(2.3) : Theme::em(1.15);
+    const QRectF label = left ? QRectF(axisWidth() + 6, rung.labelY - tall / 2, edge - axisWidth() - 6, tall)
+                              : QRectF(edge, rung.labelY - tall / 2, width() - edge - 4, tall);
     PictureItem item;
     item.id = QStringLiteral("rung:%1:%2")
                   .arg(static_cast<int>(rung.side))
                   .arg(m_bench.outcome().evaluation->side(rung.side).competing[rung.index].reaction);
-    item.area = label;
+    item.area = rung.told ? label : QRectF(x - barHalf(), y - 3, 2 * barHalf(), 6);
     item.role = QAccessible::Button;
     item.name = rung.name;
     item.value = voltsText(rung.volts) + (rung.why.isEmpty() ? QString() : QStringLiteral(", ") + rung.why);
@@ -174,6 +192,9 @@ void Ladder::addRung(std::vector<PictureItem>& items, const Rung& rung) const {
                          : rung.working ? QBrush(colour)
                                         : QBrush(c.paper));
         painter.drawRect(bar);
+        if (!rung.told) {
+            return;
+        }
         painter.setPen(QPen(c.rule, 1.0));
         const double from = left ? bar.left() : bar.right();
         painter.drawLine(QPointF(from, y), QPointF(edge, rung.labelY));
@@ -183,14 +204,16 @@ void Ladder::addRung(std::vector<PictureItem>& items, const Rung& rung) const {
         const QString volts = voltsText(rung.volts);
         // The number stays whole; the name gives way.
         const double number = QFontMetricsF(painter.font()).horizontalAdvance(volts + QStringLiteral("  "));
-        const QRectF line(label.left(), label.top(), label.width(), label.height() / 2);
+        const QRectF line(label.left(), label.top(), label.width(), Theme::em(1.15));
         painter.drawText(line, align, volts);
         drawElided(painter, left ? line.adjusted(0, 0, -number, 0) : line.adjusted(number, 0, 0, 0),
                    rung.name, align);
-        painter.setPen(c.faint);
-        painter.setFont(Theme::font(0.82));
-        drawElided(painter, QRectF(label.left(), label.center().y(), label.width(), label.height() / 2),
-                   blocked ? rung.why : rung.equation, align);
+        if (rung.withSecond) {
+            painter.setPen(c.faint);
+            painter.setFont(Theme::font(0.82));
+            drawElided(painter, QRectF(label.left(), label.center().y(), label.width(), label.height() / 2),
+                       blocked ? rung.why : rung.equation, align);
+        }
     };
     items.push_back(std::move(item));
 }

@@ -36,11 +36,15 @@ private:
         QString equation;
         QString why; ///< Why it is blocked; empty when it runs.
         bool working = false;
+        bool told = true;       ///< Its name stands beside it; where room is short, the tooltip has to do.
+        bool withSecond = true; ///< With its equation, or why it is blocked, on a second line.
     };
 
     void rebuild();
     void chooseScale();
     [[nodiscard]] std::vector<Rung> rungsOf(cell::Side side) const;
+    /// Chooses which rungs are told in words when not all fit.
+    static void tellWhatFits(std::vector<Rung>& rungs, double room);
     void spreadLabels(std::vector<Rung>& rungs) const;
     void addRung(std::vector<PictureItem>& items, const Rung& rung) const;
     void addSettled(std::vector<PictureItem>& items, cell::Side side) const;

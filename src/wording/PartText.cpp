@@ -165,6 +165,9 @@ std::string readingSentence(const record::Reading& reading) {
 
 std::string reagentName(const chemistry::Catalogue& catalogue, const cell::Cell& cell,
                         const cell::Reagent& reagent) {
+    if (reagent.species == catalogue.key.solvent && catalogue.solvent() != nullptr) {
+        return catalogue.solvent()->name;
+    }
     const chemistry::Species& species = catalogue.species[reagent.species];
     if (!species.isDissolved()) {
         const auto holds = [&](std::size_t material) {

@@ -26,7 +26,9 @@ WorkingCouple workingCouple(const ElectrodeModel& model, double restVolts, doubl
     const double sign = branch == Branch::Anodic ? 1.0 : -1.0;
     std::map<std::size_t, double> growth;
     for (const Route& route : model.routes()) {
-        const bool canRun = sign * (loadVolts - route.law.equilibriumVolts) > -kNearEquilibrium;
+        const bool otherWayOnly = branch == Branch::Anodic ? route.law.cathodicOnly : route.law.anodicOnly;
+        const bool canRun =
+            !otherWayOnly && sign * (loadVolts - route.law.equilibriumVolts) > -kNearEquilibrium;
         if (route.blocked == Blocked::No && canRun) {
             growth[route.reaction] += sign * (route.law.current(loadVolts) - route.law.current(restVolts));
         }

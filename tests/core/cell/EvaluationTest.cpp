@@ -389,5 +389,14 @@ TEST(Doubt, StopsWhenAsked) {
     EXPECT_FALSE(estimateDoubt(test::catalogue(), cell, e, {200, 1, 2}, source.get_token()));
 }
 
+TEST(Evaluation, AnIonNobodyPutInIsNeverTheWorkingCouple) {
+    // In aerated vinegar copper only corrodes a little less under load; the oxygen or the acid does the work.
+    nlohmann::ordered_json json = nlohmann::ordered_json::parse(test::lemon());
+    json["electrolyte"]["ready"] = "vinegar";
+    const Evaluation evaluation = test::evaluated(json.dump());
+    EXPECT_NE(test::catalogue().reactions[evaluation.sides[1].couple.reaction].id, "cu2-cu");
+    EXPECT_GT(evaluation.capacity.expectedCoulombs, 0.0);
+}
+
 } // namespace
 } // namespace anodex::cell

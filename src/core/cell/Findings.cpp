@@ -10,7 +10,8 @@ using chemistry::Catalogue;
 
 constexpr double kHydrogenWorthSaying = 1e-6 / 3600.0; // m³/s: 1 mL per hour
 constexpr double kRingsOffAmps = 10.0;
-constexpr double kFewCarriers = 2e-3;     // S/m: below this a meter's own current drags the voltage down
+constexpr double kFewCarriers = 2e-3; // S/m: below this a meter's own current drags the voltage down
+constexpr double kWeakAcidShare = 0.10;
 constexpr double kCorrosiveShare = 0.005; // mass fraction from which the label applies to the liquid
 
 class Finder {
@@ -167,13 +168,24 @@ private:
         }
     }
 
+    /// A weak acid burns only when it is strong in amount (GHS limits for acetic and phosphoric acid).
+    [[nodiscard]] double corrosiveShare(const chemistry::Substance& substance) const {
+        const auto isAcid = [&](const chemistry::SpeciesTerm& term) {
+            return term.species == m_catalogue.key.hydrogenIon ||
+                   m_catalogue.species[term.species].acidicProtons > 0.0;
+        };
+        const bool weakAcid = substance.isWeak &&
+                              std::any_of(substance.dissolvesTo.begin(), substance.dissolvesTo.end(), isAcid);
+        return weakAcid ? kWeakAcidShare : kCorrosiveShare;
+    }
+
     void labelHazards(const chemistry::Solution& solution) {
         for (const chemistry::Portion& portion : solution.mixture.portions) {
             const chemistry::Substance& substance = m_catalogue.substances[portion.substance];
             const double share =
                 portion.moles * substance.molarMassKg / (solution.volumeM3 * solution.densityKgPerM3);
             for (const chemistry::Hazard& hazard : substance.hazards) {
-                if (hazard.code == "H314" && share > kCorrosiveShare) {
+                if (hazard.code == "H314" && share > corrosiveShare(substance)) {
                     addName(FindingCode::CorrosiveLiquid, Severity::Danger, substance.name);
                 } else if (hazard.code == "H410") {
                     addName(FindingCode::HarmfulToWater, Severity::Note, substance.name);

@@ -163,6 +163,16 @@ TEST(Findings, NameEverySubstanceOnce) {
               1);
 }
 
+TEST(Findings, TableVinegarDoesNotBurnButItsEssenceDoes) {
+    const auto filled = [](const char* json) {
+        return findIn(findingsOf(with(test::lemon(), [&](Json& j) { j["electrolyte"] = Json::parse(json); })),
+                      FindingCode::CorrosiveLiquid) != nullptr;
+    };
+    EXPECT_FALSE(filled(R"({"ready": "vinegar", "volume_mL": 50})"));
+    EXPECT_TRUE(filled(R"({"water_mL": 50, "solutes": [{"substance": "acetic acid", "mass_percent": 25}]})"));
+    EXPECT_TRUE(filled(R"({"water_mL": 50, "solutes": [{"substance": "bromine", "mass_percent": 2}]})"));
+}
+
 TEST(Findings, WeakAcidOfAFruitIsNotCalledCorrosive) {
     const auto findings = findingsOf(Json::parse(test::lemon()));
     EXPECT_EQ(findIn(findings, FindingCode::CorrosiveLiquid), nullptr);

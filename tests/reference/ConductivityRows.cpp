@@ -48,6 +48,8 @@ const std::vector<Equivalent> kEquivalent = {
 std::vector<Row> conductivityRows() {
     std::vector<Row> rows;
     for (const Point& point : kPercent) {
+        requireHeldOut(substanceOf(point.name).conductivity->siemensPerMetreByMassFraction, point.percent,
+                       point.name);
         rows.push_back({"conductivity, S/m", fmt::format("{} {} % at 20 °C", point.name, point.percent),
                         "CRC Handbook, electrical conductivity", point.published,
                         percentSolution(point.name, point.percent).conductivity, Margin::Relative, 0.05,

@@ -13,9 +13,22 @@ namespace {
 using chemistry::Species;
 using chemistry::SpeciesIndex;
 
+bool startsWith(const std::vector<std::string>& sources, std::string_view words) {
+    return std::any_of(sources.begin(), sources.end(),
+                       [&](const std::string& source) { return source.starts_with(words); });
+}
+
 bool isDerived(const Species& species) {
-    return std::any_of(species.sources.begin(), species.sources.end(),
-                       [](const std::string& source) { return source.starts_with("derived"); });
+    return startsWith(species.sources, "derived");
+}
+
+/// A potential that gave a species its energy, or was taken from a formation constant.
+bool isDerived(const chemistry::Reaction& reaction) {
+    return startsWith(reaction.sources, "derived") ||
+           std::any_of(reaction.terms.begin(), reaction.terms.end(), [](const chemistry::SpeciesTerm& term) {
+               return startsWith(catalogue().species[term.species].sources,
+                                 "derived from the standard potential");
+           });
 }
 
 } // namespace
@@ -32,7 +45,7 @@ Cycles thermodynamicCycles() {
         equations.push_back(equation);
         cycles.relations.push_back({reaction.equation,
                                     1000.0 * (reaction.standardVolts.value - gibbsVolts(reaction)), true,
-                                    false, reaction.knownConflict});
+                                    isDerived(reaction), reaction.knownConflict});
     }
     for (SpeciesIndex s = 0; s < data.species.size(); ++s) {
         const Species& species = data.species[s];

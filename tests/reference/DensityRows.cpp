@@ -98,6 +98,7 @@ const std::vector<Point> kPoints = {
 std::vector<Row> densityRows() {
     std::vector<Row> rows;
     for (const Point& point : kPoints) {
+        requireHeldOut(substanceOf(point.name).densityByMassFraction, point.percent, point.name);
         rows.push_back({"density, g/mL", fmt::format("{} {} % at 20 °C", point.name, point.percent),
                         point.source, point.published,
                         percentSolution(point.name, point.percent).densityKgPerM3 / 1000.0, Margin::Relative,

@@ -15,6 +15,7 @@ struct Potential {
     double published; // V
     const char* source;
     const char* whyMissed = "";
+    bool entered = false; ///< An energy was derived from this very potential.
 };
 
 constexpr const char* kCrc = "CRC Handbook, electrochemical series";
@@ -25,10 +26,10 @@ const std::vector<Potential> kPotentials = {
     {"zn2-zn", -0.7618, kCrc},
     {"zincate-zn", -1.199, kCrc},
     {"cu2-cu", 0.3419, kCrc},
-    {"cucl2-cu", 0.208, "Sugasaka & Fujii 1976"},
+    {"cucl2-cu", 0.208, "Sugasaka & Fujii 1976", "", true},
     {"cui-cu", -0.1852, kLatimer},
     {"cu-ammine", -0.02, "Milazzo & Caroli 1978"},
-    {"cubr2-cu", 0.169, "from log β2 5.89, Ahrland & Rawsthorne 1970"},
+    {"cubr2-cu", 0.169, "from log β2 5.89, Ahrland & Rawsthorne 1970", "", true},
     {"cu2o-cu", -0.360, kCrc},
     {"cuo-cu2o", -0.158, "Pourbaix 1963",
      "the atlas's energy of copper oxide is 2.5 kJ/mol higher than the NBS tables'"},
@@ -37,8 +38,8 @@ const std::vector<Potential> kPotentials = {
     {"aluminate-al", -2.328, kCrc},
     {"mg2-mg", -2.356, kBratsch},
     {"mgoh2-mg", -2.690, kCrc},
-    {"fe2-fe", -0.447, kCrc},
-    {"fe3-fe2", 0.771, kCrc},
+    {"fe2-fe", -0.447, kCrc, "", true},
+    {"fe3-fe2", 0.771, kCrc, "", true},
     {"pbso4-pb", -0.3588, kCrc},
     {"pb2-pb", -0.1262, kCrc},
     {"pbcl2-pb", -0.2675, kCrc},
@@ -51,11 +52,11 @@ const std::vector<Potential> kPotentials = {
     {"agbr-ag", 0.0713, kCrc},
     {"agi-ag", -0.1522, kCrc},
     {"ag2o-ag", 0.342, kCrc},
-    {"ni2-ni", -0.257, kCrc},
+    {"ni2-ni", -0.236, kBratsch},
     {"sn2-sn", -0.1375, kCrc},
     {"stannite-sn", -0.909, kCrc,
      "the handbook's stannite is HSnO2-; Baes & Mesmer's constant lies 17 mV off"},
-    {"hydrogen-from-acid", 0.0, "by definition"},
+    {"hydrogen-from-acid", 0.0, "by definition", "", true},
     {"hydrogen-from-water", -0.8277, kCrc},
     {"oxygen-four", 1.229, kCrc},
     {"oxygen-peroxide-acid", 0.695, kCrc},
@@ -99,7 +100,7 @@ std::vector<Row> potentialRows() {
         const chemistry::Reaction& reaction = reactionNamed(potential.reaction);
         rows.push_back({"standard potential from Gibbs energies, V", reaction.equation, potential.source,
                         potential.published, gibbsVolts(reaction), Margin::Absolute, 0.010,
-                        potential.whyMissed});
+                        potential.whyMissed, potential.entered});
     }
     const auto emf = [&](double molality, double published) {
         const double percent = 100.0 * molality * 0.098079 / (1.0 + molality * 0.098079);

@@ -1,8 +1,8 @@
 // tests/reference/Rows.h - published values beside what the model says, as one list that is tested and
 // printed.
 //
-// A row names its source. A value that entered the catalogue or a fit is not listed here. A row that misses
-// its target is marked as a miss with the reason; it then has to miss, so that the list stays true.
+// A row names its source. A value that entered the catalogue or a fit says so and does not count. A row that
+// misses its target is marked as a miss with the reason; it then has to miss, so that the list stays true.
 #pragma once
 #include <string>
 #include <vector>
@@ -23,6 +23,7 @@ struct Row {
     Margin margin = Margin::Relative;
     double target = 0.0;
     std::string whyMissed; ///< Empty unless the row is known to miss.
+    bool entered = false;  ///< It gave the catalogue its value: shown, but not counted.
 
     [[nodiscard]] double deviation() const;
     [[nodiscard]] bool meets() const;

@@ -5,6 +5,7 @@
 #include "core/chemistry/NameLookup.h"
 #include "tests/support/Samples.h"
 
+#include <cmath>
 #include <stdexcept>
 
 namespace anodex::test {
@@ -62,6 +63,18 @@ chemistry::Solution readySolution(const std::string& name, double celsius) {
     design.basis = cell::LiquidBasis::FinishedVolume;
     design.basisValue = 1e-3;
     return fromDesign(design, celsius);
+}
+
+const chemistry::Substance& substanceOf(const std::string& name) {
+    return catalogue().substances[substanceNamed(name)];
+}
+
+void requireHeldOut(const base::Table& table, double percent, const std::string& name) {
+    for (const base::TablePoint& point : table) {
+        if (std::abs(100.0 * point.x - percent) < 1e-6) {
+            throw std::logic_error(name + ": this strength stands in the catalogue");
+        }
+    }
 }
 
 double meanCoefficient(const chemistry::Solution& solution, const std::string& name) {

@@ -13,6 +13,9 @@ namespace anodex::test {
 [[nodiscard]] chemistry::Solution molarSolution(const std::string& name, double molPerLitre,
                                                 double celsius = 25.0);
 [[nodiscard]] chemistry::Solution readySolution(const std::string& name, double celsius);
+/// Throws when this strength stands in the catalogue's own table and so would check nothing.
+void requireHeldOut(const base::Table& table, double percent, const std::string& name);
+[[nodiscard]] const chemistry::Substance& substanceOf(const std::string& name);
 [[nodiscard]] double meanCoefficient(const chemistry::Solution& solution, const std::string& name);
 
 /// Standard potential of a reaction from its species' energies of formation.

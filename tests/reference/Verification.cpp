@@ -26,10 +26,13 @@ std::string targetText(const Row& row) {
 void printPublished() {
     const std::vector<Row> rows = publishedRows();
     const auto misses = std::count_if(rows.begin(), rows.end(), [](const Row& row) { return !row.meets(); });
-    fmt::print("## Published values\n\n{} values, none of which entered the catalogue or a fit; {} miss "
-               "their target "
-               "and say why.\nAll are from memory, as the catalogue's own sources are.\n",
-               rows.size(), misses);
+    const auto entered = std::count_if(rows.begin(), rows.end(), [](const Row& row) { return row.entered; });
+    fmt::print(
+        "## Published values\n\n{} values that entered neither the catalogue nor a fit; {} miss their target "
+        "and say why. {} more gave the\ncatalogue its value: they are shown and not counted. All are from "
+        "memory, as "
+        "the catalogue's own sources are.\n",
+        static_cast<long>(rows.size()) - entered, misses, entered);
     std::string group;
     for (const Row& row : rows) {
         if (row.group != group) {
@@ -40,7 +43,10 @@ void printPublished() {
         }
         fmt::print("| {} | {:.5g} | {:.5g} | {} | {}{} | {} |\n", row.what, row.published, row.computed,
                    deviationText(row), targetText(row),
-                   row.whyMissed.empty() ? "" : " **missed**: " + row.whyMissed, row.source);
+                   row.entered             ? " (entered)"
+                   : row.whyMissed.empty() ? ""
+                                           : " **missed**: " + row.whyMissed,
+                   row.source);
     }
 }
 

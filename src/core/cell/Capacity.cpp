@@ -1,6 +1,7 @@
 #include "core/cell/Capacity.h"
 
 #include "core/base/Constants.h"
+#include "core/base/SolventMass.h"
 #include "core/cell/Transport.h"
 
 #include <algorithm>
@@ -18,7 +19,6 @@ using chemistry::SpeciesTerm;
 constexpr chemistry::FactorSpread kDissolvedUtilisation{0.8, 1.2};
 // Layers dry out well before the last of the solvent is used (common practice, no source).
 constexpr chemistry::FactorSpread kSolventUtilisation{0.4, 1.5};
-constexpr double kSolventKgPerMole = 0.01801528;
 
 double solidMoles(const Catalogue& catalogue, const Electrode& electrode, SpeciesIndex species,
                   const Draw& draw) {
@@ -61,7 +61,7 @@ double dissolvedMoles(const Catalogue& catalogue, const chemistry::Solution& sol
         return acidMoles(catalogue, solution);
     }
     if (species == catalogue.key.solvent) {
-        return solution.mixture.solventKg / kSolventKgPerMole;
+        return solution.mixture.solventKg / base::kSolventKgPerMole;
     }
     if (species == catalogue.key.hydroxide) {
         return solution.molality[species] * solution.mixture.solventKg;

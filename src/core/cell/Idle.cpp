@@ -1,6 +1,7 @@
 #include "core/cell/Idle.h"
 
 #include "core/base/Constants.h"
+#include "core/base/SolventMass.h"
 
 #include <algorithm>
 #include <cmath>
@@ -10,13 +11,12 @@ namespace {
 
 constexpr double kStillAirMetresPerSecond = 0.003;
 constexpr double kHumidity = 0.5;
-constexpr double kSolventKgPerMole = 0.01801528;
 
 /// kg/m³ of vapour in saturated air.
 double saturatedVapour(double temperatureKelvin) {
     const double celsius = temperatureKelvin - base::kZeroCelsius;
     const double pascals = 610.94 * std::exp(17.625 * celsius / (celsius + 243.04));
-    return pascals * kSolventKgPerMole / (base::kGasConstant * temperatureKelvin);
+    return pascals * base::kSolventKgPerMole / (base::kGasConstant * temperatureKelvin);
 }
 
 } // namespace

@@ -2,6 +2,7 @@
 
 #include "core/base/Constants.h"
 #include "core/cell/Nernst.h"
+#include "core/cell/Resistance.h"
 
 #include <algorithm>
 #include <cmath>
@@ -164,7 +165,6 @@ double crossoverAmps(const TransportContext& context, const chemistry::Reaction&
         return 0.0;
     }
     double amps = 0.0;
-    const double area = std::sqrt(cell.electrodes[0].areaM2 * cell.electrodes[1].areaM2);
     for (const SpeciesTerm& term : positive.terms) {
         const bool wanders = term.count < 0.0 && context.catalogue.species[term.species].isDissolved() &&
                              term.species != context.catalogue.key.hydrogenIon;
@@ -182,7 +182,7 @@ double crossoverAmps(const TransportContext& context, const chemistry::Reaction&
         const auto& here = cell.solution(Side::Negative);
         const double difference = there.labileConcentration(context.catalogue, term.species) -
                                   here.labileConcentration(context.catalogue, term.species);
-        amps += positive.electrons / std::abs(term.count) * base::kFaraday * leak * area *
+        amps += positive.electrons / std::abs(term.count) * base::kFaraday * leak * currentArea(cell) *
                 diffusivity(context, term.species) * std::max(difference, 0.0) / path;
     }
     return amps;

@@ -1,6 +1,7 @@
 #include "core/chemistry/Pitzer.h"
 
 #include "core/base/Constants.h"
+#include "core/base/SolventMass.h"
 
 #include <algorithm>
 #include <array>
@@ -12,7 +13,6 @@ namespace anodex::chemistry {
 namespace {
 
 constexpr double kB = 1.2;
-constexpr double kSolventKgPerMole = 0.01801528;
 constexpr double kNegligible = 1e-7; // mol/kg: two such ions do not feel each other
 
 double debyeHueckelSlope(double temperatureKelvin) {
@@ -248,7 +248,7 @@ private:
         const double scaledTotal = total * m_scale;
         const double osmotic = scaledTotal > 0.0 ? 1.0 + 2.0 * m_osmoticSum / scaledTotal : 1.0;
         // No mixture binds its solvent tighter than e^-6, nor lends it more activity than it has pure.
-        m_result.lnSolventActivity = std::clamp(-kSolventKgPerMole * total * osmotic, -6.0, 0.0);
+        m_result.lnSolventActivity = std::clamp(-base::kSolventKgPerMole * total * osmotic, -6.0, 0.0);
     }
 
     const Catalogue& m_catalogue;

@@ -56,6 +56,16 @@ Totals totalsOf(const Catalogue& catalogue, const std::vector<Portion>& portions
     return totals;
 }
 
+std::vector<Amount> presentAmounts(const std::vector<double>& molality) {
+    std::vector<Amount> amounts;
+    for (SpeciesIndex s = 0; s < molality.size(); ++s) {
+        if (molality[s] > 0.0) {
+            amounts.push_back({s, molality[s]});
+        }
+    }
+    return amounts;
+}
+
 void takeResult(const Catalogue& catalogue, const SpeciationResult& speciation, Solution& solution) {
     solution.molality = speciation.molality;
     for (SpeciesIndex s = 0; s < speciation.molality.size(); ++s) {
@@ -87,12 +97,7 @@ void solveEquilibrium(const Catalogue& catalogue, const Totals& totals, Solution
     double change = 1e300;
     constexpr double kSettled = 1e-9;
     for (int round = 0; round < 600 && change > kSettled; ++round) {
-        std::vector<Amount> amounts;
-        for (SpeciesIndex s = 0; s < result.molality.size(); ++s) {
-            if (result.molality[s] > 0.0) {
-                amounts.push_back({s, result.molality[s]});
-            }
-        }
+        const std::vector<Amount> amounts = presentAmounts(result.molality);
         activities = pitzerActivities(catalogue, amounts, setting.temperatureKelvin);
         change = std::abs(activities.lnSolventActivity - lnSolvent);
         double along = 0.0;
@@ -173,12 +178,7 @@ void findSupply(const Catalogue& catalogue, Solution& solution) {
         double lnRatio;
         std::size_t position;
     };
-    std::vector<Amount> amounts;
-    for (SpeciesIndex s = 0; s < solution.molality.size(); ++s) {
-        if (solution.molality[s] > 0.0) {
-            amounts.push_back({s, solution.molality[s]});
-        }
-    }
+    std::vector<Amount> amounts = presentAmounts(solution.molality);
     std::vector<Form> forms;
     for (SpeciesIndex s = 0; s < catalogue.species.size(); ++s) {
         const bool absent = catalogue.species[s].isDissolved() && solution.molality[s] <= 0.0;

@@ -10,6 +10,17 @@ template <typename Entry> Json common(const Entry& entry) {
     return {{"id", entry.id}, {"name", entry.name}, {"aliases", entry.aliases}, {"sources", entry.sources}};
 }
 
+/// What all kinds share, and what `fill` adds for this one.
+template <typename Entry, typename Fill> Json listOf(const std::vector<Entry>& entries, const Fill& fill) {
+    Json list = Json::array();
+    for (const Entry& entry : entries) {
+        Json json = common(entry);
+        fill(entry, json);
+        list.push_back(json);
+    }
+    return list;
+}
+
 Json termsJson(const Catalogue& catalogue, const std::vector<chemistry::SpeciesTerm>& terms) {
     Json json = Json::object();
     for (const chemistry::SpeciesTerm& term : terms) {
@@ -27,9 +38,7 @@ Json hazardsJson(const std::vector<chemistry::Hazard>& hazards) {
 }
 
 Json liquids(const Catalogue& catalogue) {
-    Json list = Json::array();
-    for (const auto& liquid : catalogue.liquids) {
-        Json entry = common(liquid);
+    return listOf(catalogue.liquids, [&](const auto& liquid, Json& entry) {
         entry["mol_per_L"] = Json::object();
         for (const auto& part : liquid.parts) {
             entry["mol_per_L"][catalogue.substances[part.substance].name] = part.molPerLitre;
@@ -37,15 +46,11 @@ Json liquids(const Catalogue& catalogue) {
         entry["strength_within_factor"] = liquid.strengthSpreadFactor;
         entry["conductivity_factor"] = liquid.conductivityFactor;
         entry["has_pH_scale"] = liquid.hasPhScale;
-        list.push_back(entry);
-    }
-    return list;
+    });
 }
 
 Json materials(const Catalogue& catalogue) {
-    Json list = Json::array();
-    for (const auto& material : catalogue.materials) {
-        Json entry = common(material);
+    return listOf(catalogue.materials, [&](const auto& material, Json& entry) {
         entry["form"] = material.form;
         entry["surfaces"] = Json::object();
         for (const auto& part : material.surfaces) {
@@ -63,39 +68,27 @@ Json materials(const Catalogue& catalogue) {
             entry["air_limit_A_per_m2"] = material.breathingLimit->value;
         }
         entry["hazards"] = hazardsJson(material.hazards);
-        list.push_back(entry);
-    }
-    return list;
+    });
 }
 
 Json separators(const Catalogue& catalogue) {
-    Json list = Json::array();
-    for (const auto& separator : catalogue.separators) {
-        Json entry = common(separator);
+    return listOf(catalogue.separators, [](const auto& separator, Json& entry) {
         entry["mac_mullin_number"] = separator.macMullin.value;
         entry["thickness_mm"] = separator.defaultThicknessMetres * 1000.0;
         entry["divides"] = separator.divides;
         entry["fixed_charge_mol_per_L"] = separator.fixedCharge / 1000.0;
-        list.push_back(entry);
-    }
-    return list;
+    });
 }
 
 Json cases(const Catalogue& catalogue) {
-    Json list = Json::array();
-    for (const auto& material : catalogue.cases) {
-        Json entry = common(material);
+    return listOf(catalogue.cases, [](const auto& material, Json& entry) {
         entry["lowest_pH"] = material.lowestPh;
         entry["highest_pH"] = material.highestPh;
-        list.push_back(entry);
-    }
-    return list;
+    });
 }
 
 Json substances(const Catalogue& catalogue) {
-    Json list = Json::array();
-    for (const auto& substance : catalogue.substances) {
-        Json entry = common(substance);
+    return listOf(catalogue.substances, [&](const auto& substance, Json& entry) {
         entry["formula"] = substance.formulaText;
         entry["molar_mass_g_per_mol"] = substance.molarMassKg * 1000.0;
         entry["hydrates"] = Json::array();
@@ -107,9 +100,7 @@ Json substances(const Catalogue& catalogue) {
             entry["solubility_g_per_100_g"] = *substance.solubilityKgPerKg * 100.0;
         }
         entry["hazards"] = hazardsJson(substance.hazards);
-        list.push_back(entry);
-    }
-    return list;
+    });
 }
 
 Json reactions(const Catalogue& catalogue) {

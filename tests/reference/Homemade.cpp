@@ -19,8 +19,11 @@ HomemadeCell evaluatedCell(const formats::Json& row) {
     cell.missed = row.value("missed", "");
     cell.readingVolts = row.at("open_circuit_V");
     if (row.contains("short_circuit_A")) {
-        cell.readingAmps = row.at("short_circuit_A").get<double>();
+        const formats::Json& amps = row.at("short_circuit_A");
+        cell.readingAmps = {amps.at(0), amps.at(1)};
         cell.limitedBy = row.at("limited_by");
+        cell.ampsSource = row.at("short_circuit_source");
+        cell.ampsMissed = row.value("short_circuit_missed", "");
     }
     const auto path = sourceDir() / "tests/data/cells/homemade" / (cell.file + ".cell.json");
     const auto design = formats::readCellFile(readText(path));
@@ -60,8 +63,12 @@ bool HomemadeCell::meetsVolts() const {
     return std::abs(computedVolts - readingVolts) <= targetVolts();
 }
 
+double HomemadeCell::middleAmps() const {
+    return std::sqrt(readingAmps->low * readingAmps->high);
+}
+
 bool HomemadeCell::meetsAmps() const {
-    return !readingAmps || std::abs(std::log(computedAmps / *readingAmps)) <= std::log(targetFactor());
+    return std::abs(std::log(computedAmps / middleAmps())) <= std::log(targetFactor());
 }
 
 bool HomemadeCell::inRange() const {

@@ -19,7 +19,9 @@ struct HomemadeCell {
     std::string fitted; ///< The catalogue value that was fitted to it, or empty.
     std::string missed; ///< Why it misses its target; empty when it meets it.
     double readingVolts = 0.0;
-    std::optional<double> readingAmps;
+    std::optional<base::Interval> readingAmps; ///< What meters show, from build to build.
+    std::string ampsSource;
+    std::string ampsMissed; ///< Why it misses its factor; empty when it meets it.
     std::string limitedBy;
     double computedVolts = 0.0;
     double computedAmps = 0.0;
@@ -27,6 +29,7 @@ struct HomemadeCell {
 
     [[nodiscard]] double targetVolts() const; ///< By kind.
     [[nodiscard]] double targetFactor() const;
+    [[nodiscard]] double middleAmps() const; ///< Geometric mean of the reading; the factor counts from it.
     [[nodiscard]] bool meetsVolts() const;
     [[nodiscard]] bool meetsAmps() const;
     [[nodiscard]] bool inRange() const;

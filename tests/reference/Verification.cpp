@@ -65,9 +65,13 @@ void printHomemade() {
         cells.size(), inRange, fitted);
     for (const HomemadeCell& cell : cells) {
         const std::string shorted =
-            cell.readingAmps ? fmt::format("{:.2g} A, {:.2g} A (within ×{:g})", *cell.readingAmps,
-                                           cell.computedAmps, cell.targetFactor())
-                             : std::string("computed ") + fmt::format("{:.2g} A", cell.computedAmps);
+            cell.readingAmps
+                ? fmt::format("{:.2g} to {:.2g} A, {:.2g} A (×{:.2g} of ×{:g}){}; {}", cell.readingAmps->low,
+                              cell.readingAmps->high, cell.computedAmps,
+                              cell.computedAmps / cell.middleAmps(), cell.targetFactor(),
+                              cell.ampsMissed.empty() ? "" : " **missed**: " + cell.ampsMissed,
+                              cell.ampsSource)
+                : fmt::format("no reading known, {:.2g} A", cell.computedAmps);
         fmt::print("| {} | {} | {:.2f} | {:.3f} | {:.2f} to {:.2f} | {:+.3f} | ±{:g}{} | {} | {}{} |\n",
                    cell.name, cell.family, cell.readingVolts, cell.computedVolts, cell.range.low,
                    cell.range.high, cell.computedVolts - cell.readingVolts, cell.targetVolts(),

@@ -67,6 +67,10 @@ Json materials(const Catalogue& catalogue) {
         if (material.breathingLimit) {
             entry["air_limit_A_per_m2"] = material.breathingLimit->value;
         }
+        if (material.porosity > 0.0) {
+            entry["porosity"] = material.porosity;
+            entry["filled_pores_percent"] = material.usualFilledPores * 100.0;
+        }
         entry["hazards"] = hazardsJson(material.hazards);
     });
 }

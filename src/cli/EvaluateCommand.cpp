@@ -61,6 +61,8 @@ Json assumedJson(const Cell& cell) {
             json[assumption.field] = assumption.text;
         } else if (assumption.field.ends_with("_C")) {
             json[assumption.field] = std::round((assumption.value - 273.15) * 1e6) / 1e6;
+        } else if (assumption.field.ends_with("_percent")) {
+            json[assumption.field] = std::round(assumption.value * 1e8) / 1e6;
         } else {
             json[assumption.field] = assumption.value * 1000.0; // _mm, _g and _mohm from SI
         }

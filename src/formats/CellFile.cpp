@@ -145,6 +145,10 @@ ElectrodeDesign readElectrode(JsonObject& entry) {
             inner.text("material"), scaled(inner.maybeNumber("resistance_mohm", kNotNegative), 1e-3)};
     });
     electrode.air = readAir(entry);
+    electrode.openShare =
+        scaled(entry.maybeNumber("open_percent", {0.0, 100.0, false, "a share above 0 and up to 100"}), 0.01);
+    electrode.filledPores =
+        scaled(entry.maybeNumber("filled_pores_percent", {0.0, 100.0, true, "a share from 0 to 100"}), 0.01);
     entry.eachObject("additives", [&](JsonObject& item) {
         electrode.additives.push_back({item.text("material"), 1e-3 * item.number("mass_g", kPositive)});
     });
@@ -269,6 +273,8 @@ Json electrodeJson(const ElectrodeDesign& electrode) {
                       : *electrode.air == Air::Still ? "still"
                                                      : "breathing";
     }
+    put(json, "open_percent", electrode.openShare, 100.0);
+    put(json, "filled_pores_percent", electrode.filledPores, 100.0);
     for (const AdditiveDesign& additive : electrode.additives) {
         json["additives"].push_back(
             {{"material", additive.material}, {"mass_g", tidy(1e3 * additive.massKg)}});
@@ -382,6 +388,8 @@ FileError toFileError(const DesignError& error) {
         return {Code::UnknownName, error.field, "\"" + error.written + "\"", "a family" + near};
     case Design::NotPositive:
         return {Code::OutOfRange, error.field, "0, less, or no number", "a number above 0"};
+    case Design::NotAShare:
+        return {Code::OutOfRange, error.field, "no share", "a percentage up to 100"};
     case Design::TemperatureOutOfRange:
         return {Code::OutOfRange, error.field, "a temperature outside the model", "0 to 60 °C"};
     case Design::PercentTooHigh:

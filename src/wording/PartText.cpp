@@ -26,6 +26,10 @@ const char* partText(ResistancePart part) {
         return "negative electrode";
     case ResistancePart::PositiveBody:
         return "positive electrode";
+    case ResistancePart::NegativePores:
+        return "liquid in the negative's pores";
+    case ResistancePart::PositivePores:
+        return "liquid in the positive's pores";
     case ResistancePart::NegativeCollector:
         return "negative collector";
     case ResistancePart::PositiveCollector:

@@ -9,7 +9,7 @@ namespace {
 constexpr const char* kPouch =
     R"({ "format": "anodex-cell/1", "name": "Foil pouch", "family": "air", "temperature_C": 20,
   "negative": { "material": "aluminium", "mass_g": 2, "wetted_area_cm2": 46, "collector": {"material": "copper", "resistance_mohm": 5}, "air": "still" },
-  "positive": { "material": "activated carbon", "wetted_area_cm2": 46, "air": "breathing", "additives": [{"material": "MnO2", "mass_g": 3}] },
+  "positive": { "material": "activated carbon", "wetted_area_cm2": 46, "air": "breathing", "open_percent": 5, "filled_pores_percent": 70, "additives": [{"material": "MnO2", "mass_g": 3}] },
   "electrolyte": { "water_mL": 100, "solutes": [ {"substance": "NaCl", "mass_g": 5}, {"substance": "NaHCO3", "mass_g": 5} ] },
   "separator": { "material": "kitchen paper", "layers": 2, "thickness_mm": 0.4 }, "gap_mm": 0.8, "contact_mohm": 20, "case": { "material": "ABS" } })";
 
@@ -22,6 +22,8 @@ TEST(CellFile, ReadsTheContractsExample) {
     EXPECT_NEAR(*design->negative.massKg, 0.002, 1e-12);
     EXPECT_NEAR(*design->negative.collector->resistanceOhm, 0.005, 1e-12);
     EXPECT_EQ(design->positive.air, cell::Air::Breathing);
+    EXPECT_NEAR(design->positive.openShare.value_or(0.0), 0.05, 1e-12);
+    EXPECT_NEAR(design->positive.filledPores.value_or(0.0), 0.7, 1e-12);
     EXPECT_EQ(design->positive.additives.front().material, "MnO2");
     EXPECT_EQ(design->liquid.solutes.size(), 2U);
     EXPECT_EQ(*design->separator->layers, 2);
@@ -143,6 +145,9 @@ INSTANTIATE_TEST_SUITE_P(
         Refusal{R"({"negative":{"weted_area_cm2":46}})", "negative.weted_area_cm2",
                 "the key \"wetted_area_cm2\""},
         Refusal{R"({"positive":{"air":"windy"}})", "positive.air", "none, still or breathing"},
+        Refusal{R"({"positive":{"open_percent":0}})", "positive.open_percent", "above 0 and up to 100"},
+        Refusal{R"({"positive":{"open_percent":101}})", "positive.open_percent", "above 0 and up to 100"},
+        Refusal{R"({"positive":{"filled_pores_percent":-1}})", "positive.filled_pores_percent", "0 to 100"},
         Refusal{R"({"positive":{"additives":{}}})", "positive.additives", "a list"},
         Refusal{R"({"positive":{"additives":[{"material":"MnO2"}]}})", "positive.additives[0].mass_g",
                 "nothing"},

@@ -46,6 +46,12 @@ Json RandomDesign::electrode(Coverage& coverage) {
         constexpr const char* kAir[] = {"none", "still", "breathing"};
         json["air"] = kAir[index(3)];
     }
+    if (chance(0.2)) {
+        json["open_percent"] = logUniform(1e-3, 100.0);
+    }
+    if (chance(0.2)) {
+        json["filled_pores_percent"] = chance(0.1) ? (chance(0.5) ? 0.0 : 100.0) : uniform(0.0, 100.0);
+    }
     if (chance(0.3)) {
         json["collector"] = {{"material", pick(m_catalogue.materials, "collectors", coverage).id}};
         if (chance(0.5)) {
@@ -173,7 +179,7 @@ struct Place {
 
 bool mayBeZeroOrLess(const std::string& key) {
     return key == "temperature_C" || key == "contact_mohm" || key == "resistance_mohm" ||
-           key == "measured_pH" || key == "measured_open_circuit_V";
+           key == "measured_pH" || key == "filled_pores_percent" || key == "measured_open_circuit_V";
 }
 
 void collect(const Json& json, const Json::json_pointer& at, std::vector<Place>& numbers,

@@ -119,6 +119,9 @@ private:
         if (!design.air) {
             assume(field + ".air", 0.0, "still");
         }
+        if (Problem problem = takePores(design, field, material, electrode)) {
+            return problem;
+        }
         electrode.measuredOhm = design.measuredResistanceOhm;
         for (std::size_t i = 0; i < design.additives.size(); ++i) {
             const std::string path = field + ".additives[" + std::to_string(i) + "]";
@@ -133,6 +136,25 @@ private:
             electrode.additives.push_back(additive);
         }
         return takeCollector(design, field, electrode);
+    }
+
+    Problem takePores(const ElectrodeDesign& design, const std::string& field,
+                      const chemistry::Material& material, Electrode& electrode) {
+        if (design.openShare && !(*design.openShare > 0.0 && *design.openShare <= 1.0)) {
+            return DesignError{Code::NotAShare, field + ".open_percent", {}, {}};
+        }
+        if (design.filledPores && !(*design.filledPores >= 0.0 && *design.filledPores <= 1.0)) {
+            return DesignError{Code::NotAShare, field + ".filled_pores_percent", {}, {}};
+        }
+        electrode.openShare = design.openShare.value_or(1.0);
+        electrode.filledPores = design.filledPores.value_or(material.usualFilledPores);
+        if (electrode.air == Air::Breathing && !design.openShare) {
+            assume(field + ".open_percent", 1.0);
+        }
+        if (material.porosity > 0.0 && !design.filledPores) {
+            assume(field + ".filled_pores_percent", electrode.filledPores);
+        }
+        return std::nullopt;
     }
 
     void takeMass(const ElectrodeDesign& design, const std::string& field,

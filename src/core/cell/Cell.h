@@ -25,6 +25,7 @@ struct DesignError {
         UnknownCase,
         UnknownFamily,
         NotPositive,
+        NotAShare,
         TemperatureOutOfRange,
         PercentTooHigh,
         NoRoomForSolvent
@@ -54,6 +55,8 @@ struct Electrode {
     double massKg = 0.0;
     double thicknessMetres = 0.0;
     Air air = Air::Still;
+    double openShare = 1.0;
+    double filledPores = 1.0;
     std::vector<ElectrodeAdditive> additives;
     std::optional<double> collectorOhm; ///< As stated; absent: from its material.
     std::optional<std::size_t> collector;

@@ -78,6 +78,8 @@ struct ElectrodeDesign {
     std::optional<double> thicknessMetres;
     std::optional<CollectorDesign> collector;
     std::optional<Air> air;
+    std::optional<double> openShare;   ///< Of the breathing face that holes leave open. 0 to 1.
+    std::optional<double> filledPores; ///< Share of a porous layer's pores that liquid fills. 0 to 1.
     std::vector<AdditiveDesign> additives;
     std::optional<double> measuredResistanceOhm;
     bool operator==(const ElectrodeDesign&) const = default;

@@ -3,6 +3,7 @@
 #include "core/base/Constants.h"
 #include "core/base/RootFinding.h"
 #include "core/cell/Nernst.h"
+#include "core/cell/PorousLayer.h"
 
 #include <algorithm>
 #include <cmath>
@@ -89,7 +90,8 @@ public:
         return route;
     }
 
-    /// Neither side of the couple, or nothing of what this route needs, was ever poured in: no news to anyone.
+    /// Neither side of the couple, or nothing of what this route needs, was ever poured in: no news to
+    /// anyone.
     [[nodiscard]] bool isUnheardOf(const SurfaceKinetics& kinetics) const {
         const auto& solution = m_context.cell.solution(m_context.side);
         return (m_anodicAbsent && m_cathodicAbsent) ||
@@ -199,9 +201,8 @@ ElectrodeModel::ElectrodeModel(const Catalogue& catalogue, const Cell& cell, Sid
         }
     }
     if (moment == Moment::First) {
-        m_capacitancePerSecond = electrode.massKg *
-                                 catalogue.materials[electrode.material].capacitanceFaradPerKg /
-                                 kFirstMomentSeconds;
+        m_capacitancePerSecond =
+            chargedFarads(catalogue, cell, side, kFirstMomentSeconds) / kFirstMomentSeconds;
     }
 }
 

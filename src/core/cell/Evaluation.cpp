@@ -211,6 +211,8 @@ LossPart lossPartOf(ResistancePart part) {
     switch (part) {
     case ResistancePart::NegativeLiquid:
     case ResistancePart::PositiveLiquid:
+    case ResistancePart::NegativePores:
+    case ResistancePart::PositivePores:
     case ResistancePart::Measured:
         return LossPart::Liquid;
     case ResistancePart::Separator:

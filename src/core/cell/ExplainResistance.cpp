@@ -7,12 +7,13 @@ namespace {
 using chemistry::Catalogue;
 
 constexpr const char* kMacMullinSource = "MacMullin & Muccini, AIChE J. 2, 393 (1956)";
+constexpr const char* kPorousSource = "Newman & Tobias, J. Electrochem. Soc. 109, 1183 (1962)";
 constexpr const char* kSpreadingSource =
     "Cooper, Mikic & Yovanovich, Int. J. Heat Mass Transfer 12, 279 (1969)";
 
 Side sideOf(ResistancePart part) {
     const bool positive = part == ResistancePart::PositiveLiquid || part == ResistancePart::PositiveBody ||
-                          part == ResistancePart::PositiveCollector;
+                          part == ResistancePart::PositivePores || part == ResistancePart::PositiveCollector;
     return positive ? Side::Positive : Side::Negative;
 }
 
@@ -58,6 +59,32 @@ void explainSheet(const chemistry::Material& material, double thickness, double 
     }
 }
 
+void explainBody(const chemistry::Material& material, const Electrode& electrode, Explanation& result) {
+    if (electrode.measuredOhm) {
+        result.sources = {"measured on the electrode"};
+    } else if (electrode.collector) {
+        result.formula = "R = ρ·L / (3·A)";
+        result.sources = material.sources;
+        result.inputs = {input("ρ per m", material.resistivityOhmMetres, Unit::Ohm),
+                         input("L", electrode.thicknessMetres, Unit::Metre),
+                         input("A", electrode.areaM2, Unit::SquareMetre)};
+    } else {
+        explainSheet(material, electrode.thicknessMetres, electrode.areaM2, result);
+    }
+}
+
+void explainPores(const Catalogue& catalogue, const Cell& cell, Side side, Explanation& result) {
+    const Electrode& electrode = cell.electrode(side);
+    const chemistry::Material& material = catalogue.materials[electrode.material];
+    result.formula = "R = L / (3·κ·(ε·w)^1.5·A)";
+    result.sources = {kPorousSource};
+    result.inputs = {input("L", electrode.thicknessMetres, Unit::Metre),
+                     explainConductivity(catalogue, cell, side),
+                     input("ε, porosity", material.porosity, Unit::None, material.sources),
+                     input("w, share of the pores filled", electrode.filledPores, Unit::None),
+                     input("A", electrode.areaM2, Unit::SquareMetre)};
+}
+
 } // namespace
 
 Explanation explainResistancePart(const Catalogue& catalogue, const Cell& cell,
@@ -81,8 +108,12 @@ Explanation explainResistancePart(const Catalogue& catalogue, const Cell& cell,
     case ResistancePart::NegativeBody:
     case ResistancePart::PositiveBody:
         result.symbol = "R_electrode";
-        explainSheet(catalogue.materials[electrode.material], electrode.thicknessMetres, electrode.areaM2,
-                     result);
+        explainBody(catalogue.materials[electrode.material], electrode, result);
+        break;
+    case ResistancePart::NegativePores:
+    case ResistancePart::PositivePores:
+        result.symbol = "R_pores";
+        explainPores(catalogue, cell, side, result);
         break;
     case ResistancePart::NegativeCollector:
     case ResistancePart::PositiveCollector:

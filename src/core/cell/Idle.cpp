@@ -2,6 +2,7 @@
 
 #include "core/base/Constants.h"
 #include "core/base/SolventMass.h"
+#include "core/cell/PorousLayer.h"
 
 #include <algorithm>
 #include <cmath>
@@ -11,6 +12,7 @@ namespace {
 
 constexpr double kStillAirMetresPerSecond = 0.003;
 constexpr double kHumidity = 0.5;
+constexpr double kVapourInAir = 2.5e-5; // m²/s
 
 /// kg/m³ of vapour in saturated air.
 double saturatedVapour(double temperatureKelvin) {
@@ -26,8 +28,10 @@ double dryingKgPerSecond(const Cell& cell) {
     for (const Side side : {Side::Negative, Side::Positive}) {
         if (cell.electrode(side).air == Air::Breathing) {
             const double drive = std::max(cell.solution(side).solventActivity - kHumidity, 0.0);
-            kilograms += kStillAirMetresPerSecond * cell.electrode(side).areaM2 * drive *
-                         saturatedVapour(cell.temperatureKelvin);
+            const double transfer = 1.0 / (1.0 / kStillAirMetresPerSecond +
+                                           openingsResistance(cell.electrode(side), kVapourInAir));
+            kilograms +=
+                transfer * cell.electrode(side).areaM2 * drive * saturatedVapour(cell.temperatureKelvin);
         }
     }
     return kilograms;

@@ -12,6 +12,8 @@ namespace {
 using chemistry::Catalogue;
 using Concentrations = std::vector<double>; // mol/m³ by species
 
+constexpr double kConductivityPerKelvin = 0.02;
+
 Concentrations concentrationsOf(const Catalogue& catalogue, const chemistry::Solution& solution) {
     Concentrations values(catalogue.species.size(), 0.0);
     for (std::size_t s = 0; s < values.size(); ++s) {
@@ -20,6 +22,19 @@ Concentrations concentrationsOf(const Catalogue& catalogue, const chemistry::Sol
         }
     }
     return values;
+}
+
+/// Slows the ions to what the liquid conducts: those that walk in pairs carry nothing.
+Concentrations slowed(const Catalogue& catalogue, Concentrations ions, double siemensPerMetreAt25) {
+    double unhindered = 0.0;
+    for (std::size_t s = 0; s < ions.size(); ++s) {
+        unhindered += ions[s] * catalogue.species[s].limitingConductivity;
+    }
+    const double share = unhindered > 0.0 ? std::min(1.0, siemensPerMetreAt25 / unhindered) : 1.0;
+    for (double& ion : ions) {
+        ion *= share;
+    }
+    return ions;
 }
 
 /// Potential of `right` minus that of `left`, in RT/F.
@@ -94,22 +109,31 @@ double junctionVolts(const Catalogue& catalogue, const Cell& cell) {
         return 0.0;
     }
     const double thermal = base::kGasConstant * cell.temperatureKelvin / base::kFaraday;
-    const Concentrations left = concentrationsOf(catalogue, cell.solutions[0]);
-    const Concentrations right = concentrationsOf(catalogue, cell.solutions[1]);
+    const double warmth =
+        1.0 + kConductivityPerKelvin * (cell.temperatureKelvin - base::kStandardTemperature);
+    const auto carriers = [&](const chemistry::Solution& solution) {
+        return slowed(catalogue, concentrationsOf(catalogue, solution), solution.freeConductivity / warmth);
+    };
+    const Concentrations left = carriers(cell.solutions[0]);
+    const Concentrations right = carriers(cell.solutions[1]);
     if (!cell.barrier) {
         return thermal * henderson(catalogue, left, right);
     }
     const chemistry::SeparatorMaterial& separator = catalogue.separators[cell.barrier->separator];
+    if (separator.fixedCharge != 0.0) {
+        return thermal * acrossMembrane(catalogue, concentrationsOf(catalogue, cell.solutions[0]),
+                                        concentrationsOf(catalogue, cell.solutions[1]),
+                                        separator.fixedCharge);
+    }
     if (separator.bridge) {
         Concentrations middle(catalogue.species.size(), 0.0);
         for (const chemistry::SpeciesTerm& ion : separator.bridge->ions) {
             middle[ion.species] = ion.count;
         }
+        middle = slowed(catalogue, std::move(middle), separator.bridge->conductivity);
         return thermal * (henderson(catalogue, left, middle) + henderson(catalogue, middle, right));
     }
-    return thermal * (separator.fixedCharge != 0.0
-                          ? acrossMembrane(catalogue, left, right, separator.fixedCharge)
-                          : henderson(catalogue, left, right));
+    return thermal * henderson(catalogue, left, right);
 }
 
 } // namespace anodex::cell

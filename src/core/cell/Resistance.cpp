@@ -1,5 +1,6 @@
 #include "core/cell/Resistance.h"
 
+#include "core/cell/PorousLayer.h"
 #include "core/cell/Spreading.h"
 
 #include <algorithm>
@@ -82,11 +83,13 @@ ResistanceBudget resistanceBudget(const chemistry::Catalogue& catalogue, const C
     for (const Side side : {Side::Negative, Side::Positive}) {
         const Electrode& electrode = cell.electrode(side);
         const bool isNegative = side == Side::Negative;
-        const double body = electrode.collector ? 0.0
+        const double body = electrode.collector ? layerOhm(catalogue, electrode)
                                                 : bodyOhm(catalogue.materials[electrode.material],
                                                           electrode.thicknessMetres, electrode.areaM2, draw);
         add(isNegative ? ResistancePart::NegativeBody : ResistancePart::PositiveBody,
             electrode.measuredOhm.value_or(body));
+        add(isNegative ? ResistancePart::NegativePores : ResistancePart::PositivePores,
+            poreOhm(catalogue, cell, side));
         add(isNegative ? ResistancePart::NegativeCollector : ResistancePart::PositiveCollector,
             collectorOhm(catalogue, electrode, draw));
     }

@@ -2,7 +2,7 @@
 //
 // Law        R = L N / (κ A) for each layer of liquid or separator (N the MacMullin number); in the ground
 //            and in large baths spreading resistance instead; plus bridge, membrane, collectors, electrode
-//            bodies, contacts. A measured total replaces the computed one.
+//            bodies and the liquid in their pores, contacts. A measured total replaces the computed one.
 // Source     MacMullin & Muccini, AIChE J. 2, 393 (1956).
 // Units      ohm.
 #pragma once
@@ -19,6 +19,8 @@ enum class ResistancePart {
     Bridge,
     NegativeBody,
     PositiveBody,
+    NegativePores,
+    PositivePores,
     NegativeCollector,
     PositiveCollector,
     Contacts,

@@ -2,6 +2,7 @@
 
 #include "core/base/Constants.h"
 #include "core/cell/Nernst.h"
+#include "core/cell/PorousLayer.h"
 #include "core/cell/Resistance.h"
 
 #include <algorithm>
@@ -77,10 +78,8 @@ double oxygenLimit(const TransportContext& context, double electrons) {
     if (electrode.air == Air::Still) {
         return still;
     }
-    const chemistry::Material& material = context.catalogue.materials[electrode.material];
-    const chemistry::FactorSpread open =
-        material.breathingLimit.value_or(chemistry::FactorSpread{4.0 * still, 2.0});
-    return std::max(still, context.draw.factor("air supply of " + material.name, open));
+    return std::max(still, breathingLimit(context.catalogue, context.cell, context.side, {4.0 * still, 2.0},
+                                          context.draw));
 }
 
 /// mol/m³. The rate law divides a branch by its limit, and both fall with the concentration alike; so an

@@ -3,7 +3,7 @@
 // Law        i_L = n F D c / δ for each dissolved reactant, combined as resistances in series. The layer is
 //            0.5 mm in still liquid, 0.1 mm stirred, never wider than the gap, and for the moment `first` as
 //            deep as diffusion reaches in 5 s, √(πDt), with what fills the pores used first. Oxygen from an
-//            open face has the material's own limit.
+//            open face has a limit of its own (PorousLayer.h).
 // Units      A/m² of geometric area.
 // Source     Nernst layer: Bard & Faulkner, Electrochemical Methods, 2nd ed., ch. 1 and 5.
 #pragma once

@@ -44,6 +44,7 @@ struct Material {
     std::optional<FactorSpread> breathingLimit; ///< A/m² geometric for gas reaching it from an open face.
     std::optional<Plating> plating;
     double porosity = 0.0;               ///< 0: solid, what lies behind it stays dry.
+    double usualFilledPores = 1.0;       ///< Share of its pores that liquid fills as it is used.
     double wettedShareAsCollector = 0.0; ///< Its wetted area behind a porous electrode, over that area.
     FactorSpread throughOhmM2{0.0, 1.0}; ///< Across a film that current has to pass.
     std::optional<OffsetSpread> grade;   ///< Shift of the couples its solid reagent takes part in.
@@ -64,6 +65,7 @@ struct SeparatorMaterial {
     struct Bridge {
         double ohms = 0.0;
         double spreadFactor = 1.5;
+        double conductivity = 1.0;     ///< S/m at 25 °C of its own liquid.
         std::vector<SpeciesTerm> ions; ///< Count = mol/m³.
     };
     std::optional<Bridge> bridge;

@@ -341,6 +341,7 @@ Solution solveSolution(const Catalogue& catalogue, const Mixture& mixture) {
     }
     solution.volumeM3 = kilograms / solution.densityKgPerM3;
     const ConductivityResult conductivity = mixtureConductivity(catalogue, solution);
+    solution.freeConductivity = conductivity.siemensPerMetre;
     const double computed =
         mixture.readyConductivity.value_or(conductivity.siemensPerMetre) * mixture.conductivityFactor;
     solution.conductivity = mixture.measuredConductivity.value_or(computed);

@@ -67,6 +67,7 @@ struct Solution {
     double densityKgPerM3 = 1000.0;
     double volumeM3 = 0.0;
     double conductivity = 0.0;
+    double freeConductivity = 0.0;        ///< S/m of the liquid itself, without what lengthens its paths.
     std::vector<Portion> dissolved;       ///< What of the portions went in.
     std::vector<Undissolved> undissolved; ///< Beyond a substance's own solubility: it never went in.
     std::vector<Precipitate> precipitates;

@@ -43,6 +43,7 @@ void readMaterials(Context& context, JsonObject& root) {
             material.plating = plating;
         });
         material.porosity = entry.numberOr("porosity", 0.0, kNotNegative);
+        material.usualFilledPores = entry.numberOr("filled_pores", 1.0, kPositive);
         material.wettedShareAsCollector = entry.numberOr("wetted_share_as_collector", 0.0, kNotNegative);
         material.throughOhmM2 = {1e-4 * entry.numberOr("through_ohm_cm2", 0.0, kNotNegative),
                                  entry.numberOr("through_spread", 1.0, kPositive)};
@@ -71,6 +72,7 @@ void readSeparators(Context& context, JsonObject& root) {
             SeparatorMaterial::Bridge bridge;
             bridge.ohms = item.number("ohm", kPositive);
             bridge.spreadFactor = item.numberOr("spread", 1.5, kPositive);
+            bridge.conductivity = item.number("conductivity_S_per_m", kPositive);
             item.eachNumber("ions_mol_per_L", [&](const std::string& ion, double molPerLitre) {
                 bridge.ions.push_back(
                     {context.speciesNamed(item, "ions_mol_per_L", ion), 1000.0 * molPerLitre});

@@ -46,6 +46,20 @@ TEST(Cell, TellsWhichDefaultsItTook) {
     EXPECT_EQ(assumed(cell, "gap_mm")->value, cell.gapMetres);
 }
 
+TEST(Cell, ABreathingPorousElectrodeIsOpenAndAsWetAsItsMaterialUsuallyIs) {
+    CellDesign design = plainDesign();
+    design.positive.material = "carbon felt";
+    design.positive.air = Air::Breathing;
+    const Cell cell = resolved(design);
+    EXPECT_EQ(assumed(cell, "positive.open_percent")->value, 1.0);
+    EXPECT_EQ(assumed(cell, "positive.filled_pores_percent")->value, 0.9);
+    design.positive.openShare = 1.5;
+    EXPECT_EQ(refusal(design).field, "positive.open_percent");
+    design.positive.openShare = 0.5;
+    design.positive.filledPores = -0.1;
+    EXPECT_EQ(refusal(design).code, DesignError::Code::NotAShare);
+}
+
 TEST(Cell, SaysNothingOfWhatTheDesignStates) {
     CellDesign design = plainDesign();
     design.temperatureKelvin = 300.0;

@@ -1,5 +1,6 @@
 #include "app/views/cell/CellView.h"
 
+#include "app/views/cell/AirChoices.h"
 #include "app/views/cell/Section.h"
 #include "app/views/cell/Strips.h"
 
@@ -25,20 +26,24 @@ CellView::CellView(Workbench& bench, const Theme& theme, QWidget* parent)
 void CellView::choices(const QString& part, const QPoint& at) {
     QMenu menu(this);
     const auto addAir = [&](cell::Side side) {
-        const std::pair<QString, cell::Air> airs[] = {{tr("No air reaches it"), cell::Air::None},
-                                                      {tr("Wetted, still air"), cell::Air::Still},
-                                                      {tr("One face open to the air"), cell::Air::Breathing}};
-        for (const auto& [words, air] : airs) {
-            QAction* action = menu.addAction(words);
-            action->setCheckable(true);
-            action->setChecked(m_bench.design().electrode(side).air.value_or(cell::Air::Still) == air);
-            connect(action, &QAction::triggered, this, [this, side, chosen = air] {
-                cell::CellDesign design = m_bench.design();
-                design.electrode(side).air = chosen;
-                m_bench.edit(design);
-            });
+        const cell::Electrode& electrode = m_bench.outcome().cell->electrode(side);
+        for (const std::vector<AirChoice>& group : airChoices(m_bench.catalogue(), electrode)) {
+            menu.addSeparator();
+            for (const AirChoice& choice : group) {
+                QAction* action = menu.addAction(choice.words);
+                action->setCheckable(true);
+                action->setChecked(choice.taken);
+                connect(action, &QAction::triggered, this, [this, side, apply = choice.apply] {
+                    cell::CellDesign design = m_bench.design();
+                    apply(design.electrode(side));
+                    m_bench.edit(design);
+                });
+            }
         }
     };
+    if (!m_bench.outcome().cell) {
+        return;
+    }
     if (part == QLatin1String("negative")) {
         addAir(cell::Side::Negative);
     } else if (part == QLatin1String("positive")) {

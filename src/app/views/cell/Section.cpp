@@ -1,5 +1,6 @@
 #include "app/views/cell/Section.h"
 
+#include "app/views/cell/AirChoices.h"
 #include "app/views/cell/SectionRuler.h"
 #include "app/widgets/Draw.h"
 #include "app/widgets/NumberField.h"
@@ -170,16 +171,15 @@ void Section::addElectrode(std::vector<PictureItem>& items, cell::Side side) con
     const QRectF box = m_layout.box(side);
     const cell::Electrode& electrode = m_bench.outcome().cell->electrode(side);
     const QString material = q(m_bench.catalogue().materials[electrode.material].name);
-    const char* airs[] = {QT_TR_NOOP("no air"), QT_TR_NOOP("still air"), QT_TR_NOOP("breathing")};
     PictureItem item;
     item.id = negative ? QStringLiteral("negative") : QStringLiteral("positive");
     item.area = m_layout.stacked ? box.adjusted(0, -6, 0, 6) : box.adjusted(-6, 0, 6, 0);
     item.role = QAccessible::Button;
     item.name =
         negative ? tr("Negative electrode: %1").arg(material) : tr("Positive electrode: %1").arg(material);
-    item.value = tr("%1 g, %2")
-                     .arg(q(wording::numberText(electrode.massKg * 1e3, 3)),
-                          tr(airs[static_cast<int>(electrode.air)]));
+    item.value =
+        tr("%1 g, %2")
+            .arg(q(wording::numberText(electrode.massKg * 1e3, 3)), airWords(m_bench.catalogue(), electrode));
     if (const BuildSummary* build = m_bench.build(); build != nullptr) {
         const auto& weighed = build->build.asBuilt.electrode(side).measuredMassKg;
         if (weighed && weighed != m_bench.design().electrode(side).measuredMassKg) {
@@ -200,6 +200,9 @@ void Section::addElectrode(std::vector<PictureItem>& items, cell::Side side) con
         if (electrode.collector) {
             painter.setBrush(QBrush(c.ink, Qt::BDiagPattern));
             painter.drawRect(behind);
+        }
+        if (electrode.air == cell::Air::Breathing && electrode.openShare < 1.0) {
+            paintWall(painter, side, electrode.openShare);
         }
         paintLead(painter, side);
         painter.setPen(c.ink);
@@ -231,6 +234,21 @@ void Section::addFacts(std::vector<PictureItem>& items, const QString& id, const
     facts.tooltip = facts.name + QStringLiteral("\n") + of.value;
     facts.opens = cell::QuantityKey{quantity, side, 0, 0.0};
     items.push_back(std::move(facts));
+}
+
+/// A wall before the breathing face, pierced as often as the holes ask.
+void Section::paintWall(QPainter& painter, cell::Side side, double openShare) const {
+    const QRectF wall = m_layout.wall(side);
+    const bool level = wall.width() > wall.height();
+    const double length = level ? wall.width() : wall.height();
+    const double hole = std::clamp(openShare * Theme::em(2.0), 2.0, Theme::em(1.5));
+    const double pitch = std::min(hole / openShare, length);
+    painter.fillRect(wall, m_theme.colours().faint);
+    for (double at = 0.5 * (pitch - hole); at + hole <= length; at += pitch) {
+        painter.fillRect(level ? QRectF(wall.left() + at, wall.top(), hole, wall.height())
+                               : QRectF(wall.left(), wall.top() + at, wall.width(), hole),
+                         m_theme.colours().sheet);
+    }
 }
 
 void Section::paintLead(QPainter& painter, cell::Side side) const {

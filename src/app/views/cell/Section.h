@@ -42,6 +42,7 @@ private:
                    PictureItem::Drag drag, const std::function<void(QPainter&)>& mark) const;
     void addGapHandle(std::vector<PictureItem>& items, const SectionSize& size) const;
     void addElectrodeHandle(std::vector<PictureItem>& items, const SectionSize& size) const;
+    void paintWall(QPainter& painter, cell::Side side, double openShare) const;
     void paintLead(QPainter& painter, cell::Side side) const;
     [[nodiscard]] QString asBuilt(const SectionSize& size) const;
 

@@ -35,6 +35,13 @@ QRectF SectionLayout::behind(cell::Side side) const {
     return strip;
 }
 
+QRectF SectionLayout::wall(cell::Side side) const {
+    constexpr double kAway = 9.0;
+    QRectF strip = behind(side);
+    const double shift = side == first ? -kAway : kAway;
+    return stacked ? strip.translated(0.0, shift) : strip.translated(shift, 0.0);
+}
+
 QRectF SectionLayout::half(Side side) const {
     QRectF part = gap;
     if (stacked) {

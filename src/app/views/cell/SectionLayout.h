@@ -22,6 +22,8 @@ struct SectionLayout {
     }
     /// A strip along the electrode's outer face, where its collector lies.
     [[nodiscard]] QRectF behind(cell::Side side) const;
+    /// Beyond that, where a pierced wall stands before a face that breathes.
+    [[nodiscard]] QRectF wall(cell::Side side) const;
     /// The half of the gap that belongs to a side's liquid.
     [[nodiscard]] QRectF half(cell::Side side) const;
     /// The strip in the middle of the gap that a separator of this thickness takes, never thinner than 4.

@@ -1,0 +1,24 @@
+// src/app/views/cell/AirChoices.h - how an electrode meets the air: words for it and the ways to change it.
+#pragma once
+#include "core/cell/Cell.h"
+#include "core/chemistry/Catalogue.h"
+#include <QString>
+#include <functional>
+#include <vector>
+
+namespace anodex::app {
+
+struct AirChoice {
+    QString words;
+    bool taken = false;
+    std::function<void(cell::ElectrodeDesign&)> apply;
+};
+
+/// "breathing through holes in 5 % of the face, pores 80 % filled".
+[[nodiscard]] QString airWords(const chemistry::Catalogue& catalogue, const cell::Electrode& electrode);
+
+/// Groups to be set apart in a menu: the air, and for a porous electrode how wet it is.
+[[nodiscard]] std::vector<std::vector<AirChoice>> airChoices(const chemistry::Catalogue& catalogue,
+                                                             const cell::Electrode& electrode);
+
+} // namespace anodex::app

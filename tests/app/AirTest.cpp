@@ -45,7 +45,7 @@ TEST_F(AirTest, HolesAndSoakedPoresAreChosenToldAndUndone) {
     go(3);
     const double open = m_bench->outcome().evaluation->settled.shortCircuitAmps;
     choose("positive", QStringLiteral("holes in 1"));
-    EXPECT_TRUE(told("positive").contains("breathing through holes in 1"));
+    EXPECT_TRUE(told("positive").contains("breathing through 1"));
     EXPECT_EQ(m_bench->design().positive.openShare, 0.01);
     choose("positive", QStringLiteral("soaked"));
     EXPECT_TRUE(told("positive").contains("pores 100"));

@@ -41,11 +41,11 @@ QString airWords(const chemistry::Catalogue& catalogue, const cell::Electrode& e
     QString words = electrode.air == cell::Air::None    ? tr("no air")
                     : electrode.air == cell::Air::Still ? tr("still air")
                     : electrode.openShare < 1.0
-                        ? tr("breathing through holes in %1 of its face").arg(percent(electrode.openShare))
+                        ? tr("breathing through %1 holes").arg(percent(electrode.openShare))
                         : tr("breathing");
     const chemistry::Material& material = catalogue.materials[electrode.material];
     if (material.porosity > 0.0 && !near(electrode.filledPores, material.usualFilledPores)) {
-        words += tr(", pores %1 filled").arg(percent(electrode.filledPores));
+        words += tr(", pores %1 full").arg(percent(electrode.filledPores));
     }
     return words;
 }

@@ -14,7 +14,7 @@ struct AirChoice {
     std::function<void(cell::ElectrodeDesign&)> apply;
 };
 
-/// "breathing through holes in 5 % of the face, pores 80 % filled".
+/// "breathing through 5 % holes, pores 80 % full".
 [[nodiscard]] QString airWords(const chemistry::Catalogue& catalogue, const cell::Electrode& electrode);
 
 /// Groups to be set apart in a menu: the air, and for a porous electrode how wet it is.

@@ -202,7 +202,7 @@ ElectrodeModel::ElectrodeModel(const Catalogue& catalogue, const Cell& cell, Sid
     }
     if (moment == Moment::First) {
         m_capacitancePerSecond =
-            chargedFarads(catalogue, cell, side, kFirstMomentSeconds) / kFirstMomentSeconds;
+            chargedFarads(catalogue, cell, side, kFirstMomentSeconds, draw) / kFirstMomentSeconds;
     }
 }
 

@@ -10,6 +10,7 @@ namespace anodex::cell {
 namespace {
 
 constexpr double kBruggeman = 1.5;
+constexpr double kPathSpread = 1.4;
 constexpr double kLowestConductivity = 5e-6;             // S/m
 constexpr double kOxygenSlopeVolts = 0.12 / base::kLn10; // on carbon, per e-fold
 constexpr double kOxygenInAir = 2.0e-5;                  // m²/s
@@ -23,10 +24,12 @@ struct Resistivities {
     double solid = 0.0;
 };
 
-Resistivities resistivities(const chemistry::Material& material, const Cell& cell, Side side) {
+Resistivities resistivities(const chemistry::Material& material, const Cell& cell, Side side,
+                            const Draw& draw) {
     const double wet = material.porosity * cell.electrode(side).filledPores;
     const double liquid = std::max(cell.solution(side).conductivity, kLowestConductivity);
-    return {1.0 / (liquid * std::pow(std::max(wet, 1e-3), kBruggeman)), material.resistivityOhmMetres};
+    const double paths = draw.factor("pores of " + material.name, {1.0, kPathSpread});
+    return {paths / (liquid * std::pow(std::max(wet, 1e-3), kBruggeman)), resistivity(material, draw)};
 }
 
 double reach(const Resistivities& path, double siemensPerCubicMetre) {
@@ -44,22 +47,29 @@ double workingShare(double thicknessMetres, double reachMetres) {
     return ratio < 1e-6 ? 1.0 : std::tanh(ratio) / ratio;
 }
 
-double poreOhm(const chemistry::Catalogue& catalogue, const Cell& cell, Side side) {
+double poreOhm(const chemistry::Catalogue& catalogue, const Cell& cell, Side side, const Draw& draw) {
     const Electrode& electrode = cell.electrode(side);
     const chemistry::Material& material = catalogue.materials[electrode.material];
-    return material.porosity > 0.0 ? electrode.thicknessMetres * resistivities(material, cell, side).pores /
-                                         (3.0 * electrode.areaM2)
-                                   : 0.0;
-}
-
-double layerOhm(const chemistry::Catalogue& catalogue, const Electrode& electrode) {
-    const chemistry::Material& material = catalogue.materials[electrode.material];
     return material.porosity > 0.0
-               ? electrode.thicknessMetres * material.resistivityOhmMetres / (3.0 * electrode.areaM2)
+               ? electrode.thicknessMetres * resistivities(material, cell, side, draw).pores /
+                     (3.0 * electrode.areaM2)
                : 0.0;
 }
 
-double chargedFarads(const chemistry::Catalogue& catalogue, const Cell& cell, Side side, double seconds) {
+double resistivity(const chemistry::Material& material, const Draw& draw) {
+    return draw.factor("resistivity of " + material.name,
+                       {material.resistivityOhmMetres, material.resistivitySpread});
+}
+
+double layerOhm(const chemistry::Catalogue& catalogue, const Electrode& electrode, const Draw& draw) {
+    const chemistry::Material& material = catalogue.materials[electrode.material];
+    return material.porosity > 0.0
+               ? electrode.thicknessMetres * resistivity(material, draw) / (3.0 * electrode.areaM2)
+               : 0.0;
+}
+
+double chargedFarads(const chemistry::Catalogue& catalogue, const Cell& cell, Side side, double seconds,
+                     const Draw& draw) {
     const Electrode& electrode = cell.electrode(side);
     const chemistry::Material& material = catalogue.materials[electrode.material];
     const double whole = electrode.massKg * material.capacitanceFaradPerKg;
@@ -67,7 +77,7 @@ double chargedFarads(const chemistry::Catalogue& catalogue, const Cell& cell, Si
         return whole;
     }
     const double perVolume = whole / (electrode.areaM2 * electrode.thicknessMetres);
-    const double depth = reach(resistivities(material, cell, side), perVolume / seconds);
+    const double depth = reach(resistivities(material, cell, side, draw), perVolume / seconds);
     return whole * workingShare(electrode.thicknessMetres, depth);
 }
 
@@ -90,7 +100,7 @@ double breathingLimit(const chemistry::Catalogue& catalogue, const Cell& cell, S
         if (perVolume <= 0.0) {
             return 0.0;
         }
-        const double depth = reach(resistivities(material, cell, side), perVolume / kOxygenSlopeVolts);
+        const double depth = reach(resistivities(material, cell, side, draw), perVolume / kOxygenSlopeVolts);
         film = perVolume * electrode.thicknessMetres * workingShare(electrode.thicknessMetres, depth);
         const double gasPores = material.porosity * (1.0 - electrode.filledPores);
         inverse +=

@@ -20,13 +20,18 @@ namespace anodex::cell {
 [[nodiscard]] double workingShare(double thicknessMetres, double reachMetres);
 
 /// Resistance of the liquid in the pores at even use, ohm; 0 for a solid electrode.
-[[nodiscard]] double poreOhm(const chemistry::Catalogue& catalogue, const Cell& cell, Side side);
+[[nodiscard]] double poreOhm(const chemistry::Catalogue& catalogue, const Cell& cell, Side side,
+                             const Draw& draw);
 /// Of the solid from its collector through the layer at even use, ohm; 0 for a solid electrode.
-[[nodiscard]] double layerOhm(const chemistry::Catalogue& catalogue, const Electrode& electrode);
+[[nodiscard]] double layerOhm(const chemistry::Catalogue& catalogue, const Electrode& electrode,
+                              const Draw& draw);
+
+/// Ohm metre of a material's own substance.
+[[nodiscard]] double resistivity(const chemistry::Material& material, const Draw& draw);
 
 /// Double-layer capacitance that a step of `seconds` reaches, F.
 [[nodiscard]] double chargedFarads(const chemistry::Catalogue& catalogue, const Cell& cell, Side side,
-                                   double seconds);
+                                   double seconds, const Draw& draw);
 
 /// Oxygen current of an open face at most, A/m², where the catalogue gives one for the material; `fallback`
 /// stands for the layer otherwise.

@@ -22,7 +22,7 @@ double conductivity(const Cell& cell, Side side, const Draw& draw) {
 /// Along the sheet and, for a film that does not carry current far, through it.
 double bodyOhm(const chemistry::Material& material, double thicknessMetres, double areaM2, const Draw& draw) {
     // Current gathers along a square of the area towards one edge: a third of end-to-end.
-    const double along = material.resistivityOhmMetres / std::max(thicknessMetres, 1e-6) / 3.0;
+    const double along = resistivity(material, draw) / std::max(thicknessMetres, 1e-6) / 3.0;
     return along + draw.factor("film of " + material.name, material.throughOhmM2) / areaM2;
 }
 
@@ -83,13 +83,13 @@ ResistanceBudget resistanceBudget(const chemistry::Catalogue& catalogue, const C
     for (const Side side : {Side::Negative, Side::Positive}) {
         const Electrode& electrode = cell.electrode(side);
         const bool isNegative = side == Side::Negative;
-        const double body = electrode.collector ? layerOhm(catalogue, electrode)
+        const double body = electrode.collector ? layerOhm(catalogue, electrode, draw)
                                                 : bodyOhm(catalogue.materials[electrode.material],
                                                           electrode.thicknessMetres, electrode.areaM2, draw);
         add(isNegative ? ResistancePart::NegativeBody : ResistancePart::PositiveBody,
             electrode.measuredOhm.value_or(body));
         add(isNegative ? ResistancePart::NegativePores : ResistancePart::PositivePores,
-            poreOhm(catalogue, cell, side));
+            poreOhm(catalogue, cell, side, draw));
         add(isNegative ? ResistancePart::NegativeCollector : ResistancePart::PositiveCollector,
             collectorOhm(catalogue, electrode, draw));
     }

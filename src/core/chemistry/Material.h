@@ -39,8 +39,9 @@ struct Material {
     double densityKgPerM3 = 1000.0;
     double defaultThicknessMetres = 0.0005;
     double resistivityOhmMetres = 0.0;
-    double specificAreaM2PerKg = 0.0;           ///< For additives given by mass.
-    double capacitanceFaradPerKg = 0.0;         ///< Double layer of porous carbon.
+    double resistivitySpread = 1.0;     ///< Factor of the 5-95 % span; wide for loose and pressed layers.
+    double specificAreaM2PerKg = 0.0;   ///< For additives given by mass.
+    double capacitanceFaradPerKg = 0.0; ///< Double layer of porous carbon.
     std::optional<FactorSpread> breathingLimit; ///< A/m² geometric for gas reaching it from an open face.
     std::optional<Plating> plating;
     double porosity = 0.0;               ///< 0: solid, what lies behind it stays dry.

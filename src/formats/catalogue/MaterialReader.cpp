@@ -28,6 +28,7 @@ void readMaterials(Context& context, JsonObject& root) {
         material.densityKgPerM3 = 1000.0 * entry.number("density_g_per_mL", kPositive);
         material.defaultThicknessMetres = 0.001 * entry.number("thickness_mm", kPositive);
         material.resistivityOhmMetres = entry.number("resistivity_ohm_m", kNotNegative);
+        material.resistivitySpread = entry.numberOr("resistivity_spread", 1.0, kPositive);
         material.specificAreaM2PerKg = 1000.0 * entry.numberOr("specific_area_m2_per_g", 0.0, kNotNegative);
         material.capacitanceFaradPerKg = 1000.0 * entry.numberOr("capacitance_F_per_g", 0.0, kNotNegative);
         if (const auto limit = entry.maybeNumber("breathing_limit_A_per_m2", kPositive)) {

@@ -41,9 +41,9 @@ TEST(PorousLayer, PoresResistAsTheirLiquidAndTheirRoom) {
     json["positive"]["filled_pores_percent"] = 50;
     const Cell cell = test::cellOf(json.dump());
     const double room = std::pow(materialOf(json).porosity * 0.5, 1.5);
-    EXPECT_NEAR(poreOhm(test::catalogue(), cell, Side::Positive),
+    EXPECT_NEAR(poreOhm(test::catalogue(), cell, Side::Positive, Draw::nominal()),
                 0.006 / (3.0 * cell.solution(Side::Positive).conductivity * room * 0.002), 1e-9);
-    EXPECT_EQ(poreOhm(test::catalogue(), cell, Side::Negative), 0.0) << "a sheet";
+    EXPECT_EQ(poreOhm(test::catalogue(), cell, Side::Negative, Draw::nominal()), 0.0) << "a sheet";
 }
 
 TEST(PorousLayer, AThickDoubleLayerChargesAsTheRootOfTime) {
@@ -52,7 +52,7 @@ TEST(PorousLayer, AThickDoubleLayerChargesAsTheRootOfTime) {
     json["electrolyte"]["solutes"][0]["mol_per_L"] = 0.1;
     const Cell thick = test::cellOf(json.dump());
     const auto charged = [&](const Cell& cell, double seconds) {
-        return chargedFarads(test::catalogue(), cell, Side::Positive, seconds);
+        return chargedFarads(test::catalogue(), cell, Side::Positive, seconds, Draw::nominal());
     };
     EXPECT_NEAR(charged(thick, 20.0) / charged(thick, 5.0), 2.0, 0.01);
     json["positive"]["thickness_mm"] = 0.02;

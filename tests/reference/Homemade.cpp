@@ -71,6 +71,10 @@ bool HomemadeCell::meetsAmps() const {
     return std::abs(std::log(computedAmps / middleAmps())) <= std::log(targetFactor());
 }
 
+bool HomemadeCell::meetsBoth() const {
+    return fitted.empty() && meetsVolts() && readingAmps && meetsAmps();
+}
+
 bool HomemadeCell::inRange() const {
     return range.low <= readingVolts && readingVolts <= range.high;
 }

@@ -32,6 +32,8 @@ struct HomemadeCell {
     [[nodiscard]] double middleAmps() const; ///< Geometric mean of the reading; the factor counts from it.
     [[nodiscard]] bool meetsVolts() const;
     [[nodiscard]] bool meetsAmps() const;
+    /// Catalogue values alone meet both targets.
+    [[nodiscard]] bool meetsBoth() const;
     [[nodiscard]] bool inRange() const;
 };
 

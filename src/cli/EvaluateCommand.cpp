@@ -109,7 +109,8 @@ Json evaluateCell(const Catalogue& catalogue, const EvaluateRequest& request) {
                  {"resistance_ohm", evaluation.resistance.totalOhm}};
     json["resistance_budget"] = Json::array();
     for (const ResistanceShare& share : evaluation.resistance.shares) {
-        json["resistance_budget"].push_back({{"part", wording::partText(share.part)}, {"ohm", share.ohm}});
+        json["resistance_budget"].push_back(
+            {{"part", wording::partText(share.part, cell.twoLiquids)}, {"ohm", share.ohm}});
     }
     json["negative"] = sideJson(catalogue, evaluation.sides[0]);
     json["positive"] = sideJson(catalogue, evaluation.sides[1]);

@@ -12,10 +12,10 @@ using cell::Quantity;
 using cell::ResistancePart;
 using record::ReadingQuantity;
 
-const char* partText(ResistancePart part) {
+const char* partText(ResistancePart part, bool twoLiquids) {
     switch (part) {
     case ResistancePart::NegativeLiquid:
-        return "liquid";
+        return twoLiquids ? "liquid, negative side" : "liquid";
     case ResistancePart::PositiveLiquid:
         return "liquid, positive side";
     case ResistancePart::Separator:
@@ -183,6 +183,10 @@ std::string reagentName(const chemistry::Catalogue& catalogue, const cell::Cell&
             return false;
         };
         const cell::Electrode& electrode = cell.electrode(reagent.side.value_or(cell::Side::Negative));
+        const chemistry::Material& body = catalogue.materials[electrode.material];
+        if (body.plating && body.plating->species == reagent.species) {
+            return "coat of the " + body.name;
+        }
         if (holds(electrode.material)) {
             return catalogue.materials[electrode.material].name;
         }

@@ -6,7 +6,7 @@
 
 namespace anodex::wording {
 
-[[nodiscard]] const char* partText(cell::ResistancePart part);
+[[nodiscard]] const char* partText(cell::ResistancePart part, bool twoLiquids);
 [[nodiscard]] const char* lossText(cell::LossPart part);
 [[nodiscard]] const char* quantityName(cell::Quantity quantity);
 [[nodiscard]] const char* readingName(record::ReadingQuantity quantity);

@@ -99,6 +99,22 @@ TEST(PartText, CallsReagentsByTheNameTheyWerePouredUnder) {
     EXPECT_EQ(reagentName(test::catalogue(), cell, e.capacity.reagents.back()), "zinc");
 }
 
+TEST(PartText, CallsACoatACoat) {
+    std::string json = test::lemon();
+    json.replace(json.find("\"zinc\""), 6, "\"galvanised screw\"");
+    const cell::Cell cell = test::cellOf(json);
+    const cell::Evaluation e = cell::evaluate(test::catalogue(), cell);
+    EXPECT_EQ(reagentName(test::catalogue(), cell, e.capacity.reagents.front()),
+              "coat of the zinc-plated screw");
+}
+
+TEST(PartText, KeepsTheLiquidsOfTwoSidesApart) {
+    using cell::ResistancePart;
+    EXPECT_STREQ(partText(ResistancePart::NegativeLiquid, false), "liquid");
+    EXPECT_STREQ(partText(ResistancePart::NegativeLiquid, true), "liquid, negative side");
+    EXPECT_STREQ(partText(ResistancePart::PositiveLiquid, true), "liquid, positive side");
+}
+
 TEST(ErrorText, IsOneLineWithPlaceAndRemedy) {
     const std::string text = errorText(formats::FileError{formats::FileError::Code::OutOfRange, "gap_mm",
                                                           "the number 0", "a number above 0"});

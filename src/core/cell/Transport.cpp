@@ -51,6 +51,13 @@ double flux(const TransportContext& context, SpeciesIndex species, double concen
     return base::kFaraday * concentration * perUnit;
 }
 
+/// Still liquid is never quite still, and diffusion in strong liquids is slower than in water.
+double flowDoubt(const TransportContext& context) {
+    return context.draw.factor(context.side == Side::Negative ? "supply at the negative electrode"
+                                                              : "supply at the positive electrode",
+                               {1.0, 1.5});
+}
+
 /// Hydrogen ions arrive free and carried by weak acids.
 double protonFlux(const TransportContext& context) {
     const auto& solution = context.cell.solution(context.side);
@@ -62,7 +69,7 @@ double protonFlux(const TransportContext& context) {
             total += protons * flux(context, s, solution.concentration(s));
         }
     }
-    return total;
+    return total * flowDoubt(context);
 }
 
 double oxygenLimit(const TransportContext& context, double electrons) {
@@ -98,6 +105,42 @@ bool isReactant(const SpeciesTerm& term, Branch branch) {
     return branch == Branch::Cathodic ? term.count < 0.0 : term.count > 0.0;
 }
 
+bool holds(const chemistry::Material& material, SpeciesIndex solid) {
+    return std::any_of(material.composition.begin(), material.composition.end(),
+                       [&](const chemistry::CompositionPart& part) { return part.species == solid; }) ||
+           std::any_of(material.surfaces.begin(), material.surfaces.end(),
+                       [&](const chemistry::SurfacePart& part) { return part.phase == solid; }) ||
+           (material.plating && material.plating->species == solid);
+}
+
+/// In the electrode, its powders or a collector that its pores lay bare.
+bool holds(const TransportContext& context, SpeciesIndex solid) {
+    const Electrode& electrode = context.cell.electrode(context.side);
+    const auto& materials = context.catalogue.materials;
+    return holds(materials[electrode.material], solid) ||
+           (electrode.collector && holds(materials[*electrode.collector], solid)) ||
+           std::any_of(
+               electrode.additives.begin(), electrode.additives.end(),
+               [&](const ElectrodeAdditive& additive) { return holds(materials[additive.material], solid); });
+}
+
+/// Held from the start, or made from such a solid by a reaction that runs the same way.
+bool canHave(const TransportContext& context, SpeciesIndex solid, Branch branch) {
+    const auto makesIt = [&](const chemistry::Reaction& reaction) {
+        bool makes = false;
+        bool fromHeld = false;
+        for (const SpeciesTerm& term : reaction.terms) {
+            makes |= term.species == solid && !isReactant(term, branch);
+            fromHeld |= isReactant(term, branch) &&
+                        context.catalogue.species[term.species].formula.phase == chemistry::Phase::Solid &&
+                        holds(context, term.species);
+        }
+        return makes && fromHeld;
+    };
+    return holds(context, solid) ||
+           std::any_of(context.catalogue.reactions.begin(), context.catalogue.reactions.end(), makesIt);
+}
+
 } // namespace
 
 bool needsAcid(const chemistry::Catalogue& catalogue, const chemistry::Reaction& reaction) {
@@ -121,7 +164,8 @@ double supplyLimit(const TransportContext& context, const chemistry::Reaction& r
         } else if (term.species == key.hydrogenIon) {
             limit = needsAcid(context.catalogue, reaction) ? perUnit * protonFlux(context) : limit;
         } else if (context.catalogue.species[term.species].isDissolved()) {
-            limit = perUnit * flux(context, term.species, presentOrTrace(context, reaction, term.species));
+            limit = perUnit * flux(context, term.species, presentOrTrace(context, reaction, term.species)) *
+                    flowDoubt(context);
         } else if (context.catalogue.species[term.species].formula.phase == chemistry::Phase::Gas) {
             limit = 0.0; // nothing stores a gas at an electrode unless air brings it
         }
@@ -145,6 +189,10 @@ std::optional<SpeciesIndex> absentReactant(const TransportContext& context,
                 return term.species;
             }
             continue;
+        }
+        if (context.catalogue.species[term.species].formula.phase == chemistry::Phase::Solid &&
+            !canHave(context, term.species, branch)) {
+            return term.species;
         }
         const bool assumed =
             std::any_of(reaction.traces.begin(), reaction.traces.end(),

@@ -31,7 +31,8 @@ struct TransportContext {
 [[nodiscard]] double supplyLimit(const TransportContext& context, const chemistry::Reaction& reaction,
                                  chemistry::Branch branch);
 
-/// The dissolved reactant that is absent altogether, if one is.
+/// The reactant that is absent altogether, if one is: not in the liquid, or a solid that neither is in the
+/// electrode nor comes of one that is.
 [[nodiscard]] std::optional<chemistry::SpeciesIndex> absentReactant(const TransportContext& context,
                                                                     const chemistry::Reaction& reaction,
                                                                     chemistry::Branch branch);

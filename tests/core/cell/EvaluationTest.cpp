@@ -128,6 +128,15 @@ TEST(Evaluation, CopperConcentrationCell) {
     EXPECT_LE(e.openCircuitVolts, 0.034);
 }
 
+TEST(Evaluation, BareCopperInAlkaliGivesHydrogenNotOxide) {
+    Json json = Json::parse(test::foilInAlkali());
+    json["positive"] = {{"material", "copper"}, {"wetted_area_cm2", 10}};
+    const Evaluation e = test::evaluated(json.dump());
+    EXPECT_TRUE(
+        test::catalogue().reactions[e.sides[1].couple.reaction].equation.ends_with("= H2(g) + 2 OH-"));
+    EXPECT_GT(e.capacity.expectedCoulombs, 3600.0) << "limited by the foil, not by an oxide nobody put in";
+}
+
 TEST(Evaluation, StrongerAcidRaisesLeadAcid) {
     const double rise = test::evaluated(test::leadAcid(40)).openCircuitVolts -
                         test::evaluated(test::leadAcid(10)).openCircuitVolts;

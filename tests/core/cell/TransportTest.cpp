@@ -99,6 +99,22 @@ TEST(Transport, NamesTheReactantThatIsAbsent) {
     EXPECT_EQ(Supply(test::beakers()).absent(kCopper, Branch::Cathodic), std::nullopt);
 }
 
+TEST(Transport, ASolidThatIsNotThereGivesNothing) {
+    const std::string chloride = "AgCl(s) + e- = Ag(s) + Cl-";
+    const std::string oxide = "Cu2O(s) + H2O(l) + 2 e- = 2 Cu(s) + 2 OH-";
+    const auto missing = [](const char* material, const std::string& equation, Branch branch) {
+        Json json = Json::parse(test::foilInSalt());
+        json["positive"]["material"] = material;
+        return Supply(json.dump()).absent(equation, branch);
+    };
+    EXPECT_EQ(missing("silver", chloride, Branch::Cathodic), "AgCl(s)");
+    EXPECT_EQ(missing("silver", chloride, Branch::Anodic), std::nullopt) << "silver turns to chloride";
+    EXPECT_EQ(missing("silver chloride", chloride, Branch::Cathodic), std::nullopt);
+    EXPECT_EQ(missing("copper", oxide, Branch::Cathodic), "Cu2O(s)");
+    EXPECT_EQ(missing("copper oxide", oxide, Branch::Cathodic), std::nullopt)
+        << "it comes of the black oxide";
+}
+
 TEST(Transport, OxygenIsAbsentOnlyWithoutAir) {
     const auto& reactions = test::catalogue().reactions;
     const auto oxygen = std::find_if(reactions.begin(), reactions.end(), [](const chemistry::Reaction& r) {

@@ -42,7 +42,7 @@ std::vector<Strips::Bar> Strips::currentBars() const {
         const cell::ResistanceShare& share = budget.shares[i];
         Bar bar;
         bar.id = QStringLiteral("part:%1").arg(i);
-        bar.name = q(wording::partText(share.part));
+        bar.name = q(wording::partText(share.part, m_bench.outcome().cell->twoLiquids));
         bar.value = q(wording::quantityText(share.ohm, cell::Unit::Ohm));
         bar.length = budget.totalOhm > 0.0 ? share.ohm / budget.totalOhm : 0.0;
         bar.colour = m_theme.colours().ink;

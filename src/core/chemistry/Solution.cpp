@@ -13,6 +13,7 @@ namespace anodex::chemistry {
 namespace {
 
 constexpr double kTrace = 1e-12;     // mol/kg
+constexpr double kSaltedOutAtMost = 1.5; // decades; caustic has been measured about as far
 constexpr double kGoodEnough = 1e-5; // of the coefficients' last change, in ln
 
 /// What dissolves of each portion; the rest is reported.
@@ -21,7 +22,8 @@ std::vector<Portion> dissolvedPortions(const Catalogue& catalogue, const Mixture
     std::vector<Portion> dissolved = mixture.portions;
     for (Portion& portion : dissolved) {
         const Substance& substance = catalogue.substances[portion.substance];
-        if (!substance.solubilityKgPerKg) {
+        // Where there is hardly any water, a solubility in water says nothing.
+        if (!substance.solubilityKgPerKg || !mixture.hasPhScale) {
             continue;
         }
         const double most = *substance.solubilityKgPerKg * mixture.solventKg / substance.molarMassKg;
@@ -243,8 +245,9 @@ void dissolveOxygen(const Catalogue& catalogue, Solution& solution) {
                        oxygen.formation->enthalpyJoulesPerMole / base::kGasConstant *
                            (1.0 / solution.mixture.temperatureKelvin - 1.0 / base::kStandardTemperature);
     solution.activity[key.dissolvedOxygen] = std::exp(lnK) * pressure;
+    const double decades = std::min(oxygen.setchenow * solution.ionicStrength, kSaltedOutAtMost);
     solution.molality[key.dissolvedOxygen] =
-        solution.activity[key.dissolvedOxygen] / std::pow(10.0, oxygen.setchenow * solution.ionicStrength);
+        solution.activity[key.dissolvedOxygen] / std::pow(10.0, decades);
 }
 
 } // namespace

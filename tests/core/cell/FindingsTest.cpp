@@ -109,6 +109,18 @@ std::vector<Pair> pairs() {
              });
          },
          salt},
+        {"salt beyond water's solubility, a liquid with hardly any water", FindingCode::Undissolved,
+         Severity::Warning, FindingPart::Electrolyte,
+         [] {
+             return with(test::foilInSalt(), [](Json& j) {
+                 j["electrolyte"]["solutes"] = {{{"substance", "urea"}, {"mass_g", 80}}};
+             });
+         },
+         [] {
+             return with(test::foilInSalt(), [](Json& j) {
+                 j["electrolyte"] = {{"ready", "deep eutectic"}, {"volume_mL", 50}};
+             });
+         }},
         {"a film near its limit, far from it", FindingCode::FilmUndecided, Severity::Note,
          FindingPart::Negative,
          [] { return with(test::foilInSalt(), [](Json& j) { j["electrolyte"]["measured_pH"] = 9.3; }); },

@@ -85,6 +85,8 @@ TEST(Solution, SaltDrivesOutOxygen) {
     const Solution salty = solved({{"NaCl", 1.0}});
     EXPECT_NEAR(fresh.molality[oxygen], 2.65e-4, 0.2e-4);
     EXPECT_NEAR(std::log10(fresh.molality[oxygen] / salty.molality[oxygen]), 0.15, 0.01);
+    const Solution syrup = solved({{"KOH", 20.0}});
+    EXPECT_NEAR(std::log10(fresh.molality[oxygen] / syrup.molality[oxygen]), 1.5, 1e-6) << "held at the end";
 }
 
 TEST(Solution, StrengthsBeyondTheFitsAreSaid) {

@@ -111,6 +111,9 @@ std::string shown(double value, const Scaled& scaled, const std::optional<base::
 }
 
 std::string shownRange(const base::Interval& range, const Scaled& scaled) {
+    if (range.low == 0.0 && range.high == 0.0) {
+        return {}; // nothing, for certain
+    }
     const double low = range.low * scaled.factor;
     const double high = range.high * scaled.factor;
     const int decimals = std::min(decimalsFor(high - low), 3);

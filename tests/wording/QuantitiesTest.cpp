@@ -34,6 +34,7 @@ TEST(Quantities, SaysChargeAsBuildersDo) {
     EXPECT_EQ(plain(chargeText(1.8)), "500 µAh");
     EXPECT_EQ(plain(chargeText(0.0)), "0 Ah");
     EXPECT_EQ(plain(chargeRangeText({25200.0, 34560.0})), "7.0–9.6 Ah");
+    EXPECT_EQ(chargeRangeText({0.0, 0.0}), "") << "nothing, for certain";
 }
 
 TEST(Quantities, SaysDurationsInTheUnitThatFits) {

@@ -1,5 +1,9 @@
 #include "cli/CatalogueCommand.h"
 
+#include "wording/FindingText.h"
+
+#include <cmath>
+
 namespace anodex::cli {
 namespace {
 
@@ -157,6 +161,56 @@ Json species(const Catalogue& catalogue) {
     return list;
 }
 
+const char* placeText(chemistry::Place place) {
+    switch (place) {
+    case chemistry::Place::Electrode:
+        return "electrode";
+    case chemistry::Place::Collector:
+        return "collector";
+    case chemistry::Place::Case:
+        return "case";
+    case chemistry::Place::Separator:
+        return "separator";
+    case chemistry::Place::Liquid:
+        break;
+    }
+    return "liquid";
+}
+
+Json rules(const Catalogue& catalogue) {
+    Json list = Json::array();
+    for (const auto& rule : catalogue.rules) {
+        Json json = {{"id", rule->id},
+                     {"name", rule->title},
+                     {"aliases", Json::array()},
+                     {"sources", rule->sources},
+                     {"severity", wording::severityText(rule->severity)},
+                     {"place", placeText(rule->place)},
+                     {"of", rule->classes},
+                     {"with", Json::array()},
+                     {"reason", rule->reason},
+                     {"remedy", rule->remedy}};
+        for (const auto& group : rule->together) {
+            Json any = Json::object();
+            for (const chemistry::Presence& presence : group) {
+                any[catalogue.species[presence.species].name] = presence.molPerM3 / 1000.0;
+            }
+            json["with"].push_back({{"any_mol_per_L", any}});
+        }
+        const auto limit = [&](const char* key, double value) {
+            if (std::isfinite(value)) {
+                json[key] = value;
+            }
+        };
+        limit("pH_from", rule->lowestPh);
+        limit("pH_to", rule->highestPh);
+        limit("above_V", rule->aboveVolts);
+        limit("below_V", rule->belowVolts);
+        list.push_back(json);
+    }
+    return list;
+}
+
 } // namespace
 
 Json listCatalogue(const Catalogue& catalogue, const std::string& kind) {
@@ -176,7 +230,7 @@ Json listCatalogue(const Catalogue& catalogue, const std::string& kind) {
     } else if (kind == "species") {
         entries = species(catalogue);
     } else if (kind == "rules") {
-        throw Stop{kUsage, "catalogue rules: not yet"};
+        entries = rules(catalogue);
     } else {
         throw Stop{kUsage,
                    "catalogue: \"" + kind +

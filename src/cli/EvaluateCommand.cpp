@@ -45,7 +45,7 @@ Json findingsJson(const Catalogue& catalogue, const Cell& cell, const Evaluation
     for (const Finding& finding : findingsFor(catalogue, cell, evaluation)) {
         const wording::FindingText text = wording::findingText(finding);
         list.push_back({{"severity", wording::severityText(finding.severity)},
-                        {"code", wording::findingCode(finding.code)},
+                        {"code", wording::findingCode(finding)},
                         {"part", wording::findingPartText(finding.part)},
                         {"substances", finding.names},
                         {"text", text.text},

@@ -79,7 +79,7 @@ void describe(CLI::App& app, Arguments& arguments) {
     CLI::App* catalogue = common(app.add_subcommand("catalogue", "The entries of one kind"));
     catalogue
         ->add_option("KIND", arguments.kind,
-                     "substances, liquids, materials, separators, cases, reactions, species")
+                     "substances, liquids, materials, separators, cases, reactions, species, rules")
         ->required();
     CLI::App* notebook = common(app.add_subcommand("notebook", "Looks into a notebook file"));
     notebook->add_option("FILE", arguments.notebook, "*.anodex")->required();

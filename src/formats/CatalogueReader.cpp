@@ -21,7 +21,7 @@ constexpr FileReader kReaders[] = {
     {"substances.json", catalogue::readSubstances}, {"liquids.json", catalogue::readLiquids},
     {"materials.json", catalogue::readMaterials},   {"separators.json", catalogue::readSeparators},
     {"cases.json", catalogue::readCases},           {"families.json", catalogue::readFamilies},
-    {"reactions.json", catalogue::readReactions}};
+    {"reactions.json", catalogue::readReactions},   {"rules.json", catalogue::readRules}};
 
 /// A short mark of the contents, kept with every expectation so that later models can be told apart.
 std::string versionOf(const CatalogueFiles& files) {

@@ -28,6 +28,15 @@ std::string capitalised(std::string text) {
     return text;
 }
 
+/// The rule's reason with the material's name where it leaves room for one.
+FindingText ruleText(const chemistry::CompatibilityRule& rule, const std::string& name) {
+    std::string reason = rule.reason;
+    for (std::size_t at = reason.find("{}"); at != std::string::npos; at = reason.find("{}")) {
+        reason.replace(at, 2, name);
+    }
+    return {rule.title, capitalised(std::move(reason)), rule.remedy};
+}
+
 } // namespace
 
 FindingText findingText(const Finding& finding) {
@@ -106,6 +115,36 @@ FindingText findingText(const Finding& finding) {
             fmt::format("This liquid is near the limit of the film on the {}: it may as well settle at {}.",
                         name, quantityText(finding.value, Unit::Volt)),
             "Make the liquid clearly weaker or stronger in acid or alkali, or measure which it is."};
+    case FindingCode::PlatesOnNegative:
+        return {"Plates on the negative",
+                fmt::format("{} plates on the {} by itself, at {}: it wastes both.",
+                            capitalised(prettyEquation(finding.names.back())), finding.names.front(),
+                            quantityText(finding.value, Unit::Ampere)),
+                "Keep that salt on the positive side, behind a membrane, a pot or a layer."};
+    case FindingCode::CoatWearsThrough:
+        return {
+            "Coat wears through",
+            fmt::format("At its best power the coat of the {} lasts about {}; then the metal below shows.",
+                        name, durationText(finding.value)),
+            "Use solid metal, or draw less current."};
+    case FindingCode::StarvedOfAir:
+        return {"Starved of air", fmt::format("The {} lives on air, and hardly any reaches it.", name),
+                "Open one face of it to the air, or drill more holes."};
+    case FindingCode::ClosedGas:
+        return {"Gas in a closed vessel",
+                fmt::format("The {} gives off {} of hydrogen with nowhere to go: the vessel may burst.", name,
+                            quantityText(finding.value, Unit::M3PerSecond)),
+                "Leave an opening; never seal it. Keep flames away."};
+    case FindingCode::AcidBesideAlkali:
+        return {"Strong acid beside strong alkali", "If what parts them tears, the liquids boil up and spit.",
+                "Use weaker liquids, a sound membrane and a tray below; wear sealed goggles and gloves."};
+    case FindingCode::FilmAlone:
+        return {"The film alone resists",
+                fmt::format("{} opposes {}, more than all the rest of the cell.", capitalised(name),
+                            quantityText(finding.value, Unit::Ohm)),
+                "Press the film over its whole area on something that conducts well."};
+    case FindingCode::Rule:
+        return ruleText(*finding.rule, name);
     case FindingCode::NoPhScale:
         return {"No pH scale here",
                 "This liquid holds hardly any water: its pH and single potentials mean little.",
@@ -114,8 +153,8 @@ FindingText findingText(const Finding& finding) {
     return {};
 }
 
-const char* findingCode(FindingCode code) {
-    switch (code) {
+std::string findingCode(const Finding& finding) {
+    switch (finding.code) {
     case FindingCode::HydrogenGas:
         return "hydrogen-gas";
     case FindingCode::CorrosiveLiquid:
@@ -152,6 +191,20 @@ const char* findingCode(FindingCode code) {
         return "no-ph-scale";
     case FindingCode::FilmUndecided:
         return "film-undecided";
+    case FindingCode::PlatesOnNegative:
+        return "plates-on-negative";
+    case FindingCode::CoatWearsThrough:
+        return "coat-wears-through";
+    case FindingCode::StarvedOfAir:
+        return "starved-of-air";
+    case FindingCode::ClosedGas:
+        return "gas-in-closed-vessel";
+    case FindingCode::AcidBesideAlkali:
+        return "acid-beside-alkali";
+    case FindingCode::FilmAlone:
+        return "film-alone";
+    case FindingCode::Rule:
+        return finding.rule->id;
     }
     return "";
 }

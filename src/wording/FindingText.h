@@ -13,7 +13,7 @@ struct FindingText {
 
 [[nodiscard]] FindingText findingText(const cell::Finding& finding);
 /// The contract's stable kebab-case code.
-[[nodiscard]] const char* findingCode(cell::FindingCode code);
+[[nodiscard]] std::string findingCode(const cell::Finding& finding);
 [[nodiscard]] const char* severityText(cell::Severity severity);
 [[nodiscard]] const char* findingPartText(cell::FindingPart part);
 

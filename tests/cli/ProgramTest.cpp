@@ -197,7 +197,7 @@ TEST_F(Files, AnalyseReadsARun) {
 
 TEST_F(Files, CatalogueListsEveryKind) {
     for (const char* kind :
-         {"substances", "liquids", "materials", "separators", "cases", "reactions", "species"}) {
+         {"substances", "liquids", "materials", "separators", "cases", "reactions", "species", "rules"}) {
         const Json json = call({"catalogue", kind, "--json"}).json();
         EXPECT_EQ(json["kind"], kind);
         ASSERT_FALSE(json["entries"].empty()) << kind;

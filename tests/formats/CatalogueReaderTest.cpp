@@ -110,6 +110,12 @@ TEST(CatalogueReader, FaultsAreNamedWithFileAndPlace) {
               "species.json: species[13].");
     EXPECT_EQ(faultOf(replaced("pitzer.json", "\"beta0\": 0.0765", "\"beta0\": \"x\"")),
               "pitzer.json: pairs[8].beta0: the text \"x\"");
+    EXPECT_EQ(faultOf(replaced("rules.json", "\"severity\": \"warning\"", "\"severity\": \"dire\"")),
+              "rules.json: rules[0].severity: \"dire\"");
+    EXPECT_EQ(faultOf(replaced("rules.json", "\"of\": [\"Al(s)\"]", "\"of\": [\"tinfoil\"]")),
+              "rules.json: rules[0].of: \"tinfoil\"");
+    EXPECT_EQ(faultOf(replaced("rules.json", "\"Br2(aq)\": 0.001", "\"Bromine\": 0.001")).substr(0, 11),
+              "rules.json:");
     CatalogueFiles files = builtInCatalogueFiles();
     files.erase("cases.json");
     EXPECT_EQ(faultOf(files), "cases.json: nothing");

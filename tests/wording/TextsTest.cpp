@@ -68,7 +68,7 @@ TEST(ChangeText, SaysARename) {
 
 TEST(FindingText, EveryFindingHasACodeWordsAndARemedy) {
     std::set<std::string> codes;
-    for (int i = 0; i <= static_cast<int>(cell::FindingCode::EstimatedConductivity); ++i) {
+    for (int i = 0; i <= static_cast<int>(cell::FindingCode::FilmAlone); ++i) {
         cell::Finding finding;
         finding.code = static_cast<cell::FindingCode>(i);
         finding.names = {"stuff"};
@@ -77,7 +77,7 @@ TEST(FindingText, EveryFindingHasACodeWordsAndARemedy) {
         EXPECT_FALSE(text.title.empty()) << i;
         EXPECT_GT(text.text.size(), 20U) << i;
         EXPECT_GT(text.remedy.size(), 10U) << i;
-        const std::string code = findingCode(finding.code);
+        const std::string code = findingCode(finding);
         EXPECT_TRUE(codes.insert(code).second) << code;
         EXPECT_EQ(code.find_first_not_of("abcdefghijklmnopqrstuvwxyz-"), std::string::npos) << code;
     }

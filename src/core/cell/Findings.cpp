@@ -1,7 +1,10 @@
 #include "core/cell/Findings.h"
 
+#include "core/cell/Compatibility.h"
+
 #include <algorithm>
 #include <cmath>
+#include <iterator>
 
 namespace anodex::cell {
 namespace {
@@ -11,6 +14,11 @@ using chemistry::Catalogue;
 constexpr double kHydrogenWorthSaying = 1e-6 / 3600.0; // m³/s: 1 mL per hour
 constexpr double kRingsOffAmps = 10.0;
 constexpr double kFewCarriers = 2e-3; // S/m: below this a meter's own current drags the voltage down
+constexpr double kStrongAcidPh = 1.0;
+constexpr double kStrongAlkaliPh = 13.0;
+constexpr double kShortCoatSeconds = 3600.0;
+constexpr double kFewHoles = 0.01;
+constexpr double kPlatingWorthSaying = 0.1; // A/m²
 constexpr double kWeakAcidShare = 0.10;
 constexpr double kCorrosiveShare = 0.005; // mass fraction from which the label applies to the liquid
 
@@ -22,7 +30,11 @@ public:
     std::vector<Finding> run() {
         dangers();
         mistakes();
+        wearAndWaste();
         liquids();
+        std::vector<Finding> ruled = compatibilityFindings(m_catalogue, m_cell, m_evaluation);
+        m_findings.insert(m_findings.end(), std::make_move_iterator(ruled.begin()),
+                          std::make_move_iterator(ruled.end()));
         std::stable_sort(m_findings.begin(), m_findings.end(),
                          [](const Finding& a, const Finding& b) { return a.severity < b.severity; });
         return std::move(m_findings);
@@ -31,7 +43,7 @@ public:
 private:
     void add(FindingCode code, Severity severity, FindingPart part, std::vector<std::string> names = {},
              double value = 0.0) {
-        m_findings.push_back({code, severity, part, std::move(names), value});
+        m_findings.push_back({code, severity, part, std::move(names), value, {}});
     }
 
     /// One finding for all substances it concerns.
@@ -62,6 +74,14 @@ private:
                                   : Side::Positive;
             add(FindingCode::HydrogenGas, Severity::Danger, partOf(side), {nameOf(side)},
                 m_evaluation.hydrogenM3PerSecond);
+            if (m_cell.electrodes[0].air == Air::None && m_cell.electrodes[1].air == Air::None) {
+                add(FindingCode::ClosedGas, Severity::Danger, FindingPart::Whole, {nameOf(side)},
+                    m_evaluation.hydrogenM3PerSecond);
+            }
+        }
+        const auto [sour, bitter] = std::minmax(m_cell.solutions[0].pH, m_cell.solutions[1].pH);
+        if (sour < kStrongAcidPh && bitter > kStrongAlkaliPh) {
+            add(FindingCode::AcidBesideAlkali, Severity::Danger, FindingPart::Separator);
         }
         if (std::abs(m_evaluation.first.shortCircuitAmps) > kRingsOffAmps) {
             add(FindingCode::HighShortCircuit, Severity::Danger, FindingPart::Whole, {},
@@ -116,6 +136,87 @@ private:
         if (m_cell.barrier && m_cell.barrier->pressed) {
             add(FindingCode::PressedSeparator, Severity::Note, FindingPart::Separator,
                 {m_catalogue.separators[m_cell.barrier->separator].name});
+        }
+    }
+
+    void wearAndWaste() {
+        for (const Side side : {Side::Negative, Side::Positive}) {
+            coatWearsThrough(side);
+            starvedOfAir(side);
+            filmAlone(side);
+        }
+        platesOnNegative();
+    }
+
+    /// A thin coat lasts as long as its charge at the current of best power.
+    void coatWearsThrough(Side side) {
+        const auto& plating = m_catalogue.materials[m_cell.electrode(side).material].plating;
+        if (!plating) {
+            return;
+        }
+        for (const Reagent& reagent : m_evaluation.capacity.reagents) {
+            const double amps =
+                m_evaluation.settled.maximumPower.amps + m_evaluation.side(side).corrosionAmps;
+            if (reagent.species == plating->species && reagent.side == side && amps > 0.0 &&
+                reagent.expectedCoulombs / amps < kShortCoatSeconds) {
+                add(FindingCode::CoatWearsThrough, Severity::Warning, partOf(side), {nameOf(side)},
+                    reagent.expectedCoulombs / amps);
+            }
+        }
+    }
+
+    void starvedOfAir(Side side) {
+        const Electrode& electrode = m_cell.electrode(side);
+        const chemistry::Material& material = m_catalogue.materials[electrode.material];
+        const auto& terms = m_catalogue.reactions[m_evaluation.side(side).couple.reaction].terms;
+        const bool breathesByNature = material.breathingLimit && material.porosity > 0.0;
+        // Without air only water is left to reduce.
+        const bool needsAir =
+            std::any_of(terms.begin(), terms.end(), [&](const chemistry::SpeciesTerm& term) {
+                return (term.species == m_catalogue.key.oxygenGas && term.count < 0.0) ||
+                       (term.species == m_catalogue.key.hydrogenGas && term.count > 0.0);
+            });
+        const bool shut = electrode.air != Air::Breathing || electrode.openShare < kFewHoles;
+        if (breathesByNature && needsAir && shut &&
+            m_evaluation.side(side).couple.branch == chemistry::Branch::Cathodic) {
+            add(FindingCode::StarvedOfAir, Severity::Warning, partOf(side), {material.name});
+        }
+    }
+
+    /// A film that lets current through badly, with nothing behind it to gather the current.
+    void filmAlone(Side side) {
+        const Electrode& electrode = m_cell.electrode(side);
+        const bool negative = side == Side::Negative;
+        for (const ResistanceShare& share : m_evaluation.resistance.shares) {
+            const bool body =
+                share.part == (negative ? ResistancePart::NegativeBody : ResistancePart::PositiveBody);
+            const bool gathers = share.part == (negative ? ResistancePart::NegativeCollector
+                                                         : ResistancePart::PositiveCollector);
+            if (!body && !(gathers && electrode.collector)) {
+                continue;
+            }
+            const auto& material = m_catalogue.materials[gathers ? *electrode.collector : electrode.material];
+            if (material.throughOhmM2.value > 0.0 && share.ohm > 0.5 * m_evaluation.resistance.totalOhm) {
+                add(FindingCode::FilmAlone, Severity::Warning,
+                    gathers ? FindingPart::Collector : partOf(side), {material.name}, share.ohm);
+            }
+        }
+    }
+
+    void platesOnNegative() {
+        const double area = m_cell.electrode(Side::Negative).areaM2;
+        for (const CompetingReaction& entry : m_evaluation.side(Side::Negative).competing) {
+            if (-entry.amps / area < kPlatingWorthSaying) {
+                continue;
+            }
+            for (const chemistry::SpeciesTerm& term : m_catalogue.reactions[entry.reaction].terms) {
+                const chemistry::Species& species = m_catalogue.species[term.species];
+                const bool metal = term.count > 0.0 && species.formula.phase == chemistry::Phase::Solid;
+                if (metal) {
+                    add(FindingCode::PlatesOnNegative, Severity::Warning, FindingPart::Negative,
+                        {nameOf(Side::Negative), species.name}, -entry.amps);
+                }
+            }
         }
     }
 

@@ -3,12 +3,13 @@
 // Codes are stable; src/wording turns them into sentences and remedies.
 #pragma once
 #include "core/cell/Evaluation.h"
+#include <memory>
 #include <string>
 #include <vector>
 
 namespace anodex::cell {
 
-enum class Severity { Danger, Warning, Note };
+using chemistry::Severity;
 enum class FindingPart { Negative, Positive, Electrolyte, Separator, Collector, Case, Whole };
 
 enum class FindingCode {
@@ -29,7 +30,14 @@ enum class FindingCode {
     EstimatedConductivity,
     Precipitate,
     NoPhScale,
-    FilmUndecided
+    FilmUndecided,
+    PlatesOnNegative,
+    CoatWearsThrough,
+    StarvedOfAir,
+    ClosedGas,
+    AcidBesideAlkali,
+    FilmAlone,
+    Rule ///< One of the catalogue's compatibility rules.
 };
 
 struct Finding {
@@ -37,7 +45,8 @@ struct Finding {
     Severity severity = Severity::Note;
     FindingPart part = FindingPart::Whole;
     std::vector<std::string> names; ///< Catalogue names of what it concerns.
-    double value = 0.0;             ///< SI; meaning by code (m³/s of gas, A, kg, m³).
+    double value = 0.0;             ///< SI; meaning by code (m³/s of gas, A, kg, m³, s).
+    std::shared_ptr<const chemistry::CompatibilityRule> rule = {};
 };
 
 /// Worst first.

@@ -3,11 +3,13 @@
 //
 // Threads    immutable after loading; share freely.
 #pragma once
+#include "core/chemistry/Compatibility.h"
 #include "core/chemistry/Material.h"
 #include "core/chemistry/Reaction.h"
 #include "core/chemistry/Species.h"
 #include "core/chemistry/Substance.h"
 #include <map>
+#include <memory>
 #include <optional>
 #include <string>
 #include <string_view>
@@ -66,6 +68,7 @@ struct Catalogue {
     std::vector<CaseMaterial> cases;
     std::vector<Reaction> reactions;
     std::vector<LeftOutCouple> leftOut;
+    std::vector<std::shared_ptr<const CompatibilityRule>> rules; ///< Findings keep theirs alive.
     std::vector<std::string> families;
 
     [[nodiscard]] std::optional<SpeciesIndex> findSpecies(std::string_view name) const;

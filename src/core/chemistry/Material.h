@@ -30,8 +30,9 @@ struct Material {
     std::string id;
     std::string name;
     std::vector<std::string> aliases;
-    std::string formulaText; ///< Accepted as a name too; may be empty.
-    std::string form;        ///< "sheet", "plate", "wire" …
+    std::vector<std::string> classes; ///< What compatibility rules call it.
+    std::string formulaText;          ///< Accepted as a name too; may be empty.
+    std::string form;                 ///< "sheet", "plate", "wire" …
     std::vector<CompositionPart> composition;
     std::vector<SurfacePart> surfaces;
     FactorSpread roughness;             ///< True over geometric area.
@@ -58,6 +59,7 @@ struct SeparatorMaterial {
     std::string id;
     std::string name;
     std::vector<std::string> aliases;
+    std::vector<std::string> classes; ///< What compatibility rules call it.
     FactorSpread macMullin{1.0, 1.0}; ///< Resistance over that of the same thickness of free liquid.
     double defaultThicknessMetres = 0.0;
     bool divides = false; ///< Keeps two liquids apart for hours.
@@ -81,6 +83,7 @@ struct CaseMaterial {
     std::string id;
     std::string name;
     std::vector<std::string> aliases;
+    std::vector<std::string> classes; ///< What compatibility rules call it.
     double lowestPh = 0.0;
     double highestPh = 14.0;
     std::vector<std::string> sources;

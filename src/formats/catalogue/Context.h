@@ -33,5 +33,6 @@ void readSeparators(Context& context, JsonObject& root);
 void readCases(Context& context, JsonObject& root);
 void readFamilies(Context& context, JsonObject& root);
 void readReactions(Context& context, JsonObject& root);
+void readRules(Context& context, JsonObject& root);
 
 } // namespace anodex::formats::catalogue

@@ -13,6 +13,7 @@ void readMaterials(Context& context, JsonObject& root) {
         material.id = entry.text("id");
         material.name = entry.text("name");
         material.aliases = entry.texts("aliases");
+        material.classes = entry.texts("classes");
         material.formulaText = entry.textOr("formula", "");
         material.form = entry.text("form");
         entry.eachNumber("composition", [&](const std::string& name, double fraction) {
@@ -64,6 +65,7 @@ void readSeparators(Context& context, JsonObject& root) {
         separator.id = entry.text("id");
         separator.name = entry.text("name");
         separator.aliases = entry.texts("aliases");
+        separator.classes = entry.texts("classes");
         separator.macMullin = {entry.number("mac_mullin", kPositive),
                                entry.numberOr("mac_mullin_spread", 1.0, kPositive)};
         separator.defaultThicknessMetres = 0.001 * entry.number("thickness_mm", kNotNegative);
@@ -95,6 +97,7 @@ void readCases(Context& context, JsonObject& root) {
         material.id = entry.text("id");
         material.name = entry.text("name");
         material.aliases = entry.texts("aliases");
+        material.classes = entry.texts("classes");
         material.lowestPh = entry.number("lowest_pH");
         material.highestPh = entry.number("highest_pH");
         material.sources = context.sourcesOf(entry);

@@ -1,0 +1,212 @@
+// What eats what: each case is flagged, and its near miss stays silent.
+#include "core/cell/Compatibility.h"
+#include "tests/support/Samples.h"
+#include "wording/FindingText.h"
+
+#include <algorithm>
+#include <gtest/gtest.h>
+#include <nlohmann/json.hpp>
+
+namespace anodex::cell {
+namespace {
+
+using Json = nlohmann::ordered_json;
+
+Json electrode(const char* material, double area = 10.0) {
+    return {{"material", material}, {"wetted_area_cm2", area}};
+}
+
+Json on(Json electrode, const char* collector) {
+    electrode["collector"] = {{"material", collector}};
+    return electrode;
+}
+
+Json breathing(Json electrode, double openPercent = 100.0) {
+    electrode["air"] = "breathing";
+    electrode["open_percent"] = openPercent;
+    return electrode;
+}
+
+Json airless(Json electrode) {
+    electrode["air"] = "none";
+    return electrode;
+}
+
+Json water(std::initializer_list<std::pair<const char*, double>> molPerLitre) {
+    Json liquid = {{"water_mL", 100}, {"solutes", Json::array()}};
+    for (const auto& [substance, strength] : molPerLitre) {
+        liquid["solutes"].push_back({{"substance", substance}, {"mol_per_L", strength}});
+    }
+    return liquid;
+}
+
+Json ready(const char* liquid) {
+    return {{"ready", liquid}, {"volume_mL", 100}};
+}
+
+Json cellWith(Json negative, Json positive, Json liquid) {
+    return {{"negative", std::move(negative)},
+            {"positive", std::move(positive)},
+            {"electrolyte", std::move(liquid)}};
+}
+
+Json in(Json cell, const char* box) {
+    cell["case"] = {{"material", box}};
+    return cell;
+}
+
+Json apart(Json cell, Json positiveLiquid, const char* separator) {
+    cell["electrolyte"] = {{"negative", cell["electrolyte"]}, {"positive", std::move(positiveLiquid)}};
+    cell["separator"] = {{"material", separator}};
+    return cell;
+}
+
+std::vector<Finding> findingsOf(const Json& json) {
+    const Cell cell = test::cellOf(json.dump());
+    return findingsFor(test::catalogue(), cell, evaluate(test::catalogue(), cell));
+}
+
+struct Pair {
+    std::string code;
+    FindingPart part;
+    Severity severity;
+    Json flagged;
+    Json silent;
+};
+
+void PrintTo(const Pair& pair, std::ostream* out) {
+    *out << pair.code;
+}
+
+std::vector<Pair> pairs() {
+    const Json potash = water({{"KOH", 6}});
+    const Json potashCell = cellWith(electrode("zinc"), electrode("carbon felt"), potash);
+    const Json bromine = water({{"ZnBr2", 1}, {"bromine", 0.1}});
+    const Json iodine = water({{"ZnI2", 1}, {"iodine", 0.05}});
+    const Json acid = water({{"H2SO4", 4}});
+    const Json lye = water({{"NaOH", 2}});
+    const Json salt = water({{"NaCl", 1}});
+    const Json alkaliSide = cellWith(electrode("zinc"), electrode("carbon felt"), lye);
+    const auto positive = FindingPart::Positive;
+    const auto danger = Severity::Danger;
+    const auto warning = Severity::Warning;
+    return {
+        {"polylactide-in-alkali", FindingPart::Case, warning, in(potashCell, "PLA"), in(potashCell, "ABS")},
+        {"polyester-in-alkali", FindingPart::Case, warning, in(potashCell, "PETG"), in(potashCell, "ABS")},
+        {"copper-with-halogen-collector", FindingPart::Collector, warning,
+         cellWith(electrode("zinc"), on(electrode("carbon felt"), "copper"), bromine),
+         cellWith(electrode("zinc"), on(electrode("carbon felt"), "graphite"), bromine)},
+        {"copper-with-halogen-electrode", positive, warning,
+         cellWith(electrode("zinc"), electrode("copper"), iodine),
+         cellWith(electrode("zinc"), electrode("copper"), water({{"ZnI2", 1}}))},
+        {"aluminium-in-alkali-electrode", FindingPart::Negative, warning,
+         cellWith(electrode("aluminium", 40), electrode("carbon felt"), lye),
+         cellWith(electrode("aluminium", 40), electrode("carbon felt"), salt)},
+        {"stainless-never-charged-electrode", positive, warning,
+         cellWith(electrode("zinc"), electrode("stainless"), salt),
+         cellWith(electrode("zinc"), electrode("titanium"), salt)},
+        {"stainless-never-charged-collector", FindingPart::Collector, warning,
+         cellWith(electrode("zinc"), on(electrode("activated carbon"), "stainless steel mesh"), salt),
+         cellWith(electrode("zinc"), on(electrode("activated carbon"), "graphite foil"), salt)},
+        {"copper-collector-in-sulfuric-acid", FindingPart::Collector, warning,
+         cellWith(electrode("lead"), on(electrode("lead dioxide"), "copper"), acid),
+         cellWith(electrode("lead"), on(electrode("lead dioxide"), "lead"), acid)},
+        {"aluminium-collector-in-sulfuric-acid", FindingPart::Collector, warning,
+         cellWith(electrode("lead"), on(electrode("lead dioxide"), "aluminium"), acid),
+         cellWith(electrode("lead"), on(electrode("lead dioxide"), "lead"), acid)},
+        {"coat-wears-through", FindingPart::Negative, warning,
+         cellWith(electrode("galvanised screw", 2), electrode("copper", 20), water({{"H2SO4", 1}})),
+         cellWith(electrode("zinc", 2), electrode("copper", 20), water({{"H2SO4", 1}}))},
+        {"film-alone", positive, warning,
+         cellWith(electrode("zinc", 5), electrode("conductive polyethylene", 5), iodine),
+         cellWith(electrode("zinc", 5), electrode("conductive polyethylene on graphite foil", 5), iodine)},
+        {"starved-of-air", positive, warning,
+         cellWith(electrode("zinc"), breathing(electrode("activated carbon"), 0.5), potash),
+         cellWith(electrode("zinc"), breathing(electrode("activated carbon"), 20), potash)},
+        {"starved-of-air", positive, warning,
+         cellWith(electrode("zinc"), electrode("activated carbon"), potash),
+         cellWith(electrode("zinc"), breathing(electrode("activated carbon")), potash)},
+        {"plates-on-negative", FindingPart::Negative, warning,
+         cellWith(electrode("zinc"), electrode("copper"), water({{"CuSO4", 0.5}})),
+         apart(cellWith(electrode("zinc"), electrode("copper"), water({{"ZnSO4", 0.5}})),
+               water({{"CuSO4", 0.5}}), "porous pot")},
+        {"same-material", FindingPart::Whole, Severity::Note,
+         cellWith(electrode("copper"), electrode("copper"), salt),
+         cellWith(electrode("zinc"), electrode("copper"), salt)},
+        {"lead-in-fruit-acid-electrode", FindingPart::Negative, danger,
+         cellWith(electrode("lead"), electrode("copper"), ready("vinegar")),
+         cellWith(electrode("lead"), electrode("copper"), acid)},
+        {"halogen-with-ammonium", FindingPart::Electrolyte, danger,
+         cellWith(electrode("zinc"), electrode("graphite"),
+                  water({{"NH4Cl", 1}, {"iodine", 0.002}, {"KI", 0.1}})),
+         cellWith(electrode("zinc"), electrode("graphite"),
+                  water({{"KCl", 1}, {"iodine", 0.002}, {"KI", 0.1}}))},
+        {"gas-in-closed-vessel", FindingPart::Whole, danger,
+         cellWith(airless(electrode("aluminium")), airless(electrode("copper")), lye),
+         cellWith(airless(electrode("aluminium")), electrode("copper"), lye)},
+        {"acid-beside-alkali", FindingPart::Separator, danger,
+         apart(alkaliSide, water({{"H2SO4", 2}}), "ion membrane"),
+         apart(alkaliSide, water({{"NaCl", 2}}), "ion membrane")},
+        {"bleach-with-acid", FindingPart::Electrolyte, danger,
+         cellWith(electrode("zinc"), electrode("graphite"), water({{"NaOCl", 0.2}, {"citric acid", 0.3}})),
+         cellWith(electrode("zinc"), electrode("graphite"), ready("bleach"))},
+        {"ammonium-in-alkali", FindingPart::Electrolyte, danger,
+         cellWith(electrode("zinc"), electrode("graphite"), water({{"NH4Cl", 1}, {"NaOH", 1.5}})),
+         cellWith(electrode("zinc"), electrode("graphite"), water({{"NH4Cl", 1}}))},
+        {"cellulose-in-strong-acid", FindingPart::Separator, warning,
+         [&] {
+             Json cell = cellWith(electrode("lead"), electrode("lead dioxide"), acid);
+             cell["separator"] = {{"material", "kitchen paper"}};
+             return cell;
+         }(),
+         [&] {
+             Json cell = cellWith(electrode("lead"), electrode("lead dioxide"), acid);
+             cell["separator"] = {{"material", "glass mat"}};
+             return cell;
+         }()},
+        {"peroxide-on-catalyst", positive, warning,
+         cellWith(electrode("zinc"), electrode("silver"), water({{"NaCl", 1}, {"H2O2", 0.5}})),
+         cellWith(electrode("zinc"), electrode("silver"), salt)},
+    };
+}
+
+class Compatibility : public testing::TestWithParam<Pair> {};
+
+TEST_P(Compatibility, IsFlaggedAndItsNearMissIsSilent) {
+    const auto has = [&](const Finding& finding) { return wording::findingCode(finding) == GetParam().code; };
+    const std::vector<Finding> flagged = findingsOf(GetParam().flagged);
+    const auto found = std::find_if(flagged.begin(), flagged.end(), has);
+    ASSERT_NE(found, flagged.end());
+    EXPECT_EQ(found->part, GetParam().part);
+    EXPECT_EQ(found->severity, GetParam().severity);
+    const wording::FindingText text = wording::findingText(*found);
+    EXPECT_EQ(text.text.find("{}"), std::string::npos);
+    const std::vector<Finding> silent = findingsOf(GetParam().silent);
+    EXPECT_TRUE(std::none_of(silent.begin(), silent.end(), has));
+}
+
+INSTANTIATE_TEST_SUITE_P(Pairs, Compatibility, testing::ValuesIn(pairs()),
+                         [](const auto& test) { return test::caseName(test.index, test.param.code); });
+
+TEST(CompatibilityRules, SixtyAndMoreEachWithWordsAndASource) {
+    EXPECT_GE(test::catalogue().rules.size(), 60U);
+    for (const auto& rule : test::catalogue().rules) {
+        EXPECT_FALSE(rule->sources.empty()) << rule->id;
+        EXPECT_GT(rule->reason.size(), 20U) << rule->id;
+        EXPECT_GE(rule->remedy.size(), 10U) << rule->id;
+        EXPECT_EQ(rule->id.find_first_not_of("abcdefghijklmnopqrstuvwxyz-"), std::string::npos) << rule->id;
+    }
+}
+
+TEST(CompatibilityRules, AluminiumInAlkaliGivesHydrogenByTheHour) {
+    // 40 cm² in 2 mol/L: 70 to 1000 mL/h, and so a life in hours.
+    const Evaluation e = test::evaluated(
+        cellWith(electrode("aluminium foil", 40), electrode("carbon felt"), water({{"NaOH", 2}})).dump());
+    EXPECT_GT(e.hydrogenM3PerSecond * 3.6e9, 70.0);
+    EXPECT_LT(e.hydrogenM3PerSecond * 3.6e9, 1000.0);
+    ASSERT_TRUE(e.restLifeSeconds);
+    EXPECT_LT(*e.restLifeSeconds, 24 * 3600.0);
+}
+
+} // namespace
+} // namespace anodex::cell

@@ -6,9 +6,11 @@
 #include "app/frame/MainWindow.h"
 #include "app/widgets/picture/Picture.h"
 #include "core/cell/Doubt.h"
+#include "core/shelf/Screening.h"
 #include "formats/CatalogueReader.h"
 #include "formats/CellFile.h"
 #include "formats/EmbeddedData.h"
+#include "formats/ShelfFile.h"
 #include "tests/fuzz/RandomDesign.h"
 
 #include <QApplication>
@@ -86,6 +88,20 @@ void benchModel(const chemistry::Catalogue& catalogue) {
     }
     report("evaluate, 200 points", evaluations, 5.0);
     report("ranges, 1,000 samples", doubts, 1000.0);
+}
+
+/// Twelve electrodes, ten substances, four liquids, two separators, on two threads.
+void benchScreening(const chemistry::Catalogue& catalogue) {
+    std::ifstream file(ANODEX_SOURCE_DIR "/tests/data/shelves/twelve-metals.shelf.json");
+    const std::string text{std::istreambuf_iterator<char>(file), {}};
+    const auto start = Clock::now();
+    const auto candidates = shelf::Candidates::create(catalogue, *formats::readShelfFile(text));
+    shelf::ScreeningOptions options;
+    options.threads = 2;
+    const auto result = shelf::screen(catalogue, *candidates, options);
+    const double took = millisecondsSince(start);
+    std::printf("%zu cells tried, ", result->tried);
+    report("a shelf screened", {took}, 10'000.0);
 }
 
 enum class Gesture { Key, Wheel, Drag };
@@ -220,6 +236,7 @@ int main(int argc, char** argv) {
         return 3;
     }
     benchModel(*catalogue);
+    benchScreening(catalogue);
     benchWindow(*catalogue);
     benchLongRun(*catalogue);
     return 0;

@@ -4,6 +4,7 @@
 #include "cli/CatalogueCommand.h"
 #include "cli/EvaluateCommand.h"
 #include "cli/NotebookCommand.h"
+#include "cli/ScreenCommand.h"
 #include "cli/SolutionCommand.h"
 #include "wording/Quantities.h"
 
@@ -14,7 +15,7 @@
 namespace anodex::cli {
 namespace {
 
-constexpr const char* kNotBuiltYet[] = {"mix", "simulate", "pack", "screen"};
+constexpr const char* kNotBuiltYet[] = {"mix", "simulate", "pack"};
 
 /// CLI11 reads numbers with the C library, which follows the locale; ours never does.
 std::optional<double> numberOption(const std::string& name, const std::string& text) {
@@ -57,6 +58,8 @@ struct Arguments {
     std::string kind;
     std::string notebook;
     std::string verb;
+    ScreenRequest screen;
+    std::string top;
 };
 
 void describe(CLI::App& app, Arguments& arguments) {
@@ -81,6 +84,10 @@ void describe(CLI::App& app, Arguments& arguments) {
         ->add_option("KIND", arguments.kind,
                      "substances, liquids, materials, separators, cases, reactions, species, rules")
         ->required();
+    CLI::App* screen = common(app.add_subcommand("screen", "The best cells from what a shelf holds"));
+    screen->add_option("SHELF", arguments.screen.shelfPath, "*.shelf.json")->required();
+    screen->add_option("--by", arguments.screen.by, "voltage, power, life, cost or safety (voltage)");
+    screen->add_option("--top", arguments.top, "How many to list (20)");
     CLI::App* notebook = common(app.add_subcommand("notebook", "Looks into a notebook file"));
     notebook->add_option("FILE", arguments.notebook, "*.anodex")->required();
     notebook->add_option("VERB", arguments.verb, "info or check")->required();
@@ -108,6 +115,9 @@ int dispatch(const CLI::App& app, Arguments& arguments, std::ostream& output) {
         print(console, describeSolution(catalogue, arguments.liquid));
     } else if (app.got_subcommand("analyse")) {
         print(console, analyseFile(catalogue, arguments.run, arguments.cell));
+    } else if (app.got_subcommand("screen")) {
+        arguments.screen.top = countOption("--top", arguments.top, 20, 1);
+        print(console, screenShelf(catalogue, arguments.screen));
     } else {
         print(console, listCatalogue(catalogue, arguments.kind));
     }

@@ -38,8 +38,8 @@ Json coefficientsJson(const Catalogue& catalogue, const Solution& solution) {
 Json undissolvedJson(const Catalogue& catalogue, const Solution& solution) {
     Json json = Json::array();
     for (const chemistry::Undissolved& rest : solution.undissolved) {
-        json.push_back({{"substance", catalogue.substances[rest.substance].name},
-                        {"mass_g", rest.kilograms * 1000.0}});
+        json.push_back(
+            {{"substance", catalogue.substances[rest.substance].name}, {"mass_g", rest.kilograms * 1000.0}});
     }
     for (const chemistry::Precipitate& solid : solution.precipitates) {
         const auto substance = chemistry::substanceOf(catalogue, solid.species);
@@ -51,7 +51,8 @@ Json undissolvedJson(const Catalogue& catalogue, const Solution& solution) {
 }
 
 std::string methodText(const Solution& solution) {
-    std::string text = "species by mass action; activities by Pitzer's ion interactions (parameters at 25 °C)";
+    std::string text =
+        "species by mass action; activities by Pitzer's ion interactions (parameters at 25 °C)";
     text += solution.notes.typicalInteractions
                 ? "; some ion pairs have no published parameters and take typical ones"
                 : "; all parameters that matter are published or fitted";

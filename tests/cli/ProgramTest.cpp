@@ -155,7 +155,7 @@ TEST_F(Files, UsageAndWhatIsNotBuiltYetAreExitTwo) {
     EXPECT_EQ(call({"evaluate", cell(test::lemon()), "--current", "much"}).exit, kUsage);
     EXPECT_EQ(call({"evaluate", cell(test::lemon()), "--samples", "-1"}).exit, kUsage);
     EXPECT_EQ(call({"catalogue", "wines"}).exit, kUsage);
-    for (const char* verb : {"mix", "simulate", "pack", "screen"}) {
+    for (const char* verb : {"mix", "simulate", "pack"}) {
         const Result result = call({verb, "x"});
         EXPECT_EQ(result.exit, kUsage);
         EXPECT_EQ(result.errors, std::string(verb) + ": not yet\n");
@@ -163,6 +163,37 @@ TEST_F(Files, UsageAndWhatIsNotBuiltYetAreExitTwo) {
     }
     EXPECT_EQ(call({"notebook", "x", "export"}).exit, kUsage);
     EXPECT_EQ(call({"--help"}).exit, kGood);
+}
+
+TEST_F(Files, ScreenListsTheBestOfAShelf) {
+    const std::string shelf = file("s.shelf.json", R"({ "format": "anodex-shelf/1",
+        "materials": [ {"material": "Zn", "area_cm2": 10, "price": 1}, {"material": "Cu", "area_cm2": 10, "price": 2},
+                       {"material": "silver", "area_cm2": 5} ],
+        "substances": [ {"substance": "NaCl", "mass_g": 100} ],
+        "liquids": [ {"ready": "vinegar", "volume_mL": 300, "price": 0.5} ] })");
+    const Json json = call({"screen", shelf, "--top", "4", "--json"}).json();
+    EXPECT_EQ(json["tried"], 9);
+    ASSERT_EQ(json["candidates"].size(), 4U);
+    for (const Json& candidate : json["candidates"]) {
+        const Json again =
+            call({"evaluate", file("c.cell.json", candidate["cell"].dump()), "--samples", "0", "--json"})
+                .json();
+        EXPECT_NEAR(again["open_circuit_voltage_V"], candidate["open_circuit_voltage_V"].get<double>(), 1e-6);
+        EXPECT_NEAR(again["maximum_power_W"], candidate["maximum_power_W"].get<double>(), 1e-6);
+        EXPECT_EQ(candidate["figure"]["unit"], "V");
+        EXPECT_EQ(candidate["cell"]["negative"]["material"], "Zn") << "as the shelf wrote it";
+        EXPECT_NE(candidate["why"].get<std::string>().find("zinc at"), std::string::npos);
+        EXPECT_TRUE(candidate.contains("worst_finding"));
+    }
+    const Json cheap = call({"screen", shelf, "--by", "cost", "--top", "9", "--json"}).json();
+    EXPECT_TRUE(cheap["candidates"].back()["figure"]["value"].is_null()) << "silver has no price";
+    EXPECT_EQ(call({"screen", shelf, "--by", "beauty"}).exit, kUsage);
+    EXPECT_EQ(call({"screen", shelf, "--top", "0"}).exit, kUsage);
+    EXPECT_EQ(call({"screen", file("bad.shelf.json", "{}")}).exit, kWrongInput);
+    const Result unknown = call({"screen", file("u.shelf.json", R"({ "format": "anodex-shelf/1",
+        "materials": [ {"material": "zink", "area_cm2": 10} ] })")});
+    EXPECT_EQ(unknown.exit, kWrongInput);
+    EXPECT_NE(unknown.errors.find("materials[0].material: \"zink\""), std::string::npos) << unknown.errors;
 }
 
 TEST_F(Files, ReversedLabelsNameTheTruePositive) {

@@ -1,0 +1,94 @@
+#include "cli/ScreenCommand.h"
+
+#include "formats/CellFile.h"
+#include "formats/ShelfFile.h"
+#include "wording/ErrorText.h"
+#include "wording/FindingText.h"
+#include "wording/ScreenText.h"
+
+#include <thread>
+
+namespace anodex::cli {
+namespace {
+
+using chemistry::Catalogue;
+using formats::Json;
+using shelf::RankBy;
+
+struct Ranking {
+    const char* name;
+    RankBy by;
+    const char* unit;
+    double perSi;
+};
+
+constexpr Ranking kRankings[] = {{"voltage", RankBy::Voltage, "V", 1.0},
+                                 {"power", RankBy::Power, "W", 1.0},
+                                 {"life", RankBy::Life, "h", 1.0 / 3600.0},
+                                 {"cost", RankBy::Cost, "price per Wh", 3600.0},
+                                 {"safety", RankBy::Safety, "points against it", 1.0}};
+
+const Ranking& rankingNamed(const std::string& name) {
+    for (const Ranking& ranking : kRankings) {
+        if (name == ranking.name) {
+            return ranking;
+        }
+    }
+    throw Stop{kUsage, "--by: \"" + name +
+                           "\" is no way to rank; right would be voltage, power, life, cost or safety"};
+}
+
+Json candidateJson(const Catalogue& catalogue, const shelf::Candidates& candidates,
+                   const shelf::Screened& screened, const Ranking& ranking) {
+    const cell::CellDesign design = candidates.design(screened.index, screened.swapped);
+    const auto cell = cell::resolve(catalogue, design);
+    if (!cell) {
+        throw Stop{kCouldNot, "screen: " + wording::errorText(formats::toFileError(cell.error()))};
+    }
+    const cell::Evaluation evaluation = cell::evaluate(catalogue, *cell);
+    const auto findings = findingsFor(catalogue, *cell, evaluation);
+    Json worst = nullptr;
+    if (!findings.empty()) {
+        worst = {{"severity", wording::severityText(findings.front().severity)},
+                 {"code", wording::findingCode(findings.front())},
+                 {"text", wording::findingText(findings.front()).text}};
+    }
+    return {{"cell", formats::cellToJson(design)},
+            {"figure", {{"value", screened.figure * ranking.perSi}, {"unit", ranking.unit}}},
+            {"open_circuit_voltage_V", screened.openCircuitVolts},
+            {"maximum_power_W", screened.maximumWatts},
+            {"worst_finding", worst},
+            {"why", wording::screenReason(catalogue, *cell, evaluation, findings, ranking.by)}};
+}
+
+} // namespace
+
+Json screenShelf(const Catalogue& catalogue, const ScreenRequest& request) {
+    const Ranking& ranking = rankingNamed(request.by);
+    const auto shelf = formats::readShelfFile(readText(request.shelfPath));
+    if (!shelf) {
+        throw Stop{kWrongInput, request.shelfPath + ": " + wording::errorText(shelf.error())};
+    }
+    const auto candidates = shelf::Candidates::create(catalogue, *shelf);
+    if (!candidates) {
+        throw Stop{kWrongInput,
+                   request.shelfPath + ": " + wording::errorText(formats::toFileError(candidates.error()))};
+    }
+    if (ranking.by == RankBy::Cost && !candidates->priced()) {
+        throw Stop{kWrongInput, request.shelfPath +
+                                    ": price: nothing on the shelf has one; right would be a price on "
+                                    "what is to be compared"};
+    }
+    shelf::ScreeningOptions options;
+    options.by = ranking.by;
+    options.top = static_cast<std::size_t>(request.top);
+    options.threads = static_cast<int>(std::max(1U, std::thread::hardware_concurrency()));
+    const auto result = shelf::screen(catalogue, *candidates, options);
+    Json json = {{"candidates", Json::array()}, {"tried", result->tried}};
+    for (const shelf::Screened& screened : result->best) {
+        json["candidates"].push_back(candidateJson(catalogue, *candidates, screened, ranking));
+    }
+    return json;
+}
+
+} // namespace anodex::cli

@@ -1,0 +1,71 @@
+// src/core/shelf/Candidates.h - every sensible cell that a shelf allows, numbered.
+//
+// Which      Each pair of different electrodes, in each liquid (ready-made, and each substance weak and
+//            strong), with nothing between or with each separator that lets one liquid be; and for each
+//            separator that keeps two liquids apart, in each two different strong or ready-made liquids
+//            either way round. Which electrode is the negative is left to the evaluation.
+// Counts     P = n(n-1)/2 pairs, L liquids, S strong or ready-made ones: P L (1 + open separators)
+//            + P S (S-1) dividing separators.
+// Amounts    100 mL, or two of 50 mL, or what there is; weak 0.5 mol/L, strong 3 mol/L or four fifths of what
+//            dissolves, and never more than the shelf holds.
+// Errors     create() names the first item the catalogue does not know; nothing throws.
+#pragma once
+#include "core/cell/Cell.h"
+#include "core/shelf/Shelf.h"
+
+namespace anodex::shelf {
+
+class Candidates {
+public:
+    [[nodiscard]] static tl::expected<Candidates, cell::DesignError>
+    create(const chemistry::Catalogue& catalogue, const Shelf& shelf);
+
+    [[nodiscard]] std::size_t size() const { return m_singles + m_doubles; }
+    /// The design as it would be built; `swapped` trades the electrodes and their liquids.
+    [[nodiscard]] cell::CellDesign design(std::size_t index, bool swapped = false) const;
+    /// Something on the shelf has a price.
+    [[nodiscard]] bool priced() const { return m_priced; }
+    /// What resolve() makes of that design, put together from parts that were solved once.
+    [[nodiscard]] cell::Cell cell(std::size_t index) const;
+    /// Of all that goes into it, by share of the liquid used; absent when a part of it has no price.
+    [[nodiscard]] std::optional<double> price(std::size_t index) const;
+
+private:
+    struct Choice {
+        std::size_t first = 0; ///< Electrode, and the liquid at it.
+        std::size_t second = 0;
+        std::size_t liquid = 0;
+        std::optional<std::size_t> otherLiquid;
+        std::optional<std::size_t> separator;
+    };
+    struct Pour {
+        cell::LiquidDesign design;
+        std::optional<double> pricePerM3;
+        bool weak = false;
+    };
+
+    Candidates() = default;
+    void pour(const chemistry::Catalogue& catalogue);
+    [[nodiscard]] std::optional<cell::DesignError> solve(const chemistry::Catalogue& catalogue);
+    [[nodiscard]] std::size_t substanceOf(std::size_t pour) const;
+    [[nodiscard]] Choice choice(std::size_t index) const;
+    [[nodiscard]] cell::LiquidDesign liquid(std::size_t index, double volumeM3) const;
+    [[nodiscard]] cell::CellDesign design(const Choice& choice) const;
+
+    Shelf m_shelf;
+    std::vector<cell::ElectrodeDesign> m_electrodes;
+    std::vector<Pour> m_pours;
+    std::vector<std::size_t> m_strong; ///< Of the pours.
+    std::vector<std::size_t> m_open;   ///< Separators that one liquid passes.
+    std::vector<std::size_t> m_dividing;
+    std::vector<cell::Electrode> m_solvedElectrodes;
+    std::vector<chemistry::Solution> m_whole; ///< Each pour as the only liquid.
+    std::vector<chemistry::Solution> m_half;  ///< Each pour as one of two.
+    std::vector<double> m_doubt;              ///< Of each pour's strength.
+    std::vector<cell::Cell> m_frames;         ///< By separator; the last has none.
+    std::size_t m_singles = 0;
+    std::size_t m_doubles = 0;
+    bool m_priced = false;
+};
+
+} // namespace anodex::shelf

@@ -1,0 +1,130 @@
+#include "core/shelf/Screening.h"
+
+#include <algorithm>
+#include <atomic>
+#include <cmath>
+#include <limits>
+#include <mutex>
+#include <thread>
+
+namespace anodex::shelf {
+namespace {
+
+using cell::Evaluation;
+using cell::Severity;
+
+constexpr double kSmallLoadAmps = 1e-3;
+constexpr double kUsefulVolts = 0.3;
+constexpr std::size_t kProgressStep = 256;
+
+cell::Cell turned(cell::Cell cell) {
+    std::swap(cell.electrodes[0], cell.electrodes[1]);
+    std::swap(cell.solutions[0], cell.solutions[1]);
+    std::swap(cell.liquidDoubtFactor[0], cell.liquidDoubtFactor[1]);
+    return cell;
+}
+
+double lifeSeconds(const chemistry::Catalogue& catalogue, const cell::Cell& cell,
+                   const Evaluation& evaluation) {
+    const cell::Polarisation settled(catalogue, cell, cell::Moment::Settled, cell::Draw::nominal());
+    if (evaluation.settled.shortCircuitAmps < kSmallLoadAmps ||
+        settled.voltsAt(kSmallLoadAmps) < kUsefulVolts) {
+        return 0.0;
+    }
+    return evaluation.capacity.expectedCoulombs / (evaluation.selfDischargeAmps + kSmallLoadAmps);
+}
+
+double pricePerJoule(const Evaluation& evaluation, const std::optional<double>& price) {
+    const double joules = 0.5 * evaluation.openCircuitVolts * evaluation.capacity.expectedCoulombs;
+    return price && joules > 0.0 ? *price / joules : std::numeric_limits<double>::infinity();
+}
+
+double unsafety(const std::vector<cell::Finding>& findings) {
+    double sum = 0.0;
+    for (const cell::Finding& finding : findings) {
+        sum += finding.severity == Severity::Danger ? 1e4 : finding.severity == Severity::Warning ? 1e2 : 1.0;
+    }
+    return sum;
+}
+
+Screened screenOne(const chemistry::Catalogue& catalogue, const Candidates& candidates, RankBy by,
+                   std::size_t index) {
+    cell::Cell cell = candidates.cell(index);
+    Evaluation evaluation = cell::evaluate(catalogue, cell, {0});
+    Screened screened;
+    screened.index = index;
+    if (evaluation.openCircuitVolts < 0.0) {
+        screened.swapped = true;
+        cell = turned(std::move(cell));
+        evaluation = cell::evaluate(catalogue, cell, {0});
+    }
+    screened.openCircuitVolts = evaluation.openCircuitVolts;
+    screened.maximumWatts = evaluation.first.maximumPower.watts;
+    switch (by) {
+    case RankBy::Voltage:
+        screened.figure = evaluation.openCircuitVolts;
+        break;
+    case RankBy::Power:
+        screened.figure = screened.maximumWatts;
+        break;
+    case RankBy::Life:
+        screened.figure = lifeSeconds(catalogue, cell, evaluation);
+        break;
+    case RankBy::Cost:
+        screened.figure = pricePerJoule(evaluation, candidates.price(index));
+        break;
+    case RankBy::Safety:
+        screened.figure = unsafety(findingsFor(catalogue, cell, evaluation));
+        break;
+    }
+    return screened;
+}
+
+bool better(RankBy by, const Screened& one, const Screened& other) {
+    const bool leastFirst = by == RankBy::Cost || by == RankBy::Safety;
+    if (one.figure != other.figure) {
+        return leastFirst ? one.figure < other.figure : one.figure > other.figure;
+    }
+    return one.openCircuitVolts != other.openCircuitVolts ? one.openCircuitVolts > other.openCircuitVolts
+                                                          : one.index < other.index;
+}
+
+} // namespace
+
+std::optional<ScreeningResult> screen(const chemistry::Catalogue& catalogue, const Candidates& candidates,
+                                      const ScreeningOptions& options, std::stop_token stop) {
+    std::vector<Screened> all(candidates.size());
+    std::atomic<std::size_t> next{0};
+    std::atomic<std::size_t> done{0};
+    std::mutex telling;
+    const auto work = [&] {
+        for (std::size_t i = next++; i < all.size() && !stop.stop_requested(); i = next++) {
+            all[i] = screenOne(catalogue, candidates, options.by, i);
+            if (++done % kProgressStep == 0 && options.progress) {
+                const std::lock_guard lock(telling);
+                options.progress(done);
+            }
+        }
+    };
+    {
+        std::vector<std::jthread> helpers;
+        for (int i = 1; i < options.threads; ++i) {
+            helpers.emplace_back(work);
+        }
+        work();
+    }
+    if (stop.stop_requested()) {
+        return std::nullopt;
+    }
+    ScreeningResult result;
+    result.tried = all.size();
+    const std::size_t kept = std::min(options.top, all.size());
+    std::partial_sort(
+        all.begin(), all.begin() + static_cast<std::ptrdiff_t>(kept), all.end(),
+        [&](const Screened& one, const Screened& other) { return better(options.by, one, other); });
+    all.resize(kept);
+    result.best = std::move(all);
+    return result;
+}
+
+} // namespace anodex::shelf

@@ -1,0 +1,161 @@
+// What a shelf allows, counted, evaluated and ranked.
+#include "core/shelf/Screening.h"
+#include "tests/support/Samples.h"
+
+#include <gtest/gtest.h>
+
+namespace anodex::shelf {
+namespace {
+
+Shelf smallShelf() {
+    Shelf shelf;
+    shelf.materials = {
+        {"zinc", 0.002, 0.02, 2.0}, {"copper", 0.002, {}, 3.0}, {"activated carbon", 0.002, {}, 1.0}};
+    shelf.substances = {{"NaCl", 0.5, 1.0}, {"CuSO4·5H2O", 0.05, 4.0}};
+    shelf.liquids = {{"vinegar", 0.0005, 1.0}};
+    shelf.separators = {{"kitchen paper", 0.1}, {"ion membrane", 5.0}};
+    return shelf;
+}
+
+Candidates candidatesOf(const Shelf& shelf) {
+    auto made = Candidates::create(test::catalogue(), shelf);
+    EXPECT_TRUE(made) << made.error().field;
+    return std::move(*made);
+}
+
+ScreeningResult screened(const Candidates& candidates, RankBy by, int threads = 1) {
+    ScreeningOptions options;
+    options.by = by;
+    options.threads = threads;
+    return *screen(test::catalogue(), candidates, options);
+}
+
+std::string fieldAtFault(const Shelf& shelf) {
+    const auto made = Candidates::create(test::catalogue(), shelf);
+    return made ? "none" : made.error().field;
+}
+
+TEST(Candidates, AreCountedAsTheHeaderSays) {
+    // 3 pairs; vinegar and two salts weak and strong are 5 liquids, 3 of them strong or ready-made; one
+    // separator lets one liquid be, one keeps two apart.
+    EXPECT_EQ(candidatesOf(smallShelf()).size(), 3U * 5U * 2U + 3U * 3U * 2U * 1U);
+    Shelf bare = smallShelf();
+    bare.separators.clear();
+    EXPECT_EQ(candidatesOf(bare).size(), 15U);
+    bare.materials.resize(1);
+    EXPECT_EQ(candidatesOf(bare).size(), 0U);
+    EXPECT_EQ(candidatesOf(Shelf{}).size(), 0U);
+}
+
+TEST(Candidates, AreAllDifferent) {
+    const Candidates candidates = candidatesOf(smallShelf());
+    for (std::size_t i = 0; i < candidates.size(); ++i) {
+        for (std::size_t j = 0; j < i; ++j) {
+            EXPECT_FALSE(candidates.design(i) == candidates.design(j)) << i << " and " << j;
+        }
+    }
+}
+
+TEST(Candidates, PutTogetherFromPartsAreWhatTheirDesignsResolveTo) {
+    const Candidates candidates = candidatesOf(smallShelf());
+    for (std::size_t i = 0; i < candidates.size(); ++i) {
+        const auto resolved = cell::resolve(test::catalogue(), candidates.design(i));
+        ASSERT_TRUE(resolved) << i;
+        const cell::Evaluation one = cell::evaluate(test::catalogue(), candidates.cell(i));
+        const cell::Evaluation other = cell::evaluate(test::catalogue(), *resolved);
+        EXPECT_NEAR(one.openCircuitVolts, other.openCircuitVolts, 1e-9) << i;
+        EXPECT_NEAR(one.first.maximumPower.watts, other.first.maximumPower.watts,
+                    1e-9 * other.first.maximumPower.watts)
+            << i;
+        EXPECT_EQ(one.capacity.expectedCoulombs, other.capacity.expectedCoulombs) << i;
+    }
+}
+
+TEST(Candidates, PourNoMoreThanThereIsNorThanDissolves) {
+    Shelf shelf = smallShelf();
+    shelf.substances = {{"NaCl", 0.001, {}}, {"NaHCO3", 1.0, {}}};
+    const Candidates candidates = candidatesOf(shelf);
+    for (std::size_t i = 0; i < candidates.size(); ++i) {
+        const auto cell = cell::resolve(test::catalogue(), candidates.design(i));
+        ASSERT_TRUE(cell);
+        EXPECT_TRUE(cell->solution(cell::Side::Negative).undissolved.empty()) << i;
+        for (const cell::SoluteDesign& solute : candidates.design(i).liquid.solutes) {
+            // 1 g of salt in 100 mL is 0.171 mol/L.
+            EXPECT_LE(solute.amount.value, solute.substance == "NaCl" ? 171.2 : 3000.0);
+        }
+    }
+}
+
+TEST(Candidates, CostWhatIsUsedOfEach) {
+    Shelf shelf = smallShelf();
+    const Candidates candidates = candidatesOf(shelf);
+    // The first: zinc and copper in 100 of 500 mL vinegar, nothing between.
+    EXPECT_NEAR(*candidates.price(0), 2.0 + 3.0 + 0.2, 1e-9);
+    shelf.materials[1].price.reset();
+    EXPECT_FALSE(candidatesOf(shelf).price(0)) << "copper's price is not known";
+}
+
+TEST(Candidates, NameTheItemThatNobodyKnows) {
+    Shelf shelf = smallShelf();
+    shelf.materials[1].material = "coper";
+    EXPECT_EQ(fieldAtFault(shelf), "materials[1].material");
+    shelf = smallShelf();
+    shelf.substances[1].substance = "salz";
+    EXPECT_EQ(fieldAtFault(shelf), "substances[1].substance");
+    shelf = smallShelf();
+    shelf.liquids[0].ready = "vineger";
+    EXPECT_EQ(fieldAtFault(shelf), "liquids[0].ready");
+    shelf = smallShelf();
+    shelf.separators[1].material = "sieve";
+    EXPECT_EQ(fieldAtFault(shelf), "separators[1].material");
+    shelf = smallShelf();
+    shelf.cases = {{"jam", {}}};
+    EXPECT_EQ(fieldAtFault(shelf), "cases[0].material");
+}
+
+class Rankings : public testing::TestWithParam<RankBy> {};
+
+TEST_P(Rankings, TheBestComeFirstWhateverTheThreadsAndEvaluateToTheSameFigures) {
+    const Candidates candidates = candidatesOf(smallShelf());
+    const ScreeningResult one = screened(candidates, GetParam(), 1);
+    const ScreeningResult four = screened(candidates, GetParam(), 4);
+    EXPECT_EQ(one.tried, candidates.size());
+    ASSERT_EQ(one.best.size(), 20U);
+    const bool leastFirst = GetParam() == RankBy::Cost || GetParam() == RankBy::Safety;
+    for (std::size_t i = 0; i < one.best.size(); ++i) {
+        EXPECT_EQ(one.best[i].index, four.best[i].index);
+        if (i > 0) {
+            EXPECT_TRUE(leastFirst ? one.best[i].figure >= one.best[i - 1].figure
+                                   : one.best[i].figure <= one.best[i - 1].figure);
+        }
+        const auto cell =
+            cell::resolve(test::catalogue(), candidates.design(one.best[i].index, one.best[i].swapped));
+        ASSERT_TRUE(cell);
+        const cell::Evaluation again = cell::evaluate(test::catalogue(), *cell);
+        EXPECT_GE(again.openCircuitVolts, 0.0);
+        EXPECT_NEAR(again.openCircuitVolts, one.best[i].openCircuitVolts, 1e-6);
+        EXPECT_NEAR(again.first.maximumPower.watts, one.best[i].maximumWatts, 1e-6);
+    }
+}
+
+INSTANTIATE_TEST_SUITE_P(Ways, Rankings,
+                         testing::Values(RankBy::Voltage, RankBy::Power, RankBy::Life, RankBy::Cost,
+                                         RankBy::Safety));
+
+TEST(Screening, ACellThatCannotDriveAnythingHasNoLife) {
+    Shelf shelf = smallShelf();
+    shelf.materials = {{"copper", 0.0001, {}, {}}, {"silver", 0.0001, {}, {}}};
+    shelf.substances.clear();
+    for (const Screened& one : screened(candidatesOf(shelf), RankBy::Life).best) {
+        EXPECT_EQ(one.figure, 0.0);
+    }
+}
+
+TEST(Screening, AStopGivesNothing) {
+    std::stop_source source;
+    source.request_stop();
+    EXPECT_FALSE(screen(test::catalogue(), candidatesOf(smallShelf()), {}, source.get_token()));
+}
+
+} // namespace
+} // namespace anodex::shelf

@@ -236,7 +236,7 @@ int main(int argc, char** argv) {
         return 3;
     }
     benchModel(*catalogue);
-    benchScreening(catalogue);
+    benchScreening(*catalogue);
     benchWindow(*catalogue);
     benchLongRun(*catalogue);
     return 0;

@@ -58,6 +58,7 @@ std::string screenReason(const Catalogue& catalogue, const cell::Cell& cell,
     case shelf::RankBy::Voltage:
         break;
     case shelf::RankBy::Power:
+    case shelf::RankBy::SteadyPower:
         text += powerText(cell, evaluation);
         break;
     case shelf::RankBy::Life:

@@ -2,8 +2,6 @@
 
 #include <algorithm>
 #include <atomic>
-#include <cmath>
-#include <limits>
 #include <mutex>
 #include <thread>
 
@@ -11,10 +9,7 @@ namespace anodex::shelf {
 namespace {
 
 using cell::Evaluation;
-using cell::Severity;
 
-constexpr double kSmallLoadAmps = 1e-3;
-constexpr double kUsefulVolts = 0.3;
 constexpr std::size_t kProgressStep = 256;
 
 cell::Cell turned(cell::Cell cell) {
@@ -22,29 +17,6 @@ cell::Cell turned(cell::Cell cell) {
     std::swap(cell.solutions[0], cell.solutions[1]);
     std::swap(cell.liquidDoubtFactor[0], cell.liquidDoubtFactor[1]);
     return cell;
-}
-
-double lifeSeconds(const chemistry::Catalogue& catalogue, const cell::Cell& cell,
-                   const Evaluation& evaluation) {
-    const cell::Polarisation settled(catalogue, cell, cell::Moment::Settled, cell::Draw::nominal());
-    if (evaluation.settled.shortCircuitAmps < kSmallLoadAmps ||
-        settled.voltsAt(kSmallLoadAmps) < kUsefulVolts) {
-        return 0.0;
-    }
-    return evaluation.capacity.expectedCoulombs / (evaluation.selfDischargeAmps + kSmallLoadAmps);
-}
-
-double pricePerJoule(const Evaluation& evaluation, const std::optional<double>& price) {
-    const double joules = 0.5 * evaluation.openCircuitVolts * evaluation.capacity.expectedCoulombs;
-    return price && joules > 0.0 ? *price / joules : std::numeric_limits<double>::infinity();
-}
-
-double unsafety(const std::vector<cell::Finding>& findings) {
-    double sum = 0.0;
-    for (const cell::Finding& finding : findings) {
-        sum += finding.severity == Severity::Danger ? 1e4 : finding.severity == Severity::Warning ? 1e2 : 1.0;
-    }
-    return sum;
 }
 
 Screened screenOne(const chemistry::Catalogue& catalogue, const Candidates& candidates, RankBy by,
@@ -60,23 +32,8 @@ Screened screenOne(const chemistry::Catalogue& catalogue, const Candidates& cand
     }
     screened.openCircuitVolts = evaluation.openCircuitVolts;
     screened.maximumWatts = evaluation.first.maximumPower.watts;
-    switch (by) {
-    case RankBy::Voltage:
-        screened.figure = evaluation.openCircuitVolts;
-        break;
-    case RankBy::Power:
-        screened.figure = screened.maximumWatts;
-        break;
-    case RankBy::Life:
-        screened.figure = lifeSeconds(catalogue, cell, evaluation);
-        break;
-    case RankBy::Cost:
-        screened.figure = pricePerJoule(evaluation, candidates.price(index));
-        break;
-    case RankBy::Safety:
-        screened.figure = unsafety(findingsFor(catalogue, cell, evaluation));
-        break;
-    }
+    const std::optional<double> price = by == RankBy::Cost ? candidates.price(index) : std::nullopt;
+    screened.figure = figureOf(catalogue, cell, evaluation, by, price);
     return screened;
 }
 

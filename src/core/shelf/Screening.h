@@ -8,12 +8,11 @@
 #pragma once
 #include "core/cell/Findings.h"
 #include "core/shelf/Candidates.h"
+#include "core/shelf/Figure.h"
 #include <functional>
 #include <stop_token>
 
 namespace anodex::shelf {
-
-enum class RankBy { Voltage, Power, Life, Cost, Safety };
 
 struct Screened {
     std::size_t index = 0;

@@ -1,0 +1,233 @@
+#include "core/shelf/Changes.h"
+
+#include "core/base/Constants.h"
+#include "core/chemistry/NameLookup.h"
+
+#include <algorithm>
+#include <map>
+#include <utility>
+
+namespace anodex::shelf {
+namespace {
+
+using cell::CellDesign;
+using cell::Side;
+using chemistry::Catalogue;
+using chemistry::Material;
+
+constexpr double kWorthSaying = 1.01;
+constexpr double kWarmerKelvin = 15.0;
+constexpr double kHottestKelvin = base::kZeroCelsius + 60.0;
+constexpr double kGoodContactsOhm = 0.010;
+constexpr double kNarrowestGap = 2e-4;
+constexpr double kPowderShare = 0.1;
+
+struct Judged {
+    double figure = 0.0;
+    std::vector<cell::Finding> findings;
+    cell::Cell cell;
+};
+
+std::optional<Judged> judge(const Catalogue& catalogue, const CellDesign& design, RankBy by) {
+    auto cell = cell::resolve(catalogue, design);
+    if (!cell) {
+        return std::nullopt;
+    }
+    const cell::Evaluation evaluation = cell::evaluate(catalogue, *cell, {0});
+    return Judged{figureOf(catalogue, *cell, evaluation, by, std::nullopt),
+                  findingsFor(catalogue, *cell, evaluation), std::move(*cell)};
+}
+
+bool sameFinding(const cell::Finding& one, const cell::Finding& other) {
+    return one.code == other.code && one.rule == other.rule && one.part == other.part;
+}
+
+class Search {
+public:
+    Search(const Catalogue& catalogue, const CellDesign& design, RankBy by, std::stop_token stop)
+        : m_catalogue(catalogue), m_design(design), m_by(by), m_stop(std::move(stop)) {}
+
+    std::optional<std::vector<Change>> run(std::size_t top) {
+        m_start = judge(m_catalogue, m_design, m_by);
+        if (!m_start) {
+            return std::vector<Change>{};
+        }
+        for (const Side side : {Side::Negative, Side::Positive}) {
+            sizes(side);
+            strengths(side);
+            air(side);
+            company(side);
+            others(side);
+        }
+        surroundings();
+        if (m_stop.stop_requested()) {
+            return std::nullopt;
+        }
+        std::vector<Change> found;
+        for (auto& [key, change] : m_best) {
+            found.push_back(std::move(change));
+        }
+        std::stable_sort(found.begin(), found.end(),
+                         [](const Change& one, const Change& other) { return one.after > other.after; });
+        found.resize(std::min(top, found.size()));
+        return found;
+    }
+
+private:
+    void attempt(ChangeKind kind, Side side, CellDesign design) {
+        if (m_stop.stop_requested() || design == m_design) {
+            return;
+        }
+        const auto judged = judge(m_catalogue, design, m_by);
+        if (!judged || judged->figure < kWorthSaying * m_start->figure || judged->figure <= m_start->figure) {
+            return;
+        }
+        const auto key = std::pair(kind, side);
+        const auto known = m_best.find(key);
+        if (known != m_best.end() && known->second.after >= judged->figure) {
+            return;
+        }
+        Change change{kind, std::move(design), m_start->figure, judged->figure, {}};
+        for (const cell::Finding& finding : judged->findings) {
+            const bool had = std::any_of(m_start->findings.begin(), m_start->findings.end(),
+                                         [&](const auto& f) { return sameFinding(f, finding); });
+            if (finding.severity == cell::Severity::Danger && !had && !change.danger) {
+                change.danger = finding;
+            }
+        }
+        m_best.insert_or_assign(key, std::move(change));
+    }
+
+    template <typename Alter> void attempt(ChangeKind kind, Side side, const Alter& alter) {
+        CellDesign design = m_design;
+        alter(design);
+        attempt(kind, side, std::move(design));
+    }
+
+    void sizes(Side side) {
+        for (const double factor : {2.0, 0.5}) {
+            attempt(ChangeKind::Area, side, [&](CellDesign& design) {
+                cell::ElectrodeDesign& electrode = design.electrode(side);
+                electrode.wettedAreaM2 *= factor;
+                for (std::optional<double>* mass : {&electrode.massKg, &electrode.measuredMassKg}) {
+                    if (*mass) {
+                        **mass *= factor;
+                    }
+                }
+            });
+            attempt(ChangeKind::Thickness, side, [&](CellDesign& design) {
+                cell::ElectrodeDesign& electrode = design.electrode(side);
+                electrode.thicknessMetres = factor * m_start->cell.electrode(side).thicknessMetres;
+                electrode.massKg.reset();
+                electrode.measuredMassKg.reset();
+            });
+        }
+    }
+
+    /// Only what still dissolves.
+    void strengths(Side side) {
+        if (side == Side::Positive && !m_design.positiveLiquid) {
+            return;
+        }
+        const std::size_t count = m_design.liquidAt(side).solutes.size();
+        for (std::size_t i = 0; i < count; ++i) {
+            for (const double factor : {2.0, 0.5}) {
+                CellDesign design = m_design;
+                cell::Amount& amount = design.liquidAt(side).solutes[i].amount;
+                if (amount.unit == cell::AmountUnit::MassFraction && amount.value * factor > 0.6) {
+                    continue;
+                }
+                amount.value *= factor;
+                const auto cell = cell::resolve(m_catalogue, design);
+                if (cell && cell->solution(side).undissolved.size() <=
+                                m_start->cell.solution(side).undissolved.size()) {
+                    attempt(ChangeKind::Strength, side, std::move(design));
+                }
+            }
+        }
+    }
+
+    [[nodiscard]] const Material& body(Side side) const {
+        return m_catalogue.materials[m_start->cell.electrode(side).material];
+    }
+
+    void air(Side side) {
+        if (body(side).breathingLimit && body(side).porosity > 0.0) {
+            attempt(ChangeKind::Air, side, [&](CellDesign& design) {
+                design.electrode(side).air = cell::Air::Breathing;
+                design.electrode(side).openShare.reset();
+                design.electrode(side).filledPores.reset();
+            });
+        }
+    }
+
+    /// What lies behind a porous electrode, and what is mixed into it.
+    void company(Side side) {
+        if (body(side).porosity <= 0.0) {
+            return;
+        }
+        for (const Material& material : m_catalogue.materials) {
+            if (material.wettedShareAsCollector > 0.0 && !m_design.electrode(side).collector) {
+                attempt(ChangeKind::Collector, side, [&](CellDesign& design) {
+                    design.electrode(side).collector = cell::CollectorDesign{material.name, {}};
+                });
+            }
+            if (material.specificAreaM2PerKg > 0.0 && m_design.electrode(side).additives.empty()) {
+                attempt(ChangeKind::Powder, side, [&](CellDesign& design) {
+                    design.electrode(side).additives = {
+                        {material.name, kPowderShare * m_start->cell.electrode(side).massKg}};
+                });
+            }
+        }
+    }
+
+    void others(Side side) {
+        for (const Material& material : m_catalogue.materials) {
+            if (material.name == body(side).name) {
+                continue;
+            }
+            attempt(ChangeKind::Material, side, [&](CellDesign& design) {
+                cell::ElectrodeDesign& electrode = design.electrode(side);
+                electrode.material = material.name;
+                electrode.massKg.reset();
+                electrode.measuredMassKg.reset();
+                electrode.thicknessMetres.reset();
+                electrode.measuredResistanceOhm.reset();
+                if (material.breathingLimit && material.porosity > 0.0) {
+                    electrode.air = cell::Air::Breathing;
+                }
+            });
+        }
+    }
+
+    void surroundings() {
+        attempt(ChangeKind::Gap, Side::Negative, [&](CellDesign& design) {
+            const double layer = m_start->cell.barrier ? m_start->cell.barrier->thicknessMetres : 0.0;
+            design.gapMetres = std::max({0.5 * m_start->cell.gapMetres, layer, kNarrowestGap});
+        });
+        attempt(ChangeKind::Contacts, Side::Negative, [&](CellDesign& design) {
+            design.contactOhm = std::min(kGoodContactsOhm, m_start->cell.contactOhm);
+        });
+        attempt(ChangeKind::Warmth, Side::Negative, [&](CellDesign& design) {
+            design.temperatureKelvin =
+                std::min(m_start->cell.temperatureKelvin + kWarmerKelvin, kHottestKelvin);
+        });
+        attempt(ChangeKind::Stirring, Side::Negative, [&](CellDesign& design) { design.stirred = true; });
+    }
+
+    const Catalogue& m_catalogue;
+    const CellDesign& m_design;
+    RankBy m_by;
+    std::stop_token m_stop;
+    std::optional<Judged> m_start;
+    std::map<std::pair<ChangeKind, Side>, Change> m_best;
+};
+
+} // namespace
+
+std::optional<std::vector<Change>> helpfulChanges(const Catalogue& catalogue, const CellDesign& design,
+                                                  RankBy by, std::size_t top, std::stop_token stop) {
+    return Search(catalogue, design, by, std::move(stop)).run(top);
+}
+
+} // namespace anodex::shelf

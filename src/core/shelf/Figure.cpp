@@ -1,0 +1,60 @@
+#include "core/shelf/Figure.h"
+
+#include "core/cell/Findings.h"
+
+#include <limits>
+
+namespace anodex::shelf {
+namespace {
+
+using cell::Evaluation;
+using cell::Severity;
+
+constexpr double kSmallLoadAmps = 1e-3;
+constexpr double kUsefulVolts = 0.3;
+
+double lifeSeconds(const chemistry::Catalogue& catalogue, const cell::Cell& cell,
+                   const Evaluation& evaluation) {
+    const cell::Polarisation settled(catalogue, cell, cell::Moment::Settled, cell::Draw::nominal());
+    if (evaluation.settled.shortCircuitAmps < kSmallLoadAmps ||
+        settled.voltsAt(kSmallLoadAmps) < kUsefulVolts) {
+        return 0.0;
+    }
+    return evaluation.capacity.expectedCoulombs / (evaluation.selfDischargeAmps + kSmallLoadAmps);
+}
+
+double pricePerJoule(const Evaluation& evaluation, const std::optional<double>& price) {
+    const double joules = 0.5 * evaluation.openCircuitVolts * evaluation.capacity.expectedCoulombs;
+    return price && joules > 0.0 ? *price / joules : std::numeric_limits<double>::infinity();
+}
+
+double unsafety(const std::vector<cell::Finding>& findings) {
+    double sum = 0.0;
+    for (const cell::Finding& finding : findings) {
+        sum += finding.severity == Severity::Danger ? 1e4 : finding.severity == Severity::Warning ? 1e2 : 1.0;
+    }
+    return sum;
+}
+
+} // namespace
+
+double figureOf(const chemistry::Catalogue& catalogue, const cell::Cell& cell, const Evaluation& evaluation,
+                RankBy by, const std::optional<double>& price) {
+    switch (by) {
+    case RankBy::Voltage:
+        return evaluation.openCircuitVolts;
+    case RankBy::Power:
+        return evaluation.first.maximumPower.watts;
+    case RankBy::SteadyPower:
+        return evaluation.settled.maximumPower.watts;
+    case RankBy::Life:
+        return lifeSeconds(catalogue, cell, evaluation);
+    case RankBy::Cost:
+        return pricePerJoule(evaluation, price);
+    case RankBy::Safety:
+        return unsafety(findingsFor(catalogue, cell, evaluation));
+    }
+    return 0.0;
+}
+
+} // namespace anodex::shelf

@@ -1,0 +1,92 @@
+// What would help most, held to its promise.
+#include "core/shelf/Changes.h"
+#include "formats/CellFile.h"
+#include "formats/EmbeddedData.h"
+#include "tests/support/Samples.h"
+
+#include <algorithm>
+#include <gtest/gtest.h>
+
+namespace anodex::shelf {
+namespace {
+
+std::vector<Change> changesOf(const cell::CellDesign& design, RankBy by, std::size_t top = 20) {
+    return helpfulChanges(test::catalogue(), design, by, top).value();
+}
+
+const Change* kindIn(const std::vector<Change>& changes, ChangeKind kind) {
+    const auto found = std::find_if(changes.begin(), changes.end(),
+                                    [&](const Change& change) { return change.kind == kind; });
+    return found == changes.end() ? nullptr : &*found;
+}
+
+TEST(Changes, TheTopThreeOfTwentyDesignsDoWhatWasPromised) {
+    int designs = 0;
+    for (const formats::EmbeddedFile& file : formats::embeddedFiles()) {
+        if (!file.name.starts_with("starters/")) {
+            continue;
+        }
+        ++designs;
+        const cell::CellDesign design = *formats::readCellFile(file.content);
+        for (const Change& change : changesOf(design, RankBy::SteadyPower, 3)) {
+            const cell::CellDesign again = *formats::readCellFile(formats::writeCellFile(change.design));
+            const cell::Cell cell = *cell::resolve(test::catalogue(), again);
+            const double watts = cell::evaluate(test::catalogue(), cell).settled.maximumPower.watts;
+            EXPECT_NEAR(watts, change.after, 0.01 * change.after) << file.name;
+            EXPECT_GT(change.after, change.before) << file.name;
+        }
+    }
+    EXPECT_GE(designs, 20);
+}
+
+TEST(Changes, ALongPathIsShortenedAndALargerAreaHelps) {
+    const auto changes = changesOf(test::design(test::beakers()), RankBy::SteadyPower);
+    const auto foil = changesOf(test::design(test::foilInSalt()), RankBy::SteadyPower);
+    ASSERT_FALSE(changes.empty());
+    const Change* gap = kindIn(foil, ChangeKind::Gap);
+    ASSERT_NE(gap, nullptr);
+    EXPECT_NEAR(*gap->design.gapMetres, 0.005, 1e-9) << "half of 10 mm";
+    ASSERT_NE(kindIn(foil, ChangeKind::Area), nullptr);
+    for (std::size_t i = 1; i < foil.size(); ++i) {
+        EXPECT_LE(foil[i].after, foil[i - 1].after);
+    }
+}
+
+TEST(Changes, ACarbonShutOffIsGivenAir) {
+    cell::CellDesign design = test::design(test::foilInSalt());
+    design.positive.air = cell::Air::Still;
+    const auto changes = changesOf(design, RankBy::SteadyPower);
+    const Change* air = kindIn(changes, ChangeKind::Air);
+    ASSERT_NE(air, nullptr);
+    EXPECT_EQ(air->design.positive.air, cell::Air::Breathing);
+}
+
+TEST(Changes, ANewDangerIsTold) {
+    const auto changes = changesOf(test::design(test::lemon()), RankBy::Voltage);
+    const Change* metal = kindIn(changes, ChangeKind::Material);
+    ASSERT_NE(metal, nullptr);
+    EXPECT_TRUE(std::any_of(changes.begin(), changes.end(), [](const Change& change) {
+        return change.danger.has_value();
+    })) << "lead dioxide or magnesium in juice";
+}
+
+TEST(Changes, NothingIsStrongerThanItDissolves) {
+    cell::CellDesign design = test::design(test::foilInSalt());
+    design.liquid.solutes[0].amount = {cell::AmountUnit::MolPerKg, 5.5};
+    for (const Change& change : changesOf(design, RankBy::SteadyPower)) {
+        EXPECT_LT(change.design.liquid.solutes[0].amount.value, 6.0);
+    }
+}
+
+TEST(Changes, AStopGivesNothingAndABadDesignNoChanges) {
+    std::stop_source source;
+    source.request_stop();
+    EXPECT_FALSE(helpfulChanges(test::catalogue(), test::design(test::lemon()), RankBy::SteadyPower, 3,
+                                source.get_token()));
+    cell::CellDesign bad = test::design(test::lemon());
+    bad.negative.material = "unobtainium";
+    EXPECT_TRUE(changesOf(bad, RankBy::SteadyPower).empty());
+}
+
+} // namespace
+} // namespace anodex::shelf

@@ -85,6 +85,9 @@ int main(int argc, char** argv) {
         }
         window.showStation(station);
         settle(700);
+        if (station == "cell") {
+            settle(2500); // what would help is sought aside
+        }
         const QString path = folder + "/" + parser.value("prefix") + station + ".png";
         if (!window.grab().save(path)) {
             std::fprintf(stderr, "shots: %s cannot be written\n", qPrintable(path));

@@ -15,6 +15,7 @@ struct Leaf {
     std::string path; ///< "negative area", "liquid · salt"
     std::string value;
     std::string unit;
+    bool isFlag = false; ///< Its presence says it all.
     bool isName = false; ///< A name and an amount may share their words; they are never one leaf.
 };
 
@@ -91,7 +92,7 @@ void flatten(const Json& json, const std::string& path, std::vector<Leaf>& leave
             const std::string shown = value.is_string()    ? value.get<std::string>()
                                       : value.is_boolean() ? (value.get<bool>() ? "yes" : "no")
                                                            : numberText(value.get<double>(), 4);
-            leaves.push_back({here, shown, unit, value.is_string()});
+            leaves.push_back({here, shown, unit, value.is_boolean(), value.is_string()});
         }
     }
 }
@@ -115,7 +116,9 @@ std::vector<std::string> changesBetween(const cell::CellDesign& before, const ce
     std::vector<std::string> changes;
     for (const Leaf& leaf : now) {
         const auto was = find(old, leaf);
-        if (was == old.end()) {
+        if (was == old.end() && leaf.isFlag) {
+            changes.push_back(leaf.path);
+        } else if (was == old.end()) {
             changes.push_back(joinWords(leaf.path, withUnit(leaf.value, leaf.unit)) + " added");
         } else if (was->value != leaf.value || was->unit != leaf.unit) {
             const std::string from = was->unit == leaf.unit ? was->value : withUnit(was->value, was->unit);
@@ -123,7 +126,9 @@ std::vector<std::string> changesBetween(const cell::CellDesign& before, const ce
         }
     }
     for (const Leaf& leaf : old) {
-        if (find(now, leaf) == now.end()) {
+        if (find(now, leaf) == now.end() && leaf.isFlag) {
+            changes.push_back("not " + leaf.path);
+        } else if (find(now, leaf) == now.end()) {
             changes.push_back(joinWords(leaf.path, withUnit(leaf.value, leaf.unit)) + " left out");
         }
     }

@@ -59,6 +59,14 @@ TEST(ChangeText, CountsSeveralChanges) {
     EXPECT_NE(changeLine(before, after).find("and 1 more"), std::string::npos);
 }
 
+TEST(ChangeText, AFlagSaysItAll) {
+    const cell::CellDesign still = test::design(test::lemon());
+    cell::CellDesign stirred = still;
+    stirred.stirred = true;
+    EXPECT_EQ(changeLine(still, stirred), "stirred");
+    EXPECT_EQ(changeLine(stirred, still), "not stirred");
+}
+
 TEST(ChangeText, SaysARename) {
     const cell::CellDesign before = test::design(test::beakers());
     cell::CellDesign after = before;

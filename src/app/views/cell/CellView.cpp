@@ -1,11 +1,13 @@
 #include "app/views/cell/CellView.h"
 
+#include "app/views/cell/Advice.h"
 #include "app/views/cell/AirChoices.h"
 #include "app/views/cell/Section.h"
 #include "app/views/cell/Strips.h"
 
 #include <QHBoxLayout>
 #include <QMenu>
+#include <QVBoxLayout>
 
 namespace anodex::app {
 
@@ -16,7 +18,11 @@ CellView::CellView(Workbench& bench, const Theme& theme, QWidget* parent)
     auto* layout = new QHBoxLayout(this);
     layout->setContentsMargins(0, 0, 0, 0);
     layout->addWidget(m_section, 5);
-    layout->addWidget(strips, 3);
+    auto* beside = new QVBoxLayout;
+    beside->setSpacing(0);
+    beside->addWidget(strips, 5);
+    beside->addWidget(new Advice(bench, theme, this), 3);
+    layout->addLayout(beside, 3);
     connect(strips, &Strips::numberAsked, this, &View::numberAsked);
     connect(m_section, &Section::numberAsked, this, &View::numberAsked);
     connect(m_section, &Section::refused, this, &CellView::refused);

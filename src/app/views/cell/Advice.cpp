@@ -1,0 +1,189 @@
+#include "app/views/cell/Advice.h"
+
+#include "app/widgets/Draw.h"
+#include "wording/ChangeText.h"
+#include "wording/FindingText.h"
+#include "wording/Quantities.h"
+
+#include <cmath>
+
+namespace anodex::app {
+namespace {
+
+struct Figure {
+    shelf::RankBy by;
+    const char* title;
+};
+
+constexpr Figure kFigures[] = {
+    {shelf::RankBy::SteadyPower, QT_TRANSLATE_NOOP("Advice", "What would help: power")},
+    {shelf::RankBy::Voltage, QT_TRANSLATE_NOOP("Advice", "What would help: voltage")},
+    {shelf::RankBy::Life, QT_TRANSLATE_NOOP("Advice", "What would help: life")}};
+
+QString q(const std::string& text) {
+    return QString::fromStdString(text);
+}
+
+/// A change of what was left to its default reads as a change of the default.
+std::string wordsFor(cell::CellDesign before, cell::CellDesign after, const cell::Cell& cell) {
+    const auto state = [](auto& one, auto& other, double value) {
+        if (!one && other) {
+            one = value;
+        }
+    };
+    state(before.gapMetres, after.gapMetres, cell.gapMetres);
+    state(before.contactOhm, after.contactOhm, cell.contactOhm);
+    state(before.temperatureKelvin, after.temperatureKelvin, cell.temperatureKelvin);
+    for (const cell::Side side : {cell::Side::Negative, cell::Side::Positive}) {
+        state(before.electrode(side).thicknessMetres, after.electrode(side).thicknessMetres,
+              cell.electrode(side).thicknessMetres);
+        // A mass goes with the sheet it was weighed on.
+        before.electrode(side).massKg.reset();
+        after.electrode(side).massKg.reset();
+    }
+    return wording::changeLine(before, after);
+}
+
+/// "×2.1" for much, "+8 %" for little.
+QString gain(const shelf::Change& change) {
+    if (change.before <= 0.0) {
+        return QStringLiteral("from 0");
+    }
+    const double ratio = change.after / change.before;
+    return ratio >= 2.0 ? QStringLiteral("×%1").arg(q(wording::numberText(ratio, 2)))
+                        : QStringLiteral("+%1\u00A0%").arg(q(wording::numberText(100.0 * (ratio - 1.0), 2)));
+}
+
+} // namespace
+
+Advice::Advice(Workbench& bench, const Theme& theme, QWidget* parent)
+    : Picture(tr("What would help most"), parent), m_bench(bench), m_theme(theme),
+      m_worker(bench.catalogue()) {
+    setObjectName(QStringLiteral("advice"));
+    connect(&bench, &Workbench::designChanged, this, &Advice::seek);
+    connect(&theme, &Theme::changed, this, &Advice::rebuild);
+    connect(this, &Picture::resized, this, &Advice::rebuild);
+    connect(this, &Picture::shown, this, &Advice::seek);
+    connect(this, &Picture::activated, this, &Advice::activate);
+    connect(&m_worker, &AdviceWorker::finished, this, &Advice::take);
+}
+
+void Advice::seek() {
+    if (isVisible() && m_bench.outcome().usable()) {
+        m_seeking = true;
+        m_worker.request(m_bench.design(), kFigures[m_figure].by);
+    }
+    rebuild();
+}
+
+void Advice::take(const cell::CellDesign& design, const std::vector<shelf::Change>& changes) {
+    if (design == m_bench.design()) {
+        m_changes = changes;
+        m_seeking = false;
+        rebuild();
+    }
+}
+
+void Advice::activate(const QString& id) {
+    if (id == QLatin1String("figure")) {
+        m_figure = (m_figure + 1) % std::size(kFigures);
+        m_changes.clear();
+        seek();
+        return;
+    }
+    const auto index = static_cast<std::size_t>(id.section(QLatin1Char(':'), 1).toInt());
+    if (!m_seeking && index < m_changes.size()) {
+        m_bench.edit(m_changes[index].design);
+    }
+}
+
+PictureItem Advice::head(double across) const {
+    PictureItem item;
+    item.id = QStringLiteral("figure");
+    item.area = QRectF(Theme::em(0.8), Theme::em(0.3), across, Theme::em(1.8));
+    item.role = QAccessible::Button;
+    item.name = tr(kFigures[m_figure].title);
+    item.tooltip = tr("Click for power, voltage or life.");
+    item.paint = [area = item.area, name = item.name, this](QPainter& painter) {
+        painter.setPen(m_theme.colours().ink);
+        painter.setFont(Theme::font(1.05, true));
+        drawElided(painter, area, name + QStringLiteral(" ▾"));
+    };
+    return item;
+}
+
+PictureItem Advice::row(std::size_t index, const QRectF& area) const {
+    const shelf::Change& change = m_changes[index];
+    PictureItem item;
+    item.id = QStringLiteral("change:%1").arg(index);
+    item.area = area;
+    item.role = QAccessible::Button;
+    item.name = q(wordsFor(m_bench.design(), change.design, *m_bench.outcome().cell));
+    item.value = gain(change);
+    item.tooltip =
+        tr("%1: %2. Click to make it so; undo brings this design back.").arg(item.name, item.value);
+    if (change.danger) {
+        item.tooltip += QStringLiteral("\n") + q(wording::findingText(*change.danger).text);
+        item.value += tr(", new danger: %1").arg(q(wording::findingText(*change.danger).title));
+    }
+    item.paint = [=, this, name = item.name, worth = gain(change),
+                  danger = change.danger](QPainter& painter) {
+        const Colours& c = m_theme.colours();
+        const double text = Theme::em(1.25);
+        painter.setPen(c.ink);
+        painter.setFont(Theme::font(0.95));
+        drawElided(painter, QRectF(area.left(), area.top(), area.width() * 0.8, text), name);
+        painter.setFont(Theme::font(0.95, true));
+        drawElided(painter, QRectF(area.left() + area.width() * 0.78, area.top(), area.width() * 0.22, text),
+                   worth, Qt::AlignRight | Qt::AlignVCenter);
+        if (danger) {
+            painter.setPen(c.danger);
+            painter.setFont(Theme::font(0.85));
+            drawElided(painter, QRectF(area.left(), area.top() + text, area.width(), Theme::em(1.1)),
+                       tr("new danger: %1").arg(q(wording::findingText(*danger).title)));
+        }
+        painter.setPen(c.rule);
+        painter.drawLine(area.bottomLeft(), area.bottomRight());
+    };
+    return item;
+}
+
+void Advice::rebuild() {
+    if (!isVisible()) {
+        return;
+    }
+    setFocusColour(m_theme.colours().focus);
+    std::vector<PictureItem> items;
+    if (m_bench.outcome().usable()) {
+        const double pad = Theme::em(0.8);
+        const double across = width() - 2 * pad;
+        items.push_back(head(across));
+        double y = items.front().area.bottom();
+        if (m_seeking || m_changes.empty()) {
+            PictureItem note;
+            note.id = QStringLiteral("note");
+            note.area = QRectF(pad, y, across, Theme::em(1.4));
+            note.role = QAccessible::StaticText;
+            note.name = m_seeking ? tr("Trying some two hundred changes …")
+                                  : tr("No single change helps by a hundredth.");
+            note.focusable = false;
+            note.paint = [area = note.area, name = note.name, this](QPainter& painter) {
+                painter.setPen(m_theme.colours().faint);
+                painter.setFont(Theme::font(0.95));
+                drawElided(painter, area, name);
+            };
+            items.push_back(std::move(note));
+        }
+        for (std::size_t i = 0; i < m_changes.size() && !m_seeking; ++i) {
+            const double tall = Theme::em(m_changes[i].danger ? 2.6 : 1.6);
+            if (y + tall > height()) {
+                break;
+            }
+            items.push_back(row(i, QRectF(pad, y, across, tall - 3)));
+            y += tall;
+        }
+    }
+    setItems(std::move(items));
+}
+
+} // namespace anodex::app

@@ -1,5 +1,6 @@
 // The JSON Schema and the reader agree on a corpus of valid and invalid cell files.
 #include "formats/CellFile.h"
+#include "formats/ShelfFile.h"
 #include "tests/support/Samples.h"
 
 #include <array>
@@ -67,12 +68,18 @@ TEST(Schema, EveryJsonBlockInTheDocsReads) {
         const std::string text = test::readText(entry.path());
         for (auto match = std::sregex_iterator(text.begin(), text.end(), block);
              match != std::sregex_iterator(); ++match) {
-            const auto cell = readCellFile((*match)[1].str());
-            EXPECT_TRUE(cell) << entry.path() << ": " << (cell ? "" : cell.error().field);
+            const std::string shown = (*match)[1].str();
             ++blocks;
+            if (shown.find("anodex-shelf/") != std::string::npos) {
+                const auto shelf = readShelfFile(shown);
+                EXPECT_TRUE(shelf) << entry.path() << ": " << (shelf ? "" : shelf.error().field);
+                continue;
+            }
+            const auto cell = readCellFile(shown);
+            EXPECT_TRUE(cell) << entry.path() << ": " << (cell ? "" : cell.error().field);
         }
     }
-    EXPECT_GE(blocks, 1);
+    EXPECT_GE(blocks, 2);
 }
 
 TEST(Schema, TheStarterCellsReadAndEvaluate) {

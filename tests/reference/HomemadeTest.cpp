@@ -41,6 +41,16 @@ TEST(Homemade, OpenCircuitMeetsItsTargetOrIsListedAsAMiss) {
     EXPECT_GE(met, 25U);
 }
 
+TEST(Homemade, EveryFamilyHasACellThatMeetsBothTargets) {
+    std::set<std::string> families;
+    for (const HomemadeCell& cell : homemadeCells()) {
+        if (cell.meetsBoth()) {
+            families.insert(cell.family);
+        }
+    }
+    EXPECT_EQ(families.size(), catalogue().families.size());
+}
+
 TEST(Homemade, ShortCircuitMeetsItsTargetOrIsListedAsAMiss) {
     std::size_t met = 0;
     for (const HomemadeCell& cell : homemadeCells()) {

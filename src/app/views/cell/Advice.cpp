@@ -5,7 +5,7 @@
 #include "wording/FindingText.h"
 #include "wording/Quantities.h"
 
-#include <cmath>
+#include <QFontMetricsF>
 
 namespace anodex::app {
 namespace {
@@ -132,10 +132,11 @@ PictureItem Advice::row(std::size_t index, const QRectF& area) const {
         const double text = Theme::em(1.25);
         painter.setPen(c.ink);
         painter.setFont(Theme::font(0.95));
-        drawElided(painter, QRectF(area.left(), area.top(), area.width() * 0.8, text), name);
+        const double room = QFontMetricsF(Theme::font(0.95, true)).horizontalAdvance(worth) + Theme::em(0.6);
+        drawElided(painter, QRectF(area.left(), area.top(), area.width() - room, text), name);
         painter.setFont(Theme::font(0.95, true));
-        drawElided(painter, QRectF(area.left() + area.width() * 0.78, area.top(), area.width() * 0.22, text),
-                   worth, Qt::AlignRight | Qt::AlignVCenter);
+        drawElided(painter, QRectF(area.right() - room, area.top(), room, text), worth,
+                   Qt::AlignRight | Qt::AlignVCenter);
         if (danger) {
             painter.setPen(c.danger);
             painter.setFont(Theme::font(0.85));

@@ -1,10 +1,8 @@
 // src/app/session/AdviceWorker.h - what would help the design most, found aside: the latest request wins.
 #pragma once
+#include "app/session/LatestWork.h"
 #include "core/shelf/Changes.h"
 #include <QObject>
-#include <QTimer>
-#include <optional>
-#include <thread>
 
 namespace anodex::app {
 
@@ -12,7 +10,6 @@ class AdviceWorker : public QObject {
     Q_OBJECT
 public:
     explicit AdviceWorker(const chemistry::Catalogue& catalogue, QObject* parent = nullptr);
-    ~AdviceWorker() override;
 
     /// Replaces whatever is being sought.
     void request(const cell::CellDesign& design, shelf::RankBy by);
@@ -21,17 +18,8 @@ signals:
     void finished(const anodex::cell::CellDesign& design, const std::vector<anodex::shelf::Change>& changes);
 
 private:
-    struct Wanted {
-        cell::CellDesign design;
-        shelf::RankBy by = shelf::RankBy::SteadyPower;
-    };
-
-    void start();
-
     const chemistry::Catalogue& m_catalogue;
-    QTimer m_pause;
-    std::optional<Wanted> m_wanted;
-    std::jthread m_thread;
+    LatestWork m_work;
 };
 
 } // namespace anodex::app

@@ -12,36 +12,22 @@ constexpr int kSamples = 200;
 } // namespace
 
 DoubtWorker::DoubtWorker(const chemistry::Catalogue& catalogue, QObject* parent)
-    : QObject(parent), m_catalogue(catalogue) {
-    m_pause.setSingleShot(true);
-    m_pause.setInterval(kPauseMilliseconds);
-    connect(&m_pause, &QTimer::timeout, this, &DoubtWorker::start);
-}
-
-DoubtWorker::~DoubtWorker() {
-    m_thread.request_stop();
-}
+    : QObject(parent), m_catalogue(catalogue), m_work(kPauseMilliseconds) {}
 
 void DoubtWorker::request(const Outcome& outcome, int ticket) {
-    m_thread.request_stop();
-    m_wanted.reset();
-    m_pause.stop();
-    if (outcome.usable()) {
-        m_wanted = Wanted{*outcome.cell, *outcome.evaluation, ticket};
-        m_pause.start();
+    if (!outcome.usable()) {
+        m_work.cancel();
+        return;
     }
-}
-
-void DoubtWorker::start() {
-    m_thread = std::jthread([this, wanted = *m_wanted](const std::stop_token& stop) {
-        const auto doubt =
-            cell::estimateDoubt(m_catalogue, wanted.cell, wanted.evaluation, {kSamples, 1, 1}, stop);
-        if (doubt) {
-            QMetaObject::invokeMethod(
-                this, [this, ticket = wanted.ticket, result = *doubt] { emit finished(ticket, result); },
-                Qt::QueuedConnection);
-        }
-    });
+    m_work.request(
+        [this, cell = *outcome.cell, evaluation = *outcome.evaluation, ticket](const std::stop_token& stop) {
+            const auto doubt = cell::estimateDoubt(m_catalogue, cell, evaluation, {kSamples, 1, 1}, stop);
+            if (doubt) {
+                QMetaObject::invokeMethod(
+                    this, [this, ticket, result = *doubt] { emit finished(ticket, result); },
+                    Qt::QueuedConnection);
+            }
+        });
 }
 
 } // namespace anodex::app

@@ -1,12 +1,11 @@
 #include "core/cell/Doubt.h"
 
+#include "core/base/Parallel.h"
 #include "core/cell/Nernst.h"
 
 #include <algorithm>
-#include <atomic>
 #include <cmath>
 #include <map>
-#include <thread>
 
 namespace anodex::cell {
 namespace {
@@ -140,19 +139,9 @@ std::optional<Doubt> estimateDoubt(const Catalogue& catalogue, const Cell& cell,
         return std::nullopt;
     }
     std::vector<World> worlds(static_cast<std::size_t>(options.samples));
-    std::atomic<std::size_t> next{0};
-    const auto work = [&] {
-        for (std::size_t i = next++; i < worlds.size() && !stop.stop_requested(); i = next++) {
-            worlds[i] = evaluateWorld(catalogue, cell, nominal, options.seed, i);
-        }
-    };
-    {
-        std::vector<std::jthread> helpers;
-        for (int i = 1; i < options.threads; ++i) {
-            helpers.emplace_back(work);
-        }
-        work();
-    }
+    base::forEachIndex(worlds.size(), options.threads, stop, [&](std::size_t i) {
+        worlds[i] = evaluateWorld(catalogue, cell, nominal, options.seed, i);
+    });
     if (stop.stop_requested()) {
         return std::nullopt;
     }

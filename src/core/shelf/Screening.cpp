@@ -1,9 +1,10 @@
 #include "core/shelf/Screening.h"
 
+#include "core/base/Parallel.h"
+
 #include <algorithm>
 #include <atomic>
 #include <mutex>
-#include <thread>
 
 namespace anodex::shelf {
 namespace {
@@ -51,25 +52,15 @@ bool better(RankBy by, const Screened& one, const Screened& other) {
 std::optional<ScreeningResult> screen(const chemistry::Catalogue& catalogue, const Candidates& candidates,
                                       const ScreeningOptions& options, std::stop_token stop) {
     std::vector<Screened> all(candidates.size());
-    std::atomic<std::size_t> next{0};
     std::atomic<std::size_t> done{0};
     std::mutex telling;
-    const auto work = [&] {
-        for (std::size_t i = next++; i < all.size() && !stop.stop_requested(); i = next++) {
-            all[i] = screenOne(catalogue, candidates, options.by, i);
-            if (++done % kProgressStep == 0 && options.progress) {
-                const std::lock_guard lock(telling);
-                options.progress(done);
-            }
+    base::forEachIndex(all.size(), options.threads, stop, [&](std::size_t i) {
+        all[i] = screenOne(catalogue, candidates, options.by, i);
+        if (++done % kProgressStep == 0 && options.progress) {
+            const std::lock_guard lock(telling);
+            options.progress(done);
         }
-    };
-    {
-        std::vector<std::jthread> helpers;
-        for (int i = 1; i < options.threads; ++i) {
-            helpers.emplace_back(work);
-        }
-        work();
-    }
+    });
     if (stop.stop_requested()) {
         return std::nullopt;
     }

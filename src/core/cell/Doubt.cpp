@@ -134,7 +134,7 @@ std::vector<InfluentialInput> influence(const std::vector<World>& worlds) {
 } // namespace
 
 std::optional<Doubt> estimateDoubt(const Catalogue& catalogue, const Cell& cell, const Evaluation& nominal,
-                                   const DoubtOptions& options, std::stop_token stop) {
+                                   const DoubtOptions& options, const std::stop_token& stop) {
     if (options.samples < 1) {
         return std::nullopt;
     }

@@ -39,6 +39,6 @@ struct Doubt {
 /// Empty when `stop` was requested before the end.
 [[nodiscard]] std::optional<Doubt> estimateDoubt(const chemistry::Catalogue& catalogue, const Cell& cell,
                                                  const Evaluation& nominal, const DoubtOptions& options = {},
-                                                 std::stop_token stop = {});
+                                                 const std::stop_token& stop = {});
 
 } // namespace anodex::cell

@@ -50,7 +50,7 @@ bool better(RankBy by, const Screened& one, const Screened& other) {
 } // namespace
 
 std::optional<ScreeningResult> screen(const chemistry::Catalogue& catalogue, const Candidates& candidates,
-                                      const ScreeningOptions& options, std::stop_token stop) {
+                                      const ScreeningOptions& options, const std::stop_token& stop) {
     std::vector<Screened> all(candidates.size());
     std::atomic<std::size_t> done{0};
     std::mutex telling;

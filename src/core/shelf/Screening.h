@@ -38,6 +38,6 @@ struct ScreeningResult {
 [[nodiscard]] std::optional<ScreeningResult> screen(const chemistry::Catalogue& catalogue,
                                                     const Candidates& candidates,
                                                     const ScreeningOptions& options,
-                                                    std::stop_token stop = {});
+                                                    const std::stop_token& stop = {});
 
 } // namespace anodex::shelf

@@ -12,21 +12,31 @@
 namespace anodex::chemistry {
 namespace {
 
-constexpr double kTrace = 1e-12;     // mol/kg
+constexpr double kTrace = 1e-12;         // mol/kg
+constexpr double kMostPerWater = 60.0;   // mol/kg, beyond which none of the laws here speaks
 constexpr double kSaltedOutAtMost = 1.5; // decades; caustic has been measured about as far
-constexpr double kGoodEnough = 1e-5; // of the coefficients' last change, in ln
+constexpr double kGoodEnough = 1e-5;     // of the coefficients' last change, in ln
 
 /// What dissolves of each portion; the rest is reported.
 std::vector<Portion> dissolvedPortions(const Catalogue& catalogue, const Mixture& mixture,
                                        std::vector<Undissolved>& undissolved) {
     std::vector<Portion> dissolved = mixture.portions;
+    double whole = mixture.solventKg;
+    for (const Portion& portion : dissolved) {
+        whole += portion.moles * catalogue.substances[portion.substance].molarMassKg;
+    }
     for (Portion& portion : dissolved) {
         const Substance& substance = catalogue.substances[portion.substance];
-        // Where there is hardly any water, a solubility in water says nothing.
-        if (!substance.solubilityKgPerKg || !mixture.hasPhScale) {
+        if (!substance.solubilityKgPerKg) {
             continue;
         }
-        const double most = *substance.solubilityKgPerKg * mixture.solventKg / substance.molarMassKg;
+        double most = *substance.solubilityKgPerKg * mixture.solventKg / substance.molarMassKg;
+        if (!mixture.hasPhScale) {
+            // With hardly any water, what else is there dissolves as well as water does.
+            const double others = whole - portion.moles * substance.molarMassKg;
+            most = std::min(*substance.solubilityKgPerKg * others / substance.molarMassKg,
+                            kMostPerWater * mixture.solventKg);
+        }
         if (portion.moles > most) {
             undissolved.push_back({portion.substance, (portion.moles - most) * substance.molarMassKg});
             portion.moles = most;
@@ -246,8 +256,7 @@ void dissolveOxygen(const Catalogue& catalogue, Solution& solution) {
                            (1.0 / solution.mixture.temperatureKelvin - 1.0 / base::kStandardTemperature);
     solution.activity[key.dissolvedOxygen] = std::exp(lnK) * pressure;
     const double decades = std::min(oxygen.setchenow * solution.ionicStrength, kSaltedOutAtMost);
-    solution.molality[key.dissolvedOxygen] =
-        solution.activity[key.dissolvedOxygen] / std::pow(10.0, decades);
+    solution.molality[key.dissolvedOxygen] = solution.activity[key.dissolvedOxygen] / std::pow(10.0, decades);
 }
 
 } // namespace

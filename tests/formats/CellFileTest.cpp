@@ -155,6 +155,8 @@ INSTANTIATE_TEST_SUITE_P(
         Refusal{R"({"electrolyte":{"water_mL":null}})", "electrolyte", "one of water_mL"},
         Refusal{R"({"electrolyte":{"water_g":5}})", "electrolyte", "one of water_mL"},
         Refusal{R"({"electrolyte":{"ready":"vineger"}})", "electrolyte.ready", "volume_mL"},
+        Refusal{R"({"electrolyte":{"water_mL":null,"solutes":null,"ready":"drain opener","volume_mL":50}})",
+                "electrolyte.ready", "perhaps \"drain opener (caustic)\" or \"drain opener (sulfuric)\""},
         Refusal{R"({"electrolyte":{"solutes":[{"substance":"NaCl"}]}})", "electrolyte.solutes[0]",
                 "0 amounts"},
         Refusal{R"({"electrolyte":{"solutes":[{"substance":"NaCl","mass_g":1,"mol":1}]}})",

@@ -179,6 +179,14 @@ std::optional<DesignError> checkMeasured(const LiquidDesign& liquid, const std::
     return std::nullopt;
 }
 
+std::string suggestedLiquid(const Catalogue& catalogue, const std::string& wanted) {
+    std::string kinds;
+    for (const std::string& kind : chemistry::kindsOfLiquid(catalogue, wanted)) {
+        kinds += (kinds.empty() ? "" : "\" or \"") + kind;
+    }
+    return kinds.empty() ? chemistry::nearestName(wanted, chemistry::liquidNames(catalogue)) : kinds;
+}
+
 } // namespace
 
 tl::expected<ResolvedLiquid, DesignError> resolveLiquid(const Catalogue& catalogue,
@@ -197,9 +205,8 @@ tl::expected<ResolvedLiquid, DesignError> resolveLiquid(const Catalogue& catalog
     if (!liquid.ready.empty()) {
         const auto index = chemistry::findLiquid(catalogue, liquid.ready);
         if (!index) {
-            return tl::unexpected(
-                DesignError{Code::UnknownLiquid, field + ".ready", liquid.ready,
-                            chemistry::nearestName(liquid.ready, chemistry::liquidNames(catalogue))});
+            return tl::unexpected(DesignError{Code::UnknownLiquid, field + ".ready", liquid.ready,
+                                              suggestedLiquid(catalogue, liquid.ready)});
         }
         const chemistry::ReadyLiquid& ready = catalogue.liquids[*index];
         resolved.doubtFactor = std::exp(

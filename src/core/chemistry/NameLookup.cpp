@@ -140,6 +140,17 @@ std::vector<std::string> caseNames(const Catalogue& catalogue) {
     return namesOf(catalogue.cases);
 }
 
+std::vector<std::string> kindsOfLiquid(const Catalogue& catalogue, std::string_view wanted) {
+    const std::string target = foldedName(wanted);
+    std::vector<std::string> kinds;
+    for (const ReadyLiquid& liquid : catalogue.liquids) {
+        if (!target.empty() && foldedName(liquid.name).starts_with(target)) {
+            kinds.push_back(liquid.name);
+        }
+    }
+    return kinds;
+}
+
 std::string nearestName(std::string_view wanted, const std::vector<std::string>& names) {
     const std::string target = foldedName(wanted);
     std::string best;

@@ -31,6 +31,9 @@ struct SubstanceName {
 [[nodiscard]] std::vector<std::string> separatorNames(const Catalogue& catalogue);
 [[nodiscard]] std::vector<std::string> caseNames(const Catalogue& catalogue);
 
+/// The ready-made liquids whose name begins with the one wanted: it comes in kinds, and nobody may guess
+/// which.
+[[nodiscard]] std::vector<std::string> kindsOfLiquid(const Catalogue& catalogue, std::string_view wanted);
 /// The name with the fewest edits from `wanted` (Levenshtein 1966), or empty when none is near.
 [[nodiscard]] std::string nearestName(std::string_view wanted, const std::vector<std::string>& names);
 

@@ -50,6 +50,9 @@ QString gain(const shelf::Change& change) {
         return QStringLiteral("from 0");
     }
     const double ratio = change.after / change.before;
+    if (ratio >= 1000.0) {
+        return QStringLiteral("over ×1000");
+    }
     return ratio >= 2.0 ? QStringLiteral("×%1").arg(q(wording::numberText(ratio, 2)))
                         : QStringLiteral("+%1\u00A0%").arg(q(wording::numberText(100.0 * (ratio - 1.0), 2)));
 }

@@ -1,6 +1,7 @@
 #include "core/cell/Findings.h"
 
 #include "core/cell/Compatibility.h"
+#include "core/cell/PorousLayer.h"
 
 #include <algorithm>
 #include <cmath>
@@ -169,7 +170,6 @@ private:
         const Electrode& electrode = m_cell.electrode(side);
         const chemistry::Material& material = m_catalogue.materials[electrode.material];
         const auto& terms = m_catalogue.reactions[m_evaluation.side(side).couple.reaction].terms;
-        const bool breathesByNature = material.breathingLimit && material.porosity > 0.0;
         // Without air only water is left to reduce.
         const bool needsAir =
             std::any_of(terms.begin(), terms.end(), [&](const chemistry::SpeciesTerm& term) {
@@ -177,7 +177,7 @@ private:
                        (term.species == m_catalogue.key.hydrogenGas && term.count > 0.0);
             });
         const bool shut = electrode.air != Air::Breathing || electrode.openShare < kFewHoles;
-        if (breathesByNature && needsAir && shut &&
+        if (breathesByNature(material) && needsAir && shut &&
             m_evaluation.side(side).couple.branch == chemistry::Branch::Cathodic) {
             add(FindingCode::StarvedOfAir, Severity::Warning, partOf(side), {material.name});
         }

@@ -4,13 +4,13 @@
 
 #include <algorithm>
 #include <cmath>
-#include <limits>
 
 namespace anodex::cell {
 namespace {
 
 constexpr double kBruggeman = 1.5;
 constexpr double kPathSpread = 1.4;
+// Pure solvent still carries a little; nothing in the field is emptier than this.
 constexpr double kLowestConductivity = 5e-6;             // S/m
 constexpr double kOxygenSlopeVolts = 0.12 / base::kLn10; // on carbon, per e-fold
 constexpr double kOxygenInAir = 2.0e-5;                  // m²/s
@@ -27,9 +27,9 @@ struct Resistivities {
 Resistivities resistivities(const chemistry::Material& material, const Cell& cell, Side side,
                             const Draw& draw) {
     const double wet = material.porosity * cell.electrode(side).filledPores;
-    const double liquid = std::max(cell.solution(side).conductivity, kLowestConductivity);
     const double paths = draw.factor("pores of " + material.name, {1.0, kPathSpread});
-    return {paths / (liquid * std::pow(std::max(wet, 1e-3), kBruggeman)), resistivity(material, draw)};
+    return {paths / (conductivityOf(cell, side, draw) * std::pow(std::max(wet, 1e-3), kBruggeman)),
+            resistivity(material, draw)};
 }
 
 double reach(const Resistivities& path, double siemensPerCubicMetre) {
@@ -41,6 +41,17 @@ double oxygenConcentration(double temperatureKelvin) {
 }
 
 } // namespace
+
+bool breathesByNature(const chemistry::Material& material) {
+    return material.breathingLimit && material.capacitanceFaradPerKg > 0.0;
+}
+
+double conductivityOf(const Cell& cell, Side side, const Draw& draw) {
+    const char* input = side == Side::Negative || !cell.twoLiquids ? "conductivity of the liquid"
+                                                                   : "conductivity of the positive liquid";
+    const double doubt = std::max(1.05, cell.liquidDoubtFactor[static_cast<std::size_t>(side)]);
+    return std::max(cell.solution(side).conductivity, kLowestConductivity) * draw.factor(input, {1.0, doubt});
+}
 
 double workingShare(double thicknessMetres, double reachMetres) {
     const double ratio = thicknessMetres / reachMetres;

@@ -16,6 +16,12 @@
 
 namespace anodex::cell {
 
+/// Porous carbon is there to breathe; anything else hangs in the liquid.
+[[nodiscard]] bool breathesByNature(const chemistry::Material& material);
+
+/// S/m of a side's liquid, never quite none.
+[[nodiscard]] double conductivityOf(const Cell& cell, Side side, const Draw& draw);
+
 /// Share of a layer that works when the current reaches `reachMetres` into it: 1 for a thin one.
 [[nodiscard]] double workingShare(double thicknessMetres, double reachMetres);
 

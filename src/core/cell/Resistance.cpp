@@ -9,16 +9,6 @@
 namespace anodex::cell {
 namespace {
 
-// Pure solvent still carries a little; nothing in the field is emptier than this.
-constexpr double kLowestConductivity = 5e-6; // S/m
-
-double conductivity(const Cell& cell, Side side, const Draw& draw) {
-    const char* input = side == Side::Negative || !cell.twoLiquids ? "conductivity of the liquid"
-                                                                   : "conductivity of the positive liquid";
-    const double doubt = std::max(1.05, cell.liquidDoubtFactor[static_cast<std::size_t>(side)]);
-    return std::max(cell.solution(side).conductivity, kLowestConductivity) * draw.factor(input, {1.0, doubt});
-}
-
 /// Along the sheet and, for a film that does not carry current far, through it.
 double bodyOhm(const chemistry::Material& material, double thicknessMetres, double areaM2, const Draw& draw) {
     // Current gathers along a square of the area towards one edge: a third of end-to-end.
@@ -55,8 +45,8 @@ ResistanceBudget resistanceBudget(const chemistry::Catalogue& catalogue, const C
         }
     };
     const double area = currentArea(cell);
-    const double negative = conductivity(cell, Side::Negative, draw);
-    const double positive = cell.twoLiquids ? conductivity(cell, Side::Positive, draw) : negative;
+    const double negative = conductivityOf(cell, Side::Negative, draw);
+    const double positive = cell.twoLiquids ? conductivityOf(cell, Side::Positive, draw) : negative;
     const double layer = cell.barrier ? cell.barrier->thicknessMetres : 0.0;
     const double free = std::max(cell.gapMetres - layer, 0.0);
     const double fromNegative = halfPath(cell, Side::Negative, free).perMetre / negative;

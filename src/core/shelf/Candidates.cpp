@@ -1,5 +1,6 @@
 #include "core/shelf/Candidates.h"
 
+#include "core/cell/PorousLayer.h"
 #include "core/chemistry/NameLookup.h"
 
 #include <algorithm>
@@ -55,8 +56,7 @@ tl::expected<Candidates, DesignError> Candidates::create(const Catalogue& catalo
         electrode.wettedAreaM2 = owned.areaM2;
         electrode.massKg = owned.massKg;
         const auto found = chemistry::findMaterial(catalogue, owned.material);
-        if (found && catalogue.materials[*found].breathingLimit &&
-            catalogue.materials[*found].capacitanceFaradPerKg > 0.0) {
+        if (found && cell::breathesByNature(catalogue.materials[*found])) {
             electrode.air = cell::Air::Breathing;
         }
         made.m_electrodes.push_back(std::move(electrode));

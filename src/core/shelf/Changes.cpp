@@ -1,7 +1,7 @@
 #include "core/shelf/Changes.h"
 
 #include "core/base/Constants.h"
-#include "core/chemistry/NameLookup.h"
+#include "core/cell/PorousLayer.h"
 
 #include <algorithm>
 #include <map>
@@ -42,6 +42,10 @@ bool sameFinding(const cell::Finding& one, const cell::Finding& other) {
     return one.code == other.code && one.rule == other.rule && one.part == other.part;
 }
 
+std::size_t undissolvedIn(const cell::Cell& cell) {
+    return cell.solutions[0].undissolved.size() + cell.solutions[1].undissolved.size();
+}
+
 class Search {
 public:
     Search(const Catalogue& catalogue, const CellDesign& design, RankBy by, std::stop_token stop)
@@ -79,7 +83,9 @@ private:
             return;
         }
         const auto judged = judge(m_catalogue, design, m_by);
-        if (!judged || judged->figure < kWorthSaying * m_start->figure || judged->figure <= m_start->figure) {
+        // A change that helps nothing, or that leaves more on the bottom of the jar.
+        if (!judged || judged->figure < kWorthSaying * m_start->figure || judged->figure <= m_start->figure ||
+            undissolvedIn(judged->cell) > undissolvedIn(m_start->cell)) {
             return;
         }
         const auto key = std::pair(kind, side);
@@ -124,7 +130,6 @@ private:
         }
     }
 
-    /// Only what still dissolves.
     void strengths(Side side) {
         if (side == Side::Positive && !m_design.positiveLiquid) {
             return;
@@ -138,11 +143,7 @@ private:
                     continue;
                 }
                 amount.value *= factor;
-                const auto cell = cell::resolve(m_catalogue, design);
-                if (cell && cell->solution(side).undissolved.size() <=
-                                m_start->cell.solution(side).undissolved.size()) {
-                    attempt(ChangeKind::Strength, side, std::move(design));
-                }
+                attempt(ChangeKind::Strength, side, std::move(design));
             }
         }
     }
@@ -152,7 +153,7 @@ private:
     }
 
     void air(Side side) {
-        if (body(side).breathingLimit && body(side).porosity > 0.0) {
+        if (cell::breathesByNature(body(side))) {
             attempt(ChangeKind::Air, side, [&](CellDesign& design) {
                 design.electrode(side).air = cell::Air::Breathing;
                 design.electrode(side).openShare.reset();
@@ -193,7 +194,7 @@ private:
                 electrode.measuredMassKg.reset();
                 electrode.thicknessMetres.reset();
                 electrode.measuredResistanceOhm.reset();
-                if (material.breathingLimit && material.porosity > 0.0) {
+                if (cell::breathesByNature(material)) {
                     electrode.air = cell::Air::Breathing;
                 }
             });

@@ -1,5 +1,6 @@
 #include "app/views/couple/MaterialPicker.h"
 
+#include "core/cell/PorousLayer.h"
 #include "wording/FindingText.h"
 #include "wording/Quantities.h"
 
@@ -12,10 +13,8 @@
 namespace anodex::app {
 namespace {
 
-/// Porous carbon is there to breathe; anything else hangs in the liquid.
 std::optional<cell::Air> usualAir(const chemistry::Material& material) {
-    const bool breathes = material.breathingLimit && material.capacitanceFaradPerKg > 0.0;
-    return breathes ? std::optional(cell::Air::Breathing) : std::nullopt;
+    return cell::breathesByNature(material) ? std::optional(cell::Air::Breathing) : std::nullopt;
 }
 
 } // namespace

@@ -1,6 +1,7 @@
 #include "cli/EvaluateCommand.h"
 
 #include "cli/CellInput.h"
+#include "cli/ChargeReport.h"
 #include "core/cell/Doubt.h"
 #include "core/cell/Findings.h"
 #include "wording/FindingText.h"
@@ -132,6 +133,7 @@ Json evaluateCell(const Catalogue& catalogue, const EvaluateRequest& request) {
             json["losses"].push_back({{"part", wording::lossText(loss.part)}, {"V", loss.volts}});
         }
     }
+    json["charge"] = chargeJson(catalogue, cell, evaluation, request.samples);
     json["findings"] = findingsJson(catalogue, cell, evaluation);
     json["curve"] = Json::array();
     for (const CurvePoint& point : evaluation.curve) {

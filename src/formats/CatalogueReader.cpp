@@ -21,7 +21,8 @@ constexpr FileReader kReaders[] = {
     {"substances.json", catalogue::readSubstances}, {"liquids.json", catalogue::readLiquids},
     {"materials.json", catalogue::readMaterials},   {"separators.json", catalogue::readSeparators},
     {"cases.json", catalogue::readCases},           {"families.json", catalogue::readFamilies},
-    {"reactions.json", catalogue::readReactions},   {"rules.json", catalogue::readRules}};
+    {"reactions.json", catalogue::readReactions},   {"rules.json", catalogue::readRules},
+    {"refused.json", catalogue::readRefused}};
 
 /// A short mark of the contents, kept with every expectation so that later models can be told apart.
 std::string versionOf(const CatalogueFiles& files) {

@@ -1,8 +1,9 @@
 #include "formats/CellFile.h"
 
 #include "core/base/Constants.h"
+#include "formats/CellUse.h"
+#include "formats/Scaled.h"
 
-#include <charconv>
 #include <fmt/format.h>
 
 namespace anodex::formats {
@@ -34,10 +35,6 @@ struct BasisKey {
 constexpr BasisKey kBasisKeys[] = {{"water_mL", LiquidBasis::SolventVolume, 1e-6},
                                    {"water_g", LiquidBasis::SolventMass, 1e-3},
                                    {"volume_mL", LiquidBasis::FinishedVolume, 1e-6}};
-
-std::optional<double> scaled(std::optional<double> value, double factor) {
-    return value ? std::optional(*value * factor) : std::nullopt;
-}
 
 void checkFormat(JsonObject& root, const char* expected) {
     const std::string format = root.text("format");
@@ -205,24 +202,10 @@ CellDesign readCell(JsonObject& root) {
     design.gapMetres = scaled(root.maybeNumber("gap_mm", kPositive), 1e-3);
     design.contactOhm = scaled(root.maybeNumber("contact_mohm", kNotNegative), 1e-3);
     design.stirred = root.flagOr("stirred", false);
-    root.object("case", [&](JsonObject& entry) { design.caseMaterial = entry.text("material"); });
+    readUse(root, design);
     design.measuredResistanceOhm = scaled(root.maybeNumber("measured_resistance_mohm", kPositive), 1e-3);
     design.measuredOpenCircuitVolts = root.maybeNumber("measured_open_circuit_V");
     return design;
-}
-
-/// Twelve significant digits: what was typed comes back as typed, without binary dust.
-double tidy(double value) {
-    const std::string text = fmt::format("{:.12g}", value);
-    double tidied = value;
-    std::from_chars(text.data(), text.data() + text.size(), tidied);
-    return tidied;
-}
-
-void put(Json& json, const char* key, const std::optional<double>& value, double factor) {
-    if (value) {
-        json[key] = tidy(*value * factor);
-    }
 }
 
 Json liquidJson(const LiquidDesign& liquid) {
@@ -354,9 +337,7 @@ Json cellToJson(const CellDesign& design) {
     if (design.stirred) {
         json["stirred"] = true;
     }
-    if (!design.caseMaterial.empty()) {
-        json["case"] = {{"material", design.caseMaterial}};
-    }
+    writeUse(json, design);
     put(json, "measured_resistance_mohm", design.measuredResistanceOhm, 1e3);
     put(json, "measured_open_circuit_V", design.measuredOpenCircuitVolts, 1.0);
     return json;
@@ -386,6 +367,8 @@ FileError toFileError(const DesignError& error) {
                 "a case the catalogue knows" + near};
     case Design::UnknownFamily:
         return {Code::UnknownName, error.field, "\"" + error.written + "\"", "a family" + near};
+    case Design::Refused:
+        return {Code::Refused, error.field, "\"" + error.written + "\"", error.suggestion};
     case Design::NotPositive:
         return {Code::OutOfRange, error.field, "0, less, or no number", "a number above 0"};
     case Design::NotAShare:

@@ -16,6 +16,7 @@ struct FileError {
         NotBalanced,
         WrongFormat,
         Conflict,
+        Refused, ///< `expected` says why, and what to use.
         Unreadable
     };
     Code code = Code::NotJson;

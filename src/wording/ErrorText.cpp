@@ -5,6 +5,9 @@
 namespace anodex::wording {
 
 std::string errorText(const formats::FileError& error) {
+    if (error.code == formats::FileError::Code::Refused) {
+        return fmt::format("{}: {} is refused in every recipe: {}", error.field, error.found, error.expected);
+    }
     return fmt::format("{}: {}; right would be {}", error.field, error.found, error.expected);
 }
 

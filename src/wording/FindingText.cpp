@@ -28,6 +28,12 @@ std::string capitalised(std::string text) {
     return text;
 }
 
+/// "3 ppm", "2.4 %"
+std::string airShareText(double share) {
+    constexpr double kPercentFrom = 1e-3;
+    return share < kPercentFrom ? numberText(share * 1e6, 2) + " ppm" : numberText(share * 100.0, 2) + " %";
+}
+
 /// The rule's reason with the material's name where it leaves room for one.
 FindingText ruleText(const chemistry::CompatibilityRule& rule, const std::string& name) {
     std::string reason = rule.reason;
@@ -143,6 +149,63 @@ FindingText findingText(const Finding& finding) {
                 fmt::format("{} opposes {}, more than all the rest of the cell.", capitalised(name),
                             quantityText(finding.value, Unit::Ohm)),
                 "Press the film over its whole area on something that conducts well."};
+    case FindingCode::RunsHot:
+        return {"Runs hot",
+                fmt::format("Eaten up in so little liquid, the {} could warm it by {} K; every ten kelvin "
+                            "double the rate, until it boils and spits.",
+                            name, numberText(finding.value, 2)),
+                "Use less metal or more liquid, add the metal last and in pieces, stand the jar in cold water."};
+    case FindingCode::GasInAir:
+        return {"Bad air",
+                fmt::format("{} reaches {} in the {}: too much.", capitalised(finding.names.front()),
+                            airShareText(finding.value), finding.names.back()),
+                "Charge or use it outdoors or under an open window, more slowly, and never leave it shut in."};
+    case FindingCode::GasOnCharge:
+        return {"Gives off hydrogen on charge",
+                fmt::format("The room needs {} m³ of fresh air an hour while it charges and for an hour after.",
+                            numberText(finding.value * 3600.0, 2)),
+                "Open a window, keep lids and boxes open, and switch the supply off before the clips come off."};
+    case FindingCode::NearFlame:
+        return {"Hydrogen near a flame",
+                fmt::format("It gives off {} of {}; a flame or a spark sets it off.",
+                            quantityText(finding.value, Unit::M3PerSecond), name),
+                "Take flames, heaters and switches away, wait and air the room before you pull a clip, switch "
+                "the supply off first."};
+    case FindingCode::ChargeImpossible:
+        return {"Cannot be charged",
+                fmt::format("A charge stores nothing here: instead, {}.", listed(finding.names)),
+                "Do not connect a supply; renew the metal or the liquid instead."};
+    case FindingCode::ChargeBackwards:
+        return {"Charger the wrong way round",
+                fmt::format("The {} is the positive side: the supply's plus belongs there.", name),
+                "Swap the leads of the supply before you switch it on."};
+    case FindingCode::ChargeTooFast:
+        return {"Charged too fast",
+                fmt::format("Above {} the current goes into gas, heat or loose metal.",
+                            quantityText(finding.value, Unit::Ampere)),
+                "Turn the current down."};
+    case FindingCode::ChargeTooHigh:
+        return {"Supply set too high",
+                fmt::format("A supply that stops at {} fills it; above that only side reactions follow.",
+                            quantityText(finding.value, Unit::Volt)),
+                "Set the supply's voltage lower."};
+    case FindingCode::ChargeTooLow:
+        return {"Supply set too low",
+                fmt::format("The charge begins above {}: a lower voltage stores nothing.",
+                            quantityText(finding.value, Unit::Volt)),
+                "Set the supply a little above that."};
+    case FindingCode::SharedLiquid:
+        return {"Cells share one liquid",
+                fmt::format("Their voltages do not add: up to {} flows through the liquid from cell to cell.",
+                            quantityText(finding.value, Unit::Ampere)),
+                "Give each cell a vessel of its own, or a wall that nothing seeps past."};
+    case FindingCode::HighVoltage:
+        return {"Dangerous voltage", fmt::format("The string reaches {}.", quantityText(finding.value, Unit::Volt)),
+                "From 30 V keep bare ends covered and one hand in the pocket; from 60 V leave it to trained "
+                "people. Never connect it to the mains; a capacitor keeps its charge."};
+    case FindingCode::NotFoodAgain:
+        return {"No food any more", fmt::format("Metal dissolves in the {}.", name),
+                "Never eat or drink it or use the vessel for food again; throw fruit away."};
     case FindingCode::Rule:
         return ruleText(*finding.rule, name);
     case FindingCode::NoPhScale:
@@ -203,6 +266,30 @@ std::string findingCode(const Finding& finding) {
         return "acid-beside-alkali";
     case FindingCode::FilmAlone:
         return "film-alone";
+    case FindingCode::RunsHot:
+        return "runs-hot";
+    case FindingCode::GasInAir:
+        return "gas-in-air";
+    case FindingCode::GasOnCharge:
+        return "gas-on-charge";
+    case FindingCode::NearFlame:
+        return "hydrogen-near-flame";
+    case FindingCode::ChargeImpossible:
+        return "charge-impossible";
+    case FindingCode::ChargeBackwards:
+        return "charge-backwards";
+    case FindingCode::ChargeTooFast:
+        return "charge-too-fast";
+    case FindingCode::ChargeTooHigh:
+        return "charge-voltage-too-high";
+    case FindingCode::ChargeTooLow:
+        return "charge-voltage-too-low";
+    case FindingCode::SharedLiquid:
+        return "shared-liquid";
+    case FindingCode::HighVoltage:
+        return "high-voltage";
+    case FindingCode::NotFoodAgain:
+        return "not-food-again";
     case FindingCode::Rule:
         return finding.rule->id;
     }

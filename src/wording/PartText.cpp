@@ -100,6 +100,8 @@ const char* quantityName(Quantity quantity) {
         return "Internal resistance under load";
     case Quantity::ElectrodeMass:
         return "Mass of the electrode";
+    case Quantity::ChargeVoltage:
+        return "Voltage on charge";
     case Quantity::LiquidVolume:
         return "The liquid";
     }

@@ -43,6 +43,29 @@ TEST(CellFile, WritingAndReadingGivesTheSameDesign) {
     }
 }
 
+TEST(CellFile, KeepsHowACellIsChargedAndWhereItStands) {
+    Json json = Json::parse(kPouch);
+    json["case"] = {{"material", "ABS"}, {"closed", true}, {"head_space_mL", 40}};
+    json["charge"] = {{"current_A", 0.2}, {"voltage_V", 2.4}};
+    json["place"] = {{"flame", true}, {"room_m3", 12}, {"air_changes_per_h", 0.5}, {"box_L", 20}};
+    json["string"] = {{"series", 6}, {"parallel", 2}, {"one_liquid", true}};
+    const auto design = readCellFile(json.dump());
+    ASSERT_TRUE(design) << design.error().field;
+    EXPECT_TRUE(design->closed);
+    EXPECT_NEAR(*design->headSpaceM3, 4e-5, 1e-15);
+    EXPECT_EQ(*design->charge->amps, 0.2);
+    EXPECT_EQ(*design->charge->volts, 2.4);
+    EXPECT_NEAR(*design->place.airChangesPerSecond, 0.5 / 3600.0, 1e-12);
+    EXPECT_NEAR(*design->place.boxM3, 0.02, 1e-12);
+    EXPECT_EQ(design->string.series, 6);
+    EXPECT_TRUE(design->string.oneLiquid);
+    EXPECT_EQ(*readCellFile(writeCellFile(*design)), *design);
+    const Json written = cellToJson(*design);
+    for (const char* key : {"case", "charge", "place", "string"}) {
+        EXPECT_EQ(written[key], json[key]) << key;
+    }
+}
+
 TEST(CellFile, KeepsEveryUnitItWasGivenIn) {
     for (const char* unit : {"mass_g", "volume_mL", "mol", "mol_per_L", "mol_per_kg", "mass_percent"}) {
         const std::string json =
@@ -177,6 +200,15 @@ INSTANTIATE_TEST_SUITE_P(
         Refusal{R"({"gap_mm":0})", "gap_mm", "above 0"},
         Refusal{R"({"contact_mohm":-3})", "contact_mohm", "0 or more"},
         Refusal{R"({"case":{"material":"cardboard"}})", "case.material", "a case"},
+        Refusal{R"({"case":{"material":null,"closed":false}})", "case.material", "nothing"},
+        Refusal{R"({"case":{"closed":true,"head_space_mL":0}})", "case.head_space_mL", "above 0"},
+        Refusal{R"({"charge":{}})", "charge", "current_A, voltage_V, or both"},
+        Refusal{R"({"charge":{"current_A":-1}})", "charge.current_A", "above 0"},
+        Refusal{R"({"charge":{"current_A":1,"voltage":2}})", "charge.voltage", "the key \"voltage_V\""},
+        Refusal{R"({"place":{"room_m3":"big"}})", "place.room_m3", "the text"},
+        Refusal{R"({"place":{"outdoors":1}})", "place.outdoors", "the number 1"},
+        Refusal{R"({"string":{"series":0}})", "string.series", "whole number"},
+        Refusal{R"({"negative":{"material":"mercury"}})", "negative.material", "poisons"},
         Refusal{R"({"family":"airs"})", "family", "perhaps \"air\""},
         Refusal{R"({"gapmm":3})", "gapmm", "the key \"gap_mm\""},
         Refusal{R"({"negative":null,"negativ":{"material":"zinc"}})", "negativ", "the key \"negative\""},

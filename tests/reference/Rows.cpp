@@ -15,7 +15,7 @@ bool Row::meets() const {
 std::vector<Row> publishedRows() {
     std::vector<Row> rows;
     for (const auto& part : {activityRows(), densityRows(), conductivityRows(), acidityRows(),
-                             solubilityRows(), potentialRows(), faradayRows()}) {
+                             solubilityRows(), potentialRows(), faradayRows(), chargeRows()}) {
         rows.insert(rows.end(), part.begin(), part.end());
     }
     return rows;

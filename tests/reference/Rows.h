@@ -39,6 +39,7 @@ using Molal = std::vector<std::pair<std::string, double>>;
 [[nodiscard]] std::vector<Row> solubilityRows();
 [[nodiscard]] std::vector<Row> potentialRows();
 [[nodiscard]] std::vector<Row> faradayRows();
+[[nodiscard]] std::vector<Row> chargeRows();
 
 /// All of them, in that order.
 [[nodiscard]] std::vector<Row> publishedRows();

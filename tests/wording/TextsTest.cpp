@@ -67,6 +67,22 @@ TEST(ChangeText, AFlagSaysItAll) {
     EXPECT_EQ(changeLine(stirred, still), "not stirred");
 }
 
+TEST(ChangeText, SaysHowItIsChargedAndWhereItStands) {
+    const cell::CellDesign before = test::design(test::lemon());
+    cell::CellDesign after = before;
+    after.charge = cell::ChargeDesign{0.2, std::nullopt};
+    EXPECT_EQ(plain(changeLine(before, after)), "charge current 0.2 A added");
+    after = before;
+    after.place.flame = true;
+    EXPECT_EQ(changeLine(before, after), "place flame");
+    after = before;
+    after.place.roomM3 = 12.0;
+    EXPECT_EQ(plain(changeLine(before, after)), "place room 12 m³ added");
+    after = before;
+    after.string.series = 3;
+    EXPECT_EQ(plain(changeLine(before, after)), "string series 3 added");
+}
+
 TEST(ChangeText, SaysARename) {
     const cell::CellDesign before = test::design(test::beakers());
     cell::CellDesign after = before;
@@ -76,7 +92,7 @@ TEST(ChangeText, SaysARename) {
 
 TEST(FindingText, EveryFindingHasACodeWordsAndARemedy) {
     std::set<std::string> codes;
-    for (int i = 0; i <= static_cast<int>(cell::FindingCode::FilmAlone); ++i) {
+    for (int i = 0; i <= static_cast<int>(cell::FindingCode::NotFoodAgain); ++i) {
         cell::Finding finding;
         finding.code = static_cast<cell::FindingCode>(i);
         finding.names = {"stuff"};

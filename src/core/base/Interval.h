@@ -1,5 +1,6 @@
 // src/core/base/Interval.h - a 5-95 % range.
 #pragma once
+#include <vector>
 
 namespace anodex::base {
 
@@ -11,5 +12,8 @@ struct Interval {
     [[nodiscard]] double width() const { return high - low; }
     bool operator==(const Interval&) const = default;
 };
+
+/// 5 to 95 % of what was seen, widened to hold `nominal`, which is one of the possible worlds.
+[[nodiscard]] Interval centralSpan(std::vector<double> values, double nominal);
 
 } // namespace anodex::base

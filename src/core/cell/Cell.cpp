@@ -24,7 +24,8 @@ public:
         : m_catalogue(catalogue), m_design(design) {}
 
     tl::expected<Cell, DesignError> run() {
-        for (const auto step : {&Resolver::takeGeneral, &Resolver::takeElectrodes, &Resolver::takeLiquids,
+        for (const auto step : {&Resolver::takeGeneral, &Resolver::takeCase, &Resolver::takeUse,
+                                &Resolver::takeElectrodes, &Resolver::takeLiquids,
                                 &Resolver::takeBarrierAndGap}) {
             if (Problem problem = (this->*step)()) {
                 return tl::unexpected(*problem);
@@ -63,6 +64,18 @@ private:
         m_cell.stirred = m_design.stirred;
         m_cell.measuredResistanceOhm = m_design.measuredResistanceOhm;
         m_cell.measuredOpenCircuitVolts = m_design.measuredOpenCircuitVolts;
+        return std::nullopt;
+    }
+
+    Problem takeCase() {
+        m_cell.closed = m_design.closed;
+        if (m_design.headSpaceM3 && !usable(*m_design.headSpaceM3)) {
+            return DesignError{Code::NotPositive, "case.head_space_mL", {}, {}};
+        }
+        m_cell.headSpaceM3 = m_design.headSpaceM3.value_or(kDefaultHeadSpaceM3);
+        if (m_cell.closed && !m_design.headSpaceM3) {
+            assume("case.head_space_mL", m_cell.headSpaceM3);
+        }
         if (!m_design.caseMaterial.empty()) {
             m_cell.caseMaterial = chemistry::findCase(m_catalogue, m_design.caseMaterial);
             if (!m_cell.caseMaterial) {
@@ -70,6 +83,32 @@ private:
                     Code::UnknownCase, "case.material", m_design.caseMaterial,
                     chemistry::nearestName(m_design.caseMaterial, chemistry::caseNames(m_catalogue))};
             }
+        }
+        return std::nullopt;
+    }
+
+    /// How it is charged, where it stands and how many stand together.
+    Problem takeUse() {
+        m_cell.charge = m_design.charge;
+        m_cell.place = m_design.place;
+        m_cell.string = m_design.string;
+        const ChargeDesign charge = m_design.charge.value_or(ChargeDesign{});
+        const std::pair<const std::optional<double>*, const char*> positives[] = {
+            {&charge.amps, "charge.current_A"},
+            {&charge.volts, "charge.voltage_V"},
+            {&m_design.place.roomM3, "place.room_m3"},
+            {&m_design.place.airChangesPerSecond, "place.air_changes_per_h"},
+            {&m_design.place.boxM3, "place.box_L"}};
+        for (const auto& [value, name] : positives) {
+            if (*value && !usable(**value)) {
+                return DesignError{Code::NotPositive, name, {}, {}};
+            }
+        }
+        if (m_design.charge && !charge.amps && !charge.volts) {
+            return DesignError{Code::NotPositive, "charge", {}, {}};
+        }
+        if (m_design.string.series < 1 || m_design.string.parallel < 1) {
+            return DesignError{Code::NotPositive, "string", {}, {}};
         }
         return std::nullopt;
     }
@@ -86,6 +125,9 @@ private:
     }
 
     Problem findMaterial(const std::string& name, const std::string& field, std::size_t& index) const {
+        if (const auto why = chemistry::whyRefused(m_catalogue, name)) {
+            return DesignError{Code::Refused, field, name, *why};
+        }
         const auto found = chemistry::findMaterial(m_catalogue, name);
         if (!found) {
             return DesignError{Code::UnknownMaterial, field, name,
@@ -200,6 +242,7 @@ private:
             if (side == Side::Positive && !m_cell.twoLiquids) {
                 m_cell.solutions[1] = m_cell.solutions[0];
                 m_cell.liquidDoubtFactor[1] = m_cell.liquidDoubtFactor[0];
+                m_cell.ready[1] = m_cell.ready[0];
                 break;
             }
             std::string field = "electrolyte";
@@ -217,6 +260,7 @@ private:
             liquid->mixture.oxygenPressureBar = airless ? 0.0 : base::kOxygenShareOfAir;
             m_cell.solutions[index] = chemistry::solveSolution(m_catalogue, liquid->mixture);
             m_cell.liquidDoubtFactor[index] = liquid->doubtFactor;
+            m_cell.ready[index] = liquid->ready;
         }
         return std::nullopt;
     }

@@ -28,7 +28,8 @@ struct DesignError {
         NotAShare,
         TemperatureOutOfRange,
         PercentTooHigh,
-        NoRoomForSolvent
+        NoRoomForSolvent,
+        Refused ///< `suggestion` says why.
     };
     Code code;
     std::string field;      ///< Dotted path in the cell file.
@@ -61,6 +62,8 @@ struct Electrode {
     std::optional<double> collectorOhm; ///< As stated; absent: from its material.
     std::optional<std::size_t> collector;
     std::optional<double> measuredOhm;
+    std::vector<chemistry::SpeciesIndex> made; ///< Solids that discharging has left in it.
+    bool filmsGrown = false; ///< The plus side of a charge that has gone on for a while.
 };
 
 struct Barrier {
@@ -79,6 +82,12 @@ struct Cell {
     double contactOhm = kDefaultContactOhm;
     bool stirred = false;
     std::optional<std::size_t> caseMaterial;
+    bool closed = false;
+    double headSpaceM3 = 0.0; ///< Of a closed case.
+    std::optional<ChargeDesign> charge;
+    PlaceDesign place;
+    StringDesign string;
+    std::array<std::optional<std::size_t>, 2> ready; ///< Ready-made liquids, by Side.
     std::optional<double> measuredResistanceOhm;
     std::optional<double> measuredOpenCircuitVolts;
     std::array<double, 2> liquidDoubtFactor{1.0, 1.0}; ///< Of a ready-made liquid's strength, by Side.
@@ -91,6 +100,8 @@ struct Cell {
         return solutions[static_cast<std::size_t>(side)];
     }
 };
+
+inline constexpr double kDefaultHeadSpaceM3 = 5e-5;
 
 [[nodiscard]] tl::expected<Cell, DesignError> resolve(const chemistry::Catalogue& catalogue,
                                                       const CellDesign& design);

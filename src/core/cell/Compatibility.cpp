@@ -6,6 +6,7 @@ namespace anodex::cell {
 namespace {
 
 using chemistry::Catalogue;
+using chemistry::ChargeUse;
 using chemistry::CompatibilityRule;
 using chemistry::Material;
 using chemistry::Place;
@@ -25,11 +26,15 @@ template <typename Entry> bool carries(const Entry& entry, const std::string& na
 
 class RuleCheck {
 public:
-    RuleCheck(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation)
-        : m_catalogue(catalogue), m_cell(cell), m_evaluation(evaluation) {}
+    RuleCheck(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation,
+              const std::optional<Charging>& charging)
+        : m_catalogue(catalogue), m_cell(cell), m_evaluation(evaluation), m_charging(charging) {}
 
     void check(const std::shared_ptr<const CompatibilityRule>& rule) {
         m_rule = rule;
+        if (rule->use != ChargeUse::Either && (rule->use == ChargeUse::Charged) != m_charging.has_value()) {
+            return;
+        }
         switch (rule->place) {
         case Place::Electrode:
         case Place::Collector:
@@ -92,7 +97,9 @@ private:
         if (m_rule->role == (negative ? Role::Positive : Role::Negative) || !suits(side)) {
             return;
         }
-        const double volts = m_evaluation.side(side).restVolts;
+        const double volts = m_rule->use == ChargeUse::Charged
+                                 ? m_charging->asked->point.potentialVolts[static_cast<std::size_t>(side)]
+                                 : m_evaluation.side(side).restVolts;
         if (volts < m_rule->aboveVolts || volts > m_rule->belowVolts) {
             return;
         }
@@ -130,6 +137,7 @@ private:
     const Catalogue& m_catalogue;
     const Cell& m_cell;
     const Evaluation& m_evaluation;
+    const std::optional<Charging>& m_charging;
     std::shared_ptr<const CompatibilityRule> m_rule;
     std::vector<Finding> m_findings;
 };
@@ -137,8 +145,9 @@ private:
 } // namespace
 
 std::vector<Finding> compatibilityFindings(const Catalogue& catalogue, const Cell& cell,
-                                           const Evaluation& evaluation) {
-    RuleCheck check(catalogue, cell, evaluation);
+                                           const Evaluation& evaluation,
+                                           const std::optional<Charging>& charging) {
+    RuleCheck check(catalogue, cell, evaluation, charging);
     for (const auto& rule : catalogue.rules) {
         check.check(rule);
     }

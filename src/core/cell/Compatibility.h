@@ -2,11 +2,13 @@
 //
 // Each rule is raised once a part at most; it stands on the part it concerns.
 #pragma once
+#include "core/cell/Charge.h"
 #include "core/cell/Findings.h"
 
 namespace anodex::cell {
 
 [[nodiscard]] std::vector<Finding> compatibilityFindings(const chemistry::Catalogue& catalogue,
-                                                         const Cell& cell, const Evaluation& evaluation);
+                                                         const Cell& cell, const Evaluation& evaluation,
+                                                         const std::optional<Charging>& charging);
 
 } // namespace anodex::cell

@@ -92,6 +92,30 @@ struct SeparatorDesign {
     bool operator==(const SeparatorDesign&) const = default;
 };
 
+/// How the builder means to charge it; at least one is stated.
+struct ChargeDesign {
+    std::optional<double> amps;  ///< The supply's current, > 0.
+    std::optional<double> volts; ///< The voltage it stops at, or holds. > 0.
+    bool operator==(const ChargeDesign&) const = default;
+};
+
+/// Where it stands while it works or is charged.
+struct PlaceDesign {
+    bool outdoors = false;
+    bool flame = false; ///< A flame, a spark or a cigarette within a few metres.
+    std::optional<double> roomM3;
+    std::optional<double> airChangesPerSecond; ///< Of the room.
+    std::optional<double> boxM3;               ///< A box or cupboard round the cell.
+    bool operator==(const PlaceDesign&) const = default;
+};
+
+struct StringDesign {
+    int series = 1;
+    int parallel = 1;
+    bool oneLiquid = false; ///< The cells stand in one liquid, or in the same soil.
+    bool operator==(const StringDesign&) const = default;
+};
+
 struct CellDesign {
     std::string name;
     std::string family;
@@ -105,6 +129,11 @@ struct CellDesign {
     std::optional<double> contactOhm;
     bool stirred = false; ///< The liquid is moved: stirred, pumped, rocked.
     std::string caseMaterial;
+    bool closed = false;               ///< The case has a tight lid.
+    std::optional<double> headSpaceM3; ///< Of gas above the liquid.
+    std::optional<ChargeDesign> charge;
+    PlaceDesign place;
+    StringDesign string;
     std::optional<double> measuredResistanceOhm;
     std::optional<double> measuredOpenCircuitVolts;
     bool operator==(const CellDesign&) const = default;

@@ -83,15 +83,7 @@ base::Interval spanOf(const std::vector<World>& worlds, const Get& get, double n
     for (const World& world : worlds) {
         values.push_back(get(world));
     }
-    std::sort(values.begin(), values.end());
-    const auto at = [&](double share) {
-        const double position = share * static_cast<double>(values.size() - 1);
-        const auto index = static_cast<std::size_t>(position);
-        const std::size_t next = std::min(index + 1, values.size() - 1);
-        return values[index] + (position - static_cast<double>(index)) * (values[next] - values[index]);
-    };
-    // The nominal answer is one of the worlds: the range always holds it.
-    return {std::min(at(0.05), nominal), std::max(at(0.95), nominal)};
+    return base::centralSpan(std::move(values), nominal);
 }
 
 std::vector<InfluentialInput> influence(const std::vector<World>& worlds) {

@@ -79,7 +79,7 @@ public:
         law.anodicPerVolt = storedAnodic ? stored : other;
         law.cathodicPerVolt = storedAnodic ? other : stored;
         law.lnExchange = lnExchange(face, kinetics, which, stored, storedAnodic);
-        law.anodicLimit = limit(face, kinetics.anodicLimit, Branch::Anodic, which);
+        law.anodicLimit = limit(face, ownAnodicLimit(kinetics), Branch::Anodic, which);
         law.cathodicLimit = limit(face, kinetics.cathodicLimit, Branch::Cathodic, which);
         // What nobody put in cannot be used up, though its build-up at the electrode sets the potential.
         law.anodicOnly = (kinetics.oneWay && storedAnodic) || m_cathodicAbsent;
@@ -100,6 +100,14 @@ public:
     }
 
 private:
+    /// On a long charge the plus side has covered itself; at first, and while it gives current, it has not.
+    [[nodiscard]] const std::optional<chemistry::FactorSpread>&
+    ownAnodicLimit(const SurfaceKinetics& kinetics) const {
+        const bool grown =
+            m_context.cell.electrode(m_context.side).filmsGrown && kinetics.grownFilmLimit.has_value();
+        return grown ? kinetics.grownFilmLimit : kinetics.anodicLimit;
+    }
+
     [[nodiscard]] std::string input(std::size_t which, const char* what) const {
         return std::string(what) + " of " + m_reaction.anodicName + " #" + std::to_string(which + 1);
     }

@@ -1,6 +1,7 @@
 #include "core/cell/Explain.h"
 
 #include "core/base/Constants.h"
+#include "core/cell/ExplainCharge.h"
 #include "core/cell/ExplainParts.h"
 #include "core/cell/Nernst.h"
 
@@ -64,6 +65,8 @@ public:
             return internal(key.amps);
         case Quantity::ElectrodeMass:
             return explainMass(m_catalogue, m_cell, key.side);
+        case Quantity::ChargeVoltage:
+            return explainCharge(m_catalogue, m_cell, m_evaluation, key.amps);
         case Quantity::LiquidVolume:
             return explainVolume(m_catalogue, m_cell, key.side);
         }

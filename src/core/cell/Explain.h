@@ -54,6 +54,7 @@ enum class Quantity {
     Loss,                 ///< amps, index: loss of lossesAt()
     InternalResistance,   ///< amps: of a step of the load from nothing
     ElectrodeMass,        ///< side
+    ChargeVoltage,        ///< amps
     LiquidVolume          ///< side; its pH and conductivity among the inputs
 };
 

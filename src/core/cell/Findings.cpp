@@ -2,6 +2,7 @@
 
 #include "core/cell/Compatibility.h"
 #include "core/cell/PorousLayer.h"
+#include "core/cell/UseFindings.h"
 
 #include <algorithm>
 #include <cmath>
@@ -33,9 +34,10 @@ public:
         mistakes();
         wearAndWaste();
         liquids();
-        std::vector<Finding> ruled = compatibilityFindings(m_catalogue, m_cell, m_evaluation);
-        m_findings.insert(m_findings.end(), std::make_move_iterator(ruled.begin()),
-                          std::make_move_iterator(ruled.end()));
+        const std::optional<Charging> charging =
+            m_cell.charge ? std::optional(chargingOf(m_catalogue, m_cell, m_evaluation)) : std::nullopt;
+        take(useFindings(m_catalogue, m_cell, m_evaluation, charging));
+        take(compatibilityFindings(m_catalogue, m_cell, m_evaluation, charging));
         std::stable_sort(m_findings.begin(), m_findings.end(),
                          [](const Finding& a, const Finding& b) { return a.severity < b.severity; });
         return std::move(m_findings);
@@ -45,6 +47,11 @@ private:
     void add(FindingCode code, Severity severity, FindingPart part, std::vector<std::string> names = {},
              double value = 0.0) {
         m_findings.push_back({code, severity, part, std::move(names), value, {}});
+    }
+
+    void take(std::vector<Finding> others) {
+        m_findings.insert(m_findings.end(), std::make_move_iterator(others.begin()),
+                          std::make_move_iterator(others.end()));
     }
 
     /// One finding for all substances it concerns.
@@ -75,7 +82,8 @@ private:
                                   : Side::Positive;
             add(FindingCode::HydrogenGas, Severity::Danger, partOf(side), {nameOf(side)},
                 m_evaluation.hydrogenM3PerSecond);
-            if (m_cell.electrodes[0].air == Air::None && m_cell.electrodes[1].air == Air::None) {
+            const bool airless = m_cell.electrodes[0].air == Air::None && m_cell.electrodes[1].air == Air::None;
+            if (airless || m_cell.closed) {
                 add(FindingCode::ClosedGas, Severity::Danger, FindingPart::Whole, {nameOf(side)},
                     m_evaluation.hydrogenM3PerSecond);
             }
@@ -84,9 +92,9 @@ private:
         if (sour < kStrongAcidPh && bitter > kStrongAlkaliPh) {
             add(FindingCode::AcidBesideAlkali, Severity::Danger, FindingPart::Separator);
         }
-        if (std::abs(m_evaluation.first.shortCircuitAmps) > kRingsOffAmps) {
-            add(FindingCode::HighShortCircuit, Severity::Danger, FindingPart::Whole, {},
-                std::abs(m_evaluation.first.shortCircuitAmps));
+        const double shortAmps = std::abs(m_evaluation.first.shortCircuitAmps) * m_cell.string.parallel;
+        if (shortAmps > kRingsOffAmps) {
+            add(FindingCode::HighShortCircuit, Severity::Danger, FindingPart::Whole, {}, shortAmps);
         }
         for (const Side side : {Side::Negative, Side::Positive}) {
             if (!m_catalogue.materials[m_cell.electrode(side).material].hazards.empty()) {

@@ -37,6 +37,18 @@ enum class FindingCode {
     ClosedGas,
     AcidBesideAlkali,
     FilmAlone,
+    RunsHot,
+    GasInAir,
+    GasOnCharge,
+    NearFlame,
+    ChargeImpossible,
+    ChargeBackwards,
+    ChargeTooFast,
+    ChargeTooHigh,
+    ChargeTooLow,
+    SharedLiquid,
+    HighVoltage,
+    NotFoodAgain,
     Rule ///< One of the catalogue's compatibility rules.
 };
 

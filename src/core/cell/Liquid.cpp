@@ -33,6 +33,9 @@ public:
         for (std::size_t i = 0; i < liquid.solutes.size(); ++i) {
             const SoluteDesign& solute = liquid.solutes[i];
             const std::string path = field + ".solutes[" + std::to_string(i) + "]";
+            if (const auto why = chemistry::whyRefused(m_catalogue, solute.substance)) {
+                return DesignError{Code::Refused, path + ".substance", solute.substance, *why};
+            }
             const auto name = chemistry::findSubstance(m_catalogue, solute.substance);
             if (!name) {
                 return DesignError{
@@ -208,6 +211,7 @@ tl::expected<ResolvedLiquid, DesignError> resolveLiquid(const Catalogue& catalog
             return tl::unexpected(DesignError{Code::UnknownLiquid, field + ".ready", liquid.ready,
                                               suggestedLiquid(catalogue, liquid.ready)});
         }
+        resolved.ready = index;
         const chemistry::ReadyLiquid& ready = catalogue.liquids[*index];
         resolved.doubtFactor = std::exp(
             std::hypot(std::log(ready.strengthSpreadFactor), std::log(ready.conductivitySpreadFactor)));

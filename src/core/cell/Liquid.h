@@ -6,6 +6,7 @@ namespace anodex::cell {
 
 struct ResolvedLiquid {
     chemistry::Mixture mixture;
+    std::optional<std::size_t> ready;
     double doubtFactor = 1.0; ///< Spread of a ready-made liquid's strength.
 };
 

@@ -117,7 +117,8 @@ bool holds(const chemistry::Material& material, SpeciesIndex solid) {
 bool holds(const TransportContext& context, SpeciesIndex solid) {
     const Electrode& electrode = context.cell.electrode(context.side);
     const auto& materials = context.catalogue.materials;
-    return holds(materials[electrode.material], solid) ||
+    return std::find(electrode.made.begin(), electrode.made.end(), solid) != electrode.made.end() ||
+           holds(materials[electrode.material], solid) ||
            (electrode.collector && holds(materials[*electrode.collector], solid)) ||
            std::any_of(
                electrode.additives.begin(), electrode.additives.end(),

@@ -53,6 +53,12 @@ struct LeftOutCouple {
     std::string why;
 };
 
+/// Something that no recipe here may use, whatever its name.
+struct Refused {
+    std::vector<std::string> names;
+    std::string why;
+};
+
 struct Catalogue {
     std::string version;
     std::map<std::string, double> elementGramsPerMole;
@@ -69,6 +75,7 @@ struct Catalogue {
     std::vector<Reaction> reactions;
     std::vector<LeftOutCouple> leftOut;
     std::vector<std::shared_ptr<const CompatibilityRule>> rules; ///< Findings keep theirs alive.
+    std::vector<Refused> refused;
     std::vector<std::string> families;
 
     [[nodiscard]] std::optional<SpeciesIndex> findSpecies(std::string_view name) const;

@@ -19,6 +19,9 @@ enum class Place { Electrode, Collector, Case, Separator, Liquid };
 
 enum class Role { Either, Negative, Positive };
 
+/// Whether the design says that the cell is to be charged. Charged: at its potential on charge.
+enum class ChargeUse { Either, Charged, NotCharged };
+
 /// At least this much of a species, in any form that turns into it as it is used up.
 struct Presence {
     SpeciesIndex species = 0;
@@ -39,6 +42,7 @@ struct CompatibilityRule {
     std::vector<std::vector<Presence>> together; ///< Of each group at least one is present.
     double aboveVolts = -std::numeric_limits<double>::infinity();
     double belowVolts = std::numeric_limits<double>::infinity();
+    ChargeUse use = ChargeUse::Either;
     std::vector<std::string> sources;
 };
 

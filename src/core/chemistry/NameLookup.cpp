@@ -115,6 +115,17 @@ std::optional<std::size_t> findCase(const Catalogue& catalogue, std::string_view
     return findByName(catalogue.cases, name);
 }
 
+std::optional<std::string> whyRefused(const Catalogue& catalogue, std::string_view name) {
+    const std::string folded = foldedName(name);
+    for (const Refused& entry : catalogue.refused) {
+        if (std::any_of(entry.names.begin(), entry.names.end(),
+                        [&](const std::string& refused) { return foldedName(refused) == folded; })) {
+            return entry.why;
+        }
+    }
+    return std::nullopt;
+}
+
 std::vector<std::string> substanceNames(const Catalogue& catalogue) {
     std::vector<std::string> names = namesOf(catalogue.substances);
     for (const Substance& substance : catalogue.substances) {

@@ -24,6 +24,9 @@ struct SubstanceName {
 [[nodiscard]] std::optional<std::size_t> findSeparator(const Catalogue& catalogue, std::string_view name);
 [[nodiscard]] std::optional<std::size_t> findCase(const Catalogue& catalogue, std::string_view name);
 
+/// Why nothing of this name may be used in any recipe; none when it may.
+[[nodiscard]] std::optional<std::string> whyRefused(const Catalogue& catalogue, std::string_view name);
+
 /// Every name the entry answers to, for suggestions.
 [[nodiscard]] std::vector<std::string> substanceNames(const Catalogue& catalogue);
 [[nodiscard]] std::vector<std::string> materialNames(const Catalogue& catalogue);

@@ -50,6 +50,7 @@ struct SurfaceKinetics {
     bool oneWay = false;                     ///< The other branch does not occur at all.
     std::optional<FactorSpread> anodicLimit; ///< A/m² true; passive films.
     std::optional<FactorSpread> cathodicLimit;
+    std::optional<FactorSpread> grownFilmLimit; ///< A/m² true, once a film of its own product is complete.
     double hydrogenShare = 0.0; ///< Part of the anodic charge lost to hydrogen at the same spot.
     double activationJoulesPerMole = 40000.0;
     std::vector<std::string> sources;

@@ -45,7 +45,8 @@ std::vector<Portion> dissolvedPortions(const Catalogue& catalogue, const Mixture
     return dissolved;
 }
 
-Totals totalsOf(const Catalogue& catalogue, const std::vector<Portion>& portions, double solventKg) {
+Totals totalsOf(const Catalogue& catalogue, const std::vector<Portion>& portions, const Mixture& mixture) {
+    const double solventKg = mixture.solventKg;
     Totals totals;
     const auto add = [&](SpeciesIndex master, double molality) {
         for (SpeciesTerm& total : totals.masters) {
@@ -65,6 +66,12 @@ Totals totalsOf(const Catalogue& catalogue, const std::vector<Portion>& portions
             }
         }
     }
+    for (const SpeciesTerm& change : mixture.changed) {
+        for (const SpeciesTerm& part : moietiesOf(catalogue, change.species)) {
+            add(part.species, part.count * change.count / solventKg);
+        }
+    }
+    std::erase_if(totals.masters, [](const SpeciesTerm& total) { return total.count <= 0.0; });
     return totals;
 }
 
@@ -336,7 +343,7 @@ Solution solveSolution(const Catalogue& catalogue, const Mixture& mixture) {
     }
     const std::vector<Portion> portions = dissolvedPortions(catalogue, mixture, solution.undissolved);
     solution.dissolved = portions;
-    solveEquilibrium(catalogue, totalsOf(catalogue, portions, mixture.solventKg), solution);
+    solveEquilibrium(catalogue, totalsOf(catalogue, portions, mixture), solution);
     solution.activity[catalogue.key.solvent] = solution.solventActivity;
     sumMoieties(catalogue, solution);
     dissolveOxygen(catalogue, solution);

@@ -22,6 +22,7 @@ struct Portion {
 struct Mixture {
     double solventKg = 0.1;
     std::vector<Portion> portions;
+    std::vector<SpeciesTerm> changed; ///< Moles that electrodes have put in (or taken, below 0).
     double temperatureKelvin = 293.15;
     double oxygenPressureBar = 0.2095; ///< Over the liquid; 0 when no air reaches it.
     std::optional<double> measuredPh;

@@ -27,6 +27,14 @@ struct Formation {
     double enthalpyJoulesPerMole = 0.0; ///< For van 't Hoff's shift with temperature.
 };
 
+/// What a species that leaves the liquid as gas or vapour does to the air, and how little of it is too much.
+struct AirLimit {
+    std::string name;     ///< In plain words.
+    double share = 0.01;  ///< Of the air by volume: a quarter of what burns, or a short-term exposure limit.
+    bool burns = false;   ///< Otherwise it poisons.
+    double escapes = 1.0; ///< Part of what an electrode makes that leaves the liquid. 0 to 1.
+};
+
 struct Species {
     std::string name; ///< As the contract spells it: "Zn2+", "SO4^2-", "O2(g)".
     Formula formula;
@@ -39,6 +47,7 @@ struct Species {
     double defaultActivity = 1.0;             ///< Solids and gases; overridden where the cell knows better.
     double acidicProtons = 0.0;               ///< How many it can hand to an electrode that consumes H+.
     std::vector<SpeciesTerm> conductsAs; ///< Ions it counts as when salt tables are mixed; empty: itself.
+    std::optional<AirLimit> airLimit;
     std::vector<std::string> sources;
 
     [[nodiscard]] bool isDissolved() const {

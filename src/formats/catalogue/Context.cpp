@@ -97,4 +97,10 @@ void readFamilies(Context& context, JsonObject& root) {
     context.catalogue.families = root.texts("families");
 }
 
+void readRefused(Context& context, JsonObject& root) {
+    root.eachObject("refused", [&](JsonObject& entry) {
+        context.catalogue.refused.push_back({entry.texts("names"), entry.text("why")});
+    });
+}
+
 } // namespace anodex::formats::catalogue

@@ -32,6 +32,8 @@ constexpr std::array<std::pair<const char*, Place>, 5> kPlaces = {{{"electrode",
                                                                    {"case", Place::Case},
                                                                    {"separator", Place::Separator},
                                                                    {"liquid", Place::Liquid}}};
+constexpr std::array<std::pair<const char*, ChargeUse>, 3> kUses = {
+    {{"either", ChargeUse::Either}, {"charged", ChargeUse::Charged}, {"not charged", ChargeUse::NotCharged}}};
 constexpr std::array<std::pair<const char*, Role>, 3> kRoles = {
     {{"either", Role::Either}, {"negative", Role::Negative}, {"positive", Role::Positive}}};
 
@@ -83,6 +85,9 @@ void readRules(Context& context, JsonObject& root) {
         rule.highestPh = entry.numberOr("pH_to", rule.highestPh);
         rule.aboveVolts = entry.numberOr("above_V", rule.aboveVolts);
         rule.belowVolts = entry.numberOr("below_V", rule.belowVolts);
+        if (entry.has("use")) {
+            rule.use = oneOf(entry, "use", kUses);
+        }
         entry.eachObject("with", [&](JsonObject& group) {
             std::vector<Presence> any;
             group.eachNumber("any_mol_per_L", [&](const std::string& name, double molPerLitre) {

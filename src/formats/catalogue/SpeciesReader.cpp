@@ -17,7 +17,7 @@ void linkSpecies(const Context& context, JsonObject& entry, Species& species, co
     // Keys were checked in the first pass.
     for (const char* key : {"name", "formation", "log_K", "enthalpy_kJ", "diffusivity_1e-9_m2_per_s",
                             "setchenow", "limiting_conductivity_1e-4_S_m2_per_mol", "default_activity",
-                            "acidic_protons", "precipitates", "gibbs_kJ_per_mol", "sources"}) {
+                            "acidic_protons", "precipitates", "gibbs_kJ_per_mol", "air_limit", "sources"}) {
         (void)entry.raw(key);
     }
     entry.eachNumber("conducts_as", [&](const std::string& ion, double count) {
@@ -83,6 +83,11 @@ void readSpecies(Context& context, JsonObject& root) {
             species.gibbsJoulesPerMole = 1000.0 * *gibbs;
         }
         species.acidicProtons = entry.numberOr("acidic_protons", 0.0, kNotNegative);
+        entry.object("air_limit", [&](JsonObject& limit) {
+            species.airLimit =
+                AirLimit{limit.text("name"), 1e-6 * limit.number("ppm", kPositive), limit.flagOr("burns", false),
+                         limit.numberOr("escapes", 1.0, {0.0, 1.0, true, "a share from 0 to 1"})};
+        });
         formations.push_back(entry.textOr("formation", ""));
         Formation formation;
         formation.log10K = entry.numberOr("log_K", 0.0);

@@ -119,6 +119,7 @@ void readLiquids(Context& context, JsonObject& root) {
         liquid.conductivityFactor = entry.numberOr("conductivity_factor", 1.0, kPositive);
         liquid.conductivitySpreadFactor = entry.numberOr("conductivity_spread_factor", 1.0, kPositive);
         liquid.conductivity = entry.maybeNumber("conductivity_S_per_m", kPositive);
+        liquid.isFood = entry.flagOr("food", false);
         liquid.isUnbounded = entry.flagOr("unbounded", false);
         liquid.hasPhScale = !entry.flagOr("no_pH_scale", false);
         liquid.sources = context.sourcesOf(entry);

@@ -1,65 +1,16 @@
 // What eats what: each case is flagged, and its near miss stays silent.
 #include "core/cell/Compatibility.h"
+#include "tests/support/CellJson.h"
 #include "tests/support/Samples.h"
 #include "wording/FindingText.h"
 
 #include <algorithm>
 #include <gtest/gtest.h>
-#include <nlohmann/json.hpp>
 
 namespace anodex::cell {
 namespace {
 
-using Json = nlohmann::ordered_json;
-
-Json electrode(const char* material, double area = 10.0) {
-    return {{"material", material}, {"wetted_area_cm2", area}};
-}
-
-Json on(Json electrode, const char* collector) {
-    electrode["collector"] = {{"material", collector}};
-    return electrode;
-}
-
-Json breathing(Json electrode, double openPercent = 100.0) {
-    electrode["air"] = "breathing";
-    electrode["open_percent"] = openPercent;
-    return electrode;
-}
-
-Json airless(Json electrode) {
-    electrode["air"] = "none";
-    return electrode;
-}
-
-Json water(std::initializer_list<std::pair<const char*, double>> molPerLitre) {
-    Json liquid = {{"water_mL", 100}, {"solutes", Json::array()}};
-    for (const auto& [substance, strength] : molPerLitre) {
-        liquid["solutes"].push_back({{"substance", substance}, {"mol_per_L", strength}});
-    }
-    return liquid;
-}
-
-Json ready(const char* liquid) {
-    return {{"ready", liquid}, {"volume_mL", 100}};
-}
-
-Json cellWith(Json negative, Json positive, Json liquid) {
-    return {{"negative", std::move(negative)},
-            {"positive", std::move(positive)},
-            {"electrolyte", std::move(liquid)}};
-}
-
-Json in(Json cell, const char* box) {
-    cell["case"] = {{"material", box}};
-    return cell;
-}
-
-Json apart(Json cell, Json positiveLiquid, const char* separator) {
-    cell["electrolyte"] = {{"negative", cell["electrolyte"]}, {"positive", std::move(positiveLiquid)}};
-    cell["separator"] = {{"material", separator}};
-    return cell;
-}
+using namespace test::json;
 
 std::vector<Finding> findingsOf(const Json& json) {
     const Cell cell = test::cellOf(json.dump());

@@ -1,5 +1,6 @@
 #include "app/views/couple/CoupleView.h"
 
+#include "app/views/couple/ChargeLadder.h"
 #include "app/views/couple/Ladder.h"
 #include "app/views/couple/LiquidPanel.h"
 #include "app/views/couple/MaterialPicker.h"
@@ -9,6 +10,7 @@
 #include <QLabel>
 #include <QPushButton>
 #include <QSlider>
+#include <QStackedWidget>
 #include <QVBoxLayout>
 #include <algorithm>
 
@@ -16,6 +18,7 @@ namespace anodex::app {
 
 CoupleView::CoupleView(Workbench& bench, const Theme& theme, QWidget* parent)
     : View(parent), m_bench(bench), m_ladder(new Ladder(bench, theme, this)),
+      m_chargeLadder(new ChargeLadder(bench, theme, this)), m_pictures(new QStackedWidget(this)),
       m_picker(new MaterialPicker(bench, theme, this)),
       m_left(new LiquidPanel(bench, theme, cell::Side::Negative, this)),
       m_right(new LiquidPanel(bench, theme, cell::Side::Positive, this)), m_split(new QPushButton(this)) {
@@ -29,7 +32,9 @@ CoupleView::CoupleView(Workbench& bench, const Theme& theme, QWidget* parent)
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(0, 0, 0, 0);
     layout->setSpacing(4);
-    layout->addWidget(m_ladder, 1);
+    m_pictures->addWidget(m_ladder);
+    m_pictures->addWidget(m_chargeLadder);
+    layout->addWidget(m_pictures, 1);
     layout->addLayout(liquids);
     layout->addWidget(makeLoadRow());
     connect(m_ladder, &Ladder::numberAsked, this, &View::numberAsked);
@@ -59,25 +64,94 @@ QWidget* CoupleView::makeLoadRow() {
     m_loadText->setProperty("quiet", true);
     m_loadText->setToolTip(tr("How the short circuit was found"));
     connect(m_loadText, &QPushButton::clicked, this, [this] {
-        emit numberAsked({cell::Quantity::ShortCircuitCurrent, {}, 0, 0.0},
+        const bool charge = m_pictures->currentWidget() == m_chargeLadder;
+        emit numberAsked(charge ? cell::QuantityKey{cell::Quantity::ChargeVoltage, {}, 0,
+                                                    m_chargeLadder->amps()}
+                                : cell::QuantityKey{cell::Quantity::ShortCircuitCurrent, {}, 0, 0.0},
                          m_loadText->mapToGlobal(QPoint(0, 0)));
     });
     m_loadText->setMinimumWidth(static_cast<int>(Theme::em(13.0)));
-    auto* none = new QLabel(tr("no load"), row);
-    none->setObjectName(QStringLiteral("faint"));
-    layout->addWidget(none);
+    m_least = new QLabel(row);
+    m_least->setObjectName(QStringLiteral("faint"));
+    m_flip = new QPushButton(row);
+    m_flip->setObjectName(QStringLiteral("flipCharge"));
+    m_flip->setToolTip(tr("The same couple while it gives current, or while it is charged"));
+    m_plan = new QPushButton(row);
+    m_plan->setObjectName(QStringLiteral("planCharge"));
+    m_plan->setProperty("quiet", true);
+    layout->addWidget(m_flip);
+    layout->addWidget(m_least);
     layout->addWidget(m_load, 1);
     layout->addWidget(m_loadText);
-    connect(m_load, &QSlider::valueChanged, this,
-            [this](int value) { m_ladder->setLoadShare(value / 100.0); });
-    connect(m_ladder, &Ladder::rebuilt, this, [this] {
-        const double amps = m_ladder->loadAmps();
-        m_loadText->setText(tr("load %1, %2 % of short circuit")
-                                .arg(QString::fromStdString(wording::quantityText(amps, cell::Unit::Ampere)))
-                                .arg(m_load->value()));
-        m_load->setToolTip(m_loadText->text());
-    });
+    layout->addWidget(m_plan);
+    connect(m_flip, &QPushButton::clicked, this,
+            [this] { showCharge(m_pictures->currentWidget() != m_chargeLadder); });
+    connect(m_plan, &QPushButton::clicked, this, &CoupleView::planCharge);
+    connect(m_load, &QSlider::valueChanged, this, &CoupleView::slide);
+    connect(m_ladder, &Ladder::rebuilt, this, &CoupleView::sayLoad);
+    connect(m_chargeLadder, &ChargeLadder::rebuilt, this, &CoupleView::sayCharge);
+    showCharge(false);
     return row;
+}
+
+void CoupleView::showCharge(bool charge) {
+    m_pictures->setCurrentWidget(charge ? static_cast<QWidget*>(m_chargeLadder) : m_ladder);
+    m_flip->setText(charge ? tr("Discharge") : tr("Charge"));
+    m_least->setText(charge ? tr("slow") : tr("no load"));
+    m_load->setAccessibleName(charge ? tr("Charging current") : tr("Load current"));
+    m_plan->setVisible(charge);
+    const QSignalBlocker quiet(m_load);
+    m_load->setValue(charge ? m_chargeValue : m_loadValue);
+    if (charge) {
+        sayCharge();
+    } else {
+        sayLoad();
+    }
+}
+
+void CoupleView::slide(int value) {
+    if (m_pictures->currentWidget() == m_chargeLadder) {
+        m_chargeValue = value;
+        m_chargeLadder->setShare(value / 100.0);
+    } else {
+        m_loadValue = value;
+        m_ladder->setLoadShare(value / 100.0);
+    }
+}
+
+void CoupleView::sayLoad() {
+    if (m_pictures->currentWidget() != m_ladder) {
+        return;
+    }
+    m_loadText->setText(
+        tr("load %1, %2 % of short circuit")
+            .arg(QString::fromStdString(wording::quantityText(m_ladder->loadAmps(), cell::Unit::Ampere)))
+            .arg(m_load->value()));
+    m_load->setToolTip(m_loadText->text());
+}
+
+void CoupleView::sayCharge() {
+    if (m_pictures->currentWidget() != m_chargeLadder) {
+        return;
+    }
+    const QString amps =
+        QString::fromStdString(wording::quantityText(m_chargeLadder->amps(), cell::Unit::Ampere));
+    m_loadText->setText(tr("charge with %1").arg(amps));
+    m_load->setToolTip(m_loadText->text());
+    m_plan->setText(m_bench.design().charge ? tr("Plan no charge") : tr("Plan this charge"));
+    m_plan->setToolTip(m_bench.design().charge
+                           ? tr("Take the charge out of the design")
+                           : tr("Write the charge into the design: gas, room and limits are then watched"));
+}
+
+void CoupleView::planCharge() {
+    cell::CellDesign design = m_bench.design();
+    if (design.charge) {
+        design.charge.reset();
+    } else {
+        design.charge = cell::ChargeDesign{m_chargeLadder->amps(), std::nullopt};
+    }
+    m_bench.edit(design);
 }
 
 void CoupleView::showEvent(QShowEvent* event) {

@@ -1,0 +1,375 @@
+#include "app/views/couple/ChargeLadder.h"
+
+#include "app/widgets/Draw.h"
+#include "wording/ChargeText.h"
+#include "wording/PartText.h"
+#include "wording/Quantities.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace anodex::app {
+namespace {
+
+constexpr cell::Side kSides[] = {cell::Side::Negative, cell::Side::Positive};
+constexpr double kWorthDrawing = 0.005; // of the current
+
+QString q(const std::string& text) {
+    return QString::fromStdString(text);
+}
+
+QString volts(double value) {
+    return q(wording::quantityText(value, cell::Unit::Volt, base::Interval{0.0, 0.03}));
+}
+
+QString percent(double share) {
+    return share > 0.995 ? QStringLiteral("100\u00A0%")
+                         : QStringLiteral("%1\u00A0%").arg(q(wording::numberText(share * 100.0, 2)));
+}
+
+double axisWidth() {
+    return Theme::em(3.6);
+}
+
+} // namespace
+
+ChargeLadder::ChargeLadder(Workbench& bench, const Theme& theme, QWidget* parent)
+    : Picture(tr("Potential ladder on charge"), parent), m_bench(bench), m_theme(theme) {
+    setObjectName(QStringLiteral("chargeLadder"));
+    connect(&bench, &Workbench::designChanged, this, &ChargeLadder::rebuild);
+    connect(&theme, &Theme::changed, this, &ChargeLadder::rebuild);
+    connect(this, &Picture::resized, this, &ChargeLadder::rebuild);
+    connect(this, &Picture::shown, this, &ChargeLadder::rebuild);
+    setBackdrop([this](QPainter& painter) { paintAxis(painter); });
+}
+
+void ChargeLadder::setShare(double share) {
+    m_share = std::clamp(share, 0.0, 1.0);
+    rebuild();
+}
+
+double ChargeLadder::amps() const {
+    return m_charging && m_charging->asked ? m_charging->asked->point.amps : 0.0;
+}
+
+/// From a thousandth of the fastest good charge to three times that; where nothing is stored, about what the
+/// plates would be asked with.
+std::pair<double, double> ChargeLadder::ampsRange() const {
+    const double most = m_charging->best ? 3.0 * m_charging->best->amps : 10.0 * m_charging->gentle.point.amps;
+    return {1e-3 * most, most};
+}
+
+void ChargeLadder::compute() {
+    m_charging.reset();
+    if (!m_bench.outcome().usable()) {
+        return;
+    }
+    cell::Cell cell = *m_bench.outcome().cell;
+    const cell::Evaluation& evaluation = *m_bench.outcome().evaluation;
+    cell.charge.reset();
+    m_charging = cell::chargingOf(m_bench.catalogue(), cell, evaluation);
+    const auto [least, most] = ampsRange();
+    cell.charge = cell::ChargeDesign{least * std::pow(most / least, m_share), std::nullopt};
+    m_charging = cell::chargingOf(m_bench.catalogue(), cell, evaluation);
+}
+
+bool ChargeLadder::isPlus(cell::Side side) const {
+    return (side == cell::Side::Positive) != m_charging->reversed;
+}
+double ChargeLadder::top() const {
+    return Theme::em(6.0);
+}
+double ChargeLadder::barHalf() const {
+    return std::min(Theme::em(2.6), 0.07 * (width() - axisWidth()));
+}
+double ChargeLadder::yOf(double value) const {
+    const double bottom = height() - Theme::em(0.8);
+    return bottom - (bottom - top()) * (value - m_low) / (m_high - m_low);
+}
+double ChargeLadder::columnX(cell::Side side) const {
+    return axisWidth() + (width() - axisWidth()) * (side == cell::Side::Negative ? 0.30 : 0.71);
+}
+QColor ChargeLadder::colourOf(cell::Side side) const {
+    return side == cell::Side::Negative ? m_theme.colours().negative : m_theme.colours().positive;
+}
+
+std::vector<ChargeLadder::Rung> ChargeLadder::rungsOf(cell::Side side) const {
+    std::vector<Rung> rungs;
+    for (const cell::ChargeReaction& reaction :
+         m_charging->asked->reactions[static_cast<std::size_t>(side)]) {
+        const double share = amps() > 0.0 ? reaction.amps / amps() : 0.0;
+        if (share >= kWorthDrawing) {
+            rungs.push_back({side, reaction, reaction.equilibriumVolts, 0.0, std::min(share, 1.0)});
+        }
+    }
+    std::sort(rungs.begin(), rungs.end(), [](const Rung& a, const Rung& b) { return a.volts > b.volts; });
+    return rungs;
+}
+
+void ChargeLadder::chooseScale(const std::vector<Rung>& rungs) {
+    m_low = 10.0;
+    m_high = -10.0;
+    const auto include = [this](double value) {
+        m_low = std::min(m_low, value);
+        m_high = std::max(m_high, value);
+    };
+    for (const Rung& rung : rungs) {
+        include(rung.volts);
+    }
+    for (const cell::Side side : kSides) {
+        const auto index = static_cast<std::size_t>(side);
+        include(m_charging->asked->point.potentialVolts[index]);
+        include(m_charging->restPotentialVolts[index]);
+        if (m_charging->best) {
+            include(m_charging->best->potentialVolts[index]);
+        }
+    }
+    const double pad = std::max(0.15, 0.06 * (m_high - m_low));
+    m_low -= pad;
+    m_high += pad;
+}
+
+void ChargeLadder::addRung(std::vector<PictureItem>& items, const Rung& rung) const {
+    const chemistry::Reaction& law = m_bench.catalogue().reactions[rung.reaction.reaction];
+    const double x = columnX(rung.side);
+    const double y = yOf(rung.volts);
+    const bool left = rung.side == cell::Side::Negative;
+    const double edge = left ? x - barHalf() - Theme::em(0.9) : x + barHalf() + Theme::em(0.9);
+    const QRectF label = left ? QRectF(axisWidth() + 6, rung.labelY - Theme::em(1.15), edge - axisWidth() - 6,
+                                       Theme::em(2.3))
+                              : QRectF(edge, rung.labelY - Theme::em(1.15), width() - edge - 4, Theme::em(2.3));
+    const bool kept = rung.reaction.fate != cell::Fate::Lost;
+    const QString fate = tr(wording::fateText(rung.reaction.fate));
+    PictureItem item;
+    item.id = QStringLiteral("charge:%1:%2").arg(static_cast<int>(rung.side)).arg(rung.reaction.reaction);
+    item.area = label;
+    item.role = QAccessible::StaticText;
+    item.name = q(isPlus(rung.side) ? law.anodicName : law.cathodicName);
+    item.value = tr("%1 of the current, %2")
+                     .arg(percent(rung.share), fate);
+    item.tooltip = item.name + QStringLiteral("\n") + q(wording::prettyEquation(law.equation)) +
+                   QStringLiteral("\n") + item.value;
+    item.paint = [=, this, name = item.name](QPainter& painter) {
+        const Colours& c = m_theme.colours();
+        const QColor colour = colourOf(rung.side);
+        const QRectF bar(x - barHalf(), y - 4, 2 * barHalf(), 8);
+        painter.setPen(QPen(kept ? colour : c.danger, 1.0));
+        painter.setBrush(Qt::NoBrush);
+        painter.drawRect(bar);
+        painter.fillRect(QRectF(bar.left(), bar.top(), bar.width() * rung.share, bar.height()),
+                         kept ? QBrush(colour) : QBrush(c.danger, Qt::BDiagPattern));
+        painter.setPen(QPen(c.rule, 1.0));
+        painter.drawLine(QPointF(left ? bar.left() : bar.right(), y), QPointF(edge, rung.labelY));
+        const int align = (left ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter;
+        painter.setPen(c.ink);
+        painter.setFont(Theme::font(0.95, rung.share > 0.5));
+        drawElided(painter, QRectF(label.left(), label.top(), label.width(), Theme::em(1.15)), name, align);
+        painter.setPen(kept ? c.faint : c.danger);
+        painter.setFont(Theme::font(0.85));
+        drawElided(painter, QRectF(label.left(), label.center().y(), label.width(), Theme::em(1.15)),
+                   tr("%1 %2").arg(percent(rung.share), fate),
+                   align);
+    };
+    items.push_back(std::move(item));
+}
+
+void ChargeLadder::addColumn(std::vector<PictureItem>& items, cell::Side side) const {
+    const auto index = static_cast<std::size_t>(side);
+    const double x = columnX(side);
+    const double rest = m_charging->restPotentialVolts[index];
+    const double now = m_charging->asked->point.potentialVolts[index];
+    const std::optional<double> farthest =
+        m_charging->best ? std::optional(m_charging->best->potentialVolts[index]) : std::nullopt;
+    PictureItem item;
+    item.id = QStringLiteral("sits:%1").arg(index);
+    const double y = yOf(now);
+    item.area = QRectF(x - barHalf() - 6, y - 8, 2 * barHalf() + 12, 16);
+    item.role = QAccessible::StaticText;
+    item.name = side == cell::Side::Negative ? tr("Negative electrode sits") : tr("Positive electrode sits");
+    item.value = volts(now);
+    item.tooltip = tr("%1 at %2 against hydrogen while it is charged, at %3 at rest")
+                       .arg(item.name, item.value, volts(rest));
+    item.paint = [=, this](QPainter& painter) {
+        const Colours& c = m_theme.colours();
+        if (farthest) {
+            QColor pale = c.expected;
+            pale.setAlpha(90);
+            const double from = std::min(yOf(rest), yOf(*farthest));
+            painter.fillRect(QRectF(x - barHalf() - 6, from, 2 * barHalf() + 12,
+                                    std::max(std::abs(yOf(rest) - yOf(*farthest)), 2.0)),
+                             pale);
+        }
+        painter.setPen(QPen(c.faint, 2.0, Qt::DotLine));
+        painter.drawLine(QPointF(x - barHalf() - 6, yOf(rest)), QPointF(x + barHalf() + 6, yOf(rest)));
+        painter.setPen(QPen(c.ink, 5.0, Qt::SolidLine, Qt::FlatCap));
+        painter.drawLine(QPointF(x - barHalf() - 6, y), QPointF(x + barHalf() + 6, y));
+    };
+    items.push_back(std::move(item));
+}
+
+/// The supply above the columns and its two clips: which goes where, and what the columns are called now.
+void ChargeLadder::addSupply(std::vector<PictureItem>& items) const {
+    const double left = columnX(cell::Side::Negative);
+    const double right = columnX(cell::Side::Positive);
+    PictureItem item;
+    item.id = QStringLiteral("supply");
+    const double middle = 0.5 * (left + right);
+    item.area = QRectF(middle - Theme::em(4.2), Theme::em(0.3), Theme::em(8.4), Theme::em(2.0));
+    item.role = QAccessible::StaticText;
+    item.name = tr("Supply");
+    const std::string& negative = m_bench.design().negative.material;
+    const std::string& positive = m_bench.design().positive.material;
+    item.value = tr("plus on %1, minus on %2")
+                     .arg(q(m_charging->reversed ? negative : positive),
+                          q(m_charging->reversed ? positive : negative));
+    item.tooltip = item.name + QStringLiteral(": ") + item.value;
+    item.paint = [=, this, area = item.area](QPainter& painter) {
+        const Colours& c = m_theme.colours();
+        painter.setPen(QPen(c.ink, 1.5));
+        const double wire = area.center().y();
+        for (const cell::Side side : kSides) {
+            const double x = columnX(side);
+            const double from = side == cell::Side::Negative ? area.left() : area.right();
+            painter.drawLine(QPointF(from, wire), QPointF(x, wire));
+            painter.drawLine(QPointF(x, wire), QPointF(x, top() - Theme::em(2.6)));
+        }
+        painter.setBrush(c.sheet);
+        painter.drawRoundedRect(area, 4, 4);
+        painter.setFont(Theme::font(0.95, true));
+        drawElided(painter, area, tr("supply"), Qt::AlignCenter);
+        for (const cell::Side side : kSides) {
+            const double x = columnX(side);
+            const double at = side == cell::Side::Negative ? area.left() + Theme::em(0.9)
+                                                           : area.right() - Theme::em(0.9);
+            drawTerminal(painter, {at, wire}, Theme::em(0.5), isPlus(side), c);
+            painter.setPen(c.ink);
+            painter.setFont(Theme::font(1.0, true));
+            const QRectF line(x - Theme::em(7.0), top() - Theme::em(2.5), Theme::em(14.0), Theme::em(1.2));
+            drawElided(painter, line, q(m_bench.design().electrode(side).material), Qt::AlignCenter);
+            painter.setPen(c.faint);
+            painter.setFont(Theme::font(0.85));
+            drawElided(painter, line.translated(0, Theme::em(1.15)),
+                       isPlus(side) ? tr("now the anode") : tr("now the cathode"), Qt::AlignCenter);
+        }
+    };
+    items.push_back(std::move(item));
+}
+
+QString ChargeLadder::instead() const {
+    QStringList what;
+    for (const cell::Side side : kSides) {
+        const auto& reactions = m_charging->asked->reactions[static_cast<std::size_t>(side)];
+        const auto first = std::find_if(reactions.begin(), reactions.end(),
+                                        [](const cell::ChargeReaction& r) { return r.fate == cell::Fate::Lost; });
+        if (first != reactions.end() && first->amps > 0.0) {
+            const chemistry::Reaction& law = m_bench.catalogue().reactions[first->reaction];
+            what << q(isPlus(side) ? law.anodicName : law.cathodicName);
+        }
+    }
+    return what.join(tr(", "));
+}
+
+/// In the middle: the voltage the supply has to reach, how much of the current is kept, where to stop.
+void ChargeLadder::addAnswer(std::vector<PictureItem>& items) const {
+    const double from = columnX(cell::Side::Negative) + barHalf() + Theme::em(1.0);
+    const double wide = columnX(cell::Side::Positive) - barHalf() - Theme::em(1.0) - from;
+    const cell::ChargeDetail& asked = *m_charging->asked;
+    QStringList lines;
+    if (m_charging->possible) {
+        lines << tr("at rest %1, %2")
+                     .arg(volts(m_charging->restVolts), q(wording::chargeStateText(m_charging->state)))
+              << tr("window %1 to %2").arg(volts(m_charging->least->volts), volts(m_charging->best->volts))
+              << tr("fastest %1: %2")
+                     .arg(q(wording::quantityText(m_charging->best->amps, cell::Unit::Ampere)),
+                          q(wording::chargeLimitText(m_charging->bestLimit)));
+        if (asked.fullVolts) {
+            lines << tr("full when it shows %1").arg(volts(*asked.fullVolts));
+        }
+    } else {
+        lines << tr("instead: %1").arg(instead());
+    }
+    PictureItem item;
+    item.id = QStringLiteral("answer");
+    item.area = QRectF(from, top() - Theme::em(0.5), wide, Theme::em(3.6 + 1.25 * static_cast<double>(lines.size())));
+    item.role = QAccessible::StaticText;
+    const QString head = m_charging->possible ? tr("%1 on charge").arg(volts(asked.point.volts))
+                                              : tr("Cannot be charged");
+    const QString kept = m_charging->possible ? tr("%1 of the current stored").arg(percent(asked.point.efficiency))
+                                              : tr("nothing that can be drawn again is stored");
+    item.name = head;
+    item.value = kept + QStringLiteral("; ") + lines.join(QStringLiteral("; "));
+    item.tooltip = item.name + QStringLiteral("\n") + kept + QStringLiteral("\n") +
+                   lines.join(QStringLiteral("\n"));
+    item.paint = [=, this, area = item.area](QPainter& painter) {
+        const Colours& c = m_theme.colours();
+        painter.fillRect(area, c.paper);
+        double y = area.top();
+        painter.setPen(m_charging->possible ? c.ink : c.danger);
+        painter.setFont(Theme::font(1.45, true));
+        drawElided(painter, QRectF(area.left(), y, area.width(), Theme::em(1.8)), head, Qt::AlignCenter);
+        y += Theme::em(1.9);
+        const bool poor = asked.point.efficiency < 0.8;
+        painter.setPen(poor ? c.danger : c.ink);
+        painter.setFont(Theme::font(1.0, true));
+        drawElided(painter, QRectF(area.left(), y, area.width(), Theme::em(1.25)), kept, Qt::AlignCenter);
+        y += Theme::em(1.45);
+        painter.setPen(c.faint);
+        painter.setFont(Theme::font(0.92));
+        for (const QString& line : lines) {
+            drawElided(painter, QRectF(area.left(), y, area.width(), Theme::em(1.2)), line, Qt::AlignCenter);
+            y += Theme::em(1.25);
+        }
+    };
+    items.push_back(std::move(item));
+}
+
+void ChargeLadder::paintAxis(QPainter& painter) const {
+    if (!m_charging) {
+        return;
+    }
+    const Colours& c = m_theme.colours();
+    painter.setFont(Theme::font(0.85));
+    const double step = m_high - m_low > 2.6 ? 0.5 : 0.2;
+    for (double at = std::ceil(m_low / step) * step; at <= m_high; at += step) {
+        const double y = yOf(at);
+        painter.setPen(QPen(c.rule, 1.0, std::abs(at) < 1e-9 ? Qt::SolidLine : Qt::DotLine));
+        painter.drawLine(QPointF(axisWidth(), y), QPointF(width(), y));
+        painter.setPen(c.faint);
+        painter.drawText(QRectF(0, y - Theme::em(0.6), axisWidth() - 6, Theme::em(1.2)),
+                         Qt::AlignRight | Qt::AlignVCenter,
+                         std::abs(at) < 1e-9 ? QStringLiteral("0 V") : q(wording::numberText(at, 3)));
+    }
+}
+
+void ChargeLadder::rebuild() {
+    if (!isVisible()) {
+        return;
+    }
+    setFocusColour(m_theme.colours().focus);
+    compute();
+    std::vector<PictureItem> items;
+    if (m_charging) {
+        std::vector<std::vector<Rung>> columns;
+        std::vector<Rung> all;
+        for (const cell::Side side : kSides) {
+            columns.push_back(rungsOf(side));
+            all.insert(all.end(), columns.back().begin(), columns.back().end());
+        }
+        chooseScale(all);
+        addAnswer(items);
+        addSupply(items);
+        for (const cell::Side side : kSides) {
+            double next = top();
+            for (Rung& rung : columns[static_cast<std::size_t>(side)]) {
+                rung.labelY = std::max(yOf(rung.volts), next);
+                next = rung.labelY + Theme::em(2.5);
+                addRung(items, rung);
+            }
+            addColumn(items, side);
+        }
+    }
+    setItems(std::move(items));
+    emit rebuilt();
+}
+
+} // namespace anodex::app

@@ -1,0 +1,65 @@
+// src/app/views/couple/ChargeLadder.h - the couple on charge: columns with their roles traded, what the
+// current does on each, the window, and which clip goes where.
+//
+// Scale      volts against the standard hydrogen electrode, as on the ladder for discharge. The pale band
+//            runs from rest to the fastest good charge; the thick bar is where the electrode sits at the
+//            current shown. A full bar is stored, a hatched one is gas or loss.
+#pragma once
+#include "app/session/Workbench.h"
+#include "app/theme/Theme.h"
+#include "app/widgets/picture/Picture.h"
+#include "core/cell/Charge.h"
+
+namespace anodex::app {
+
+class ChargeLadder : public Picture {
+    Q_OBJECT
+public:
+    ChargeLadder(Workbench& bench, const Theme& theme, QWidget* parent);
+
+    /// 0 to 1 over what can be chosen, by equal factors.
+    void setShare(double share);
+    [[nodiscard]] double share() const { return m_share; }
+    [[nodiscard]] double amps() const;
+    /// Absent when the design cannot be used or the picture is out of sight.
+    [[nodiscard]] const std::optional<cell::Charging>& charging() const { return m_charging; }
+
+signals:
+    void rebuilt();
+
+private:
+    struct Rung {
+        cell::Side side = cell::Side::Negative;
+        cell::ChargeReaction reaction;
+        double volts = 0.0;
+        double labelY = 0.0;
+        double share = 0.0; ///< Of the current.
+    };
+
+    void rebuild();
+    void compute();
+    [[nodiscard]] std::pair<double, double> ampsRange() const;
+    [[nodiscard]] std::vector<Rung> rungsOf(cell::Side side) const;
+    void chooseScale(const std::vector<Rung>& rungs);
+    void addRung(std::vector<PictureItem>& items, const Rung& rung) const;
+    void addColumn(std::vector<PictureItem>& items, cell::Side side) const;
+    void addSupply(std::vector<PictureItem>& items) const;
+    void addAnswer(std::vector<PictureItem>& items) const;
+    void paintAxis(QPainter& painter) const;
+    [[nodiscard]] bool isPlus(cell::Side side) const;
+    [[nodiscard]] QString instead() const;
+    [[nodiscard]] double yOf(double volts) const;
+    [[nodiscard]] double columnX(cell::Side side) const;
+    [[nodiscard]] QColor colourOf(cell::Side side) const;
+    [[nodiscard]] double top() const;
+    [[nodiscard]] double barHalf() const;
+
+    Workbench& m_bench;
+    const Theme& m_theme;
+    std::optional<cell::Charging> m_charging; ///< `asked` at the current shown.
+    double m_low = -1.0;
+    double m_high = 1.0;
+    double m_share = 0.4;
+};
+
+} // namespace anodex::app

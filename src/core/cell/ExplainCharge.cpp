@@ -1,0 +1,64 @@
+#include "core/cell/ExplainCharge.h"
+
+#include "core/cell/Charge.h"
+#include "core/cell/ExplainParts.h"
+
+namespace anodex::cell {
+namespace {
+
+using chemistry::Catalogue;
+
+/// The electrode's potential, from the currents that add up to the one asked for.
+Explanation electrodeOnCharge(const Catalogue& catalogue, const ChargeDetail& detail, Side side) {
+    const auto index = static_cast<std::size_t>(side);
+    Explanation result{side == Side::Negative ? "E₋" : "E₊",
+                       "E, where Σ i(E) over all reactions and phases = the charging current",
+                       detail.point.potentialVolts[index],
+                       Unit::Volt,
+                       {"Wagner & Traud, Z. Elektrochem. 44, 391 (1938)"},
+                       {}};
+    for (const ChargeReaction& entry : detail.reactions[index]) {
+        if (entry.amps > 0.0) {
+            const chemistry::Reaction& reaction = catalogue.reactions[entry.reaction];
+            std::vector<std::string> sources = reaction.sources;
+            for (const chemistry::SurfaceKinetics& kinetics : reaction.kinetics) {
+                sources.insert(sources.end(), kinetics.sources.begin(), kinetics.sources.end());
+            }
+            Explanation current = input("i(" + reaction.equation + ")", entry.amps, Unit::Ampere, sources);
+            current.inputs.push_back(input("E of the couple", entry.equilibriumVolts, Unit::Volt));
+            result.inputs.push_back(std::move(current));
+        }
+    }
+    return result;
+}
+
+} // namespace
+
+Explanation explainCharge(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation,
+                          double amps) {
+    Cell charged = cell;
+    charged.charge = ChargeDesign{amps, std::nullopt};
+    const Charging charging = chargingOf(catalogue, charged, evaluation);
+    const ChargeDetail& detail = *charging.asked;
+    Explanation result{"V_charge",
+                       charging.reversed ? "V = E₋ − E₊ − E_j + I · R" : "V = E₊ − E₋ + E_j + I · R",
+                       detail.point.volts,
+                       Unit::Volt,
+                       {"Ohm's law"},
+                       {}};
+    result.inputs = {electrodeOnCharge(catalogue, detail, Side::Positive),
+                     electrodeOnCharge(catalogue, detail, Side::Negative),
+                     input("E_j", evaluation.junctionVolts, Unit::Volt),
+                     input("I", amps, Unit::Ampere),
+                     input("R", evaluation.resistance.totalOhm, Unit::Ohm),
+                     {"share stored",
+                      "the smaller of what each side stores of the current: couples driven back, metal "
+                      "plated, oxidants that stay",
+                      detail.point.efficiency,
+                      Unit::None,
+                      {},
+                      {}}};
+    return result;
+}
+
+} // namespace anodex::cell

@@ -1,0 +1,94 @@
+#include "formats/CellUse.h"
+
+#include "formats/Scaled.h"
+
+#include <utility>
+
+namespace anodex::formats {
+namespace {
+
+using namespace cell;
+using Code = FileError::Code;
+
+constexpr double kPerHour = 1.0 / 3600.0;
+const NumberRange kCells{1.0, 1e6, true, "a whole number, 1 or more"};
+
+void readCase(JsonObject& entry, CellDesign& design) {
+    design.closed = entry.flagOr("closed", false);
+    design.headSpaceM3 = scaled(entry.maybeNumber("head_space_mL", kPositive), 1e-6);
+    design.caseMaterial = design.closed || design.headSpaceM3 ? entry.textOr("material", "")
+                                                              : entry.text("material");
+}
+
+ChargeDesign readCharge(JsonObject& entry) {
+    const ChargeDesign charge{entry.maybeNumber("current_A", kPositive),
+                              entry.maybeNumber("voltage_V", kPositive)};
+    if (!charge.amps && !charge.volts) {
+        entry.fail(Code::MissingKey, "", "no current and no voltage", "current_A, voltage_V, or both");
+    }
+    return charge;
+}
+
+PlaceDesign readPlace(JsonObject& entry) {
+    return {entry.flagOr("outdoors", false), entry.flagOr("flame", false),
+            entry.maybeNumber("room_m3", kPositive),
+            scaled(entry.maybeNumber("air_changes_per_h", kPositive), kPerHour),
+            scaled(entry.maybeNumber("box_L", kPositive), 1e-3)};
+}
+
+void putFlag(Json& json, const char* key, bool flag) {
+    if (flag) {
+        json[key] = true;
+    }
+}
+
+} // namespace
+
+void readUse(JsonObject& root, CellDesign& design) {
+    root.object("case", [&](JsonObject& entry) { readCase(entry, design); });
+    root.object("charge", [&](JsonObject& entry) { design.charge = readCharge(entry); });
+    root.object("place", [&](JsonObject& entry) { design.place = readPlace(entry); });
+    root.object("string", [&](JsonObject& entry) {
+        design.string = StringDesign{entry.maybeWhole("series", kCells).value_or(1),
+                                     entry.maybeWhole("parallel", kCells).value_or(1),
+                                     entry.flagOr("one_liquid", false)};
+    });
+}
+
+void writeUse(Json& json, const CellDesign& design) {
+    Json vessel = Json::object();
+    if (!design.caseMaterial.empty()) {
+        vessel["material"] = design.caseMaterial;
+    }
+    putFlag(vessel, "closed", design.closed);
+    put(vessel, "head_space_mL", design.headSpaceM3, 1e6);
+    Json charge = Json::object();
+    if (design.charge) {
+        put(charge, "current_A", design.charge->amps, 1.0);
+        put(charge, "voltage_V", design.charge->volts, 1.0);
+    }
+    Json place = Json::object();
+    putFlag(place, "outdoors", design.place.outdoors);
+    putFlag(place, "flame", design.place.flame);
+    put(place, "room_m3", design.place.roomM3, 1.0);
+    put(place, "air_changes_per_h", design.place.airChangesPerSecond, 1.0 / kPerHour);
+    put(place, "box_L", design.place.boxM3, 1e3);
+    Json string = Json::object();
+    if (design.string.series > 1) {
+        string["series"] = design.string.series;
+    }
+    if (design.string.parallel > 1) {
+        string["parallel"] = design.string.parallel;
+    }
+    putFlag(string, "one_liquid", design.string.oneLiquid);
+    for (auto& [key, part] : {std::pair<const char*, Json&>{"case", vessel},
+                              {"charge", charge},
+                              {"place", place},
+                              {"string", string}}) {
+        if (!part.empty()) {
+            json[key] = part;
+        }
+    }
+}
+
+} // namespace anodex::formats

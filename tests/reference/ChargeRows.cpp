@@ -1,0 +1,99 @@
+// What a charge makes, loses and needs, beside published figures.
+#include "core/base/Constants.h"
+#include "core/cell/Charge.h"
+#include "tests/reference/Rows.h"
+#include "tests/support/CellJson.h"
+#include "tests/support/Samples.h"
+
+namespace anodex::test {
+namespace {
+
+using namespace json;
+
+constexpr double kHour = 3600.0;
+constexpr const char* kGroup = "charging";
+
+cell::Charging charged(Json json, double amps) {
+    json["charge"] = {{"current_A", amps}};
+    const cell::Cell cell = cellOf(json.dump());
+    return cell::chargingOf(catalogue(), cell, cell::evaluate(catalogue(), cell, {0}));
+}
+
+/// mol of a gas per ampere-hour.
+double gasPerAmpereHour(const cell::Charging& charging, const char* name) {
+    for (const cell::GasFlow& flow : charging.asked->gas) {
+        if (flow.species == *catalogue().findSpecies(name)) {
+            return flow.molesPerSecond * kHour / charging.asked->point.amps;
+        }
+    }
+    return 0.0;
+}
+
+Json warm(Json json, double celsius) {
+    json["temperature_C"] = celsius;
+    return json;
+}
+
+Json plates(double grams) {
+    Json negative = electrode("spongy lead", 100);
+    Json positive = electrode("lead dioxide", 100);
+    negative["mass_g"] = grams;
+    positive["mass_g"] = grams;
+    Json liquid = {{"volume_mL", 500}, {"solutes", Json::array()}};
+    liquid["solutes"].push_back({{"substance", "H2SO4"}, {"mass_percent", 37}});
+    return warm(cellWith(negative, positive, liquid), 25.0);
+}
+
+double zincShare(Json liquid, const char* cathode, double ampsPerM2, double celsius) {
+    Json json = warm(cellWith(electrode(cathode, 100), electrode("platinised titanium", 100), liquid), celsius);
+    json["negative"]["air"] = "none";
+    json["positive"]["air"] = "none";
+    json["stirred"] = true;
+    const cell::Charging charging = charged(json, 0.01 * ampsPerM2);
+    double plated = 0.0;
+    for (const cell::ChargeReaction& reaction : charging.asked->reactions[0]) {
+        plated += reaction.fate == cell::Fate::Stored ? reaction.amps : 0.0;
+    }
+    return plated / charging.asked->point.amps;
+}
+
+} // namespace
+
+std::vector<Row> chargeRows() {
+    constexpr double kMolarVolume = 22.414; // L/mol at 0 °C and 101.325 kPa
+    const cell::Charging inert =
+        charged(cellWith(electrode("platinised titanium", 20), electrode("platinised titanium", 20),
+                         water({{"Na2SO4", 1}})),
+                1.0);
+    const cell::Charging brine = charged(
+        cellWith(electrode("steel", 20), electrode("graphite", 20), water({{"NaCl", 5}})), 2.0);
+    const double hydrogen = kMolarVolume * gasPerAmpereHour(inert, "H2(g)");
+    const double oxygen = kMolarVolume * gasPerAmpereHour(inert, "O2(g)");
+    const double chlorine = 70.906 * gasPerAmpereHour(brine, "Cl2(aq)");
+    std::vector<Row> rows = {
+        {kGroup, "hydrogen, L/Ah at 0 °C", "Linden's Handbook of Batteries; EN 50272-2", 0.4181, hydrogen,
+         Margin::Relative, 0.005, ""},
+        {kGroup, "oxygen, L/Ah at 0 °C", "Linden's Handbook of Batteries", 0.2091, oxygen, Margin::Relative,
+         0.005, ""},
+        {kGroup, "chlorine from 5 mol/L brine on graphite, g/Ah",
+         "Ullmann's Encyclopedia, chlor-alkali: 1.3227 by Faraday, 94 to 97 % of it on graphite", 1.26,
+         chlorine, Margin::Relative, 0.05, ""},
+        {kGroup, "gassing of a full lead cell at 5 mA/Ah, V", "EN 50272-2, vented cells; Bode 1977", 2.40,
+         *charged(plates(60), 0.1).gassingVolts, Margin::Absolute, 0.1, ""},
+        {kGroup, "zinc from 2 mol/L bromide at 200 A/m², share of the current",
+         "zinc-bromine cells, Linden's Handbook of Batteries: 0.95 to 0.99", 0.97,
+         zincShare(water({{"ZnBr2", 2}}), "graphite", 200, 25), Margin::Absolute, 0.04, ""},
+        {kGroup, "zinc from 1 mol/L sulfate, 1.5 mol/L acid at 500 A/m² and 38 °C, share of the current",
+         "zinc winning, Ullmann's Encyclopedia: 0.88 to 0.92", 0.90,
+         zincShare(water({{"ZnSO4", 1}, {"H2SO4", 1.5}}), "zinc", 500, 38), Margin::Absolute, 0.1, ""},
+        {kGroup, "zinc from 0.5 mol/L zincate in 6 mol/L potash at 100 A/m², share of the current",
+         "alkaline zinc, McLarnon & Cairns 1991: above 0.95", 0.98,
+         zincShare(water({{"ZnCl2", 0.5}, {"KOH", 7}}), "zinc", 100, 25), Margin::Absolute, 0.04, ""}};
+    // 24 cells of 100 Ah that gas with 5 mA/Ah: 0.05 * 24 * 0.005 * 100 m³/h.
+    rows.push_back({kGroup, "air for 24 cells of 100 Ah that gas with 5 mA/Ah, m³/h",
+                    "EN 50272-2 / IEC 62485-2", 0.6, kHour * cell::standardVentilation(0.5, 24),
+                    Margin::Relative, 0.005, ""});
+    return rows;
+}
+
+} // namespace anodex::test

@@ -4,6 +4,7 @@
 // STATION,
 // --prefix TEXT.
 #include "app/frame/MainWindow.h"
+#include "app/views/couple/CoupleView.h"
 #include "formats/CatalogueReader.h"
 #include "formats/CellFile.h"
 
@@ -78,17 +79,25 @@ int main(int argc, char** argv) {
     } else if (!parser.isSet("empty")) {
         window.openDemo();
     }
-    for (const QString& station :
-         {QString("notebook"), QString("couple"), QString("cell"), QString("bench"), QString("judge")}) {
-        if (parser.isSet("only") && parser.value("only") != station) {
+    for (const QString& view : {QString("notebook"), QString("couple"), QString("curves"), QString("charge"),
+                                QString("cell"), QString("bench"), QString("judge")}) {
+        if (parser.isSet("only") && parser.value("only") != view) {
             continue;
         }
+        // Curves and charge are faces of the couple.
+        const bool face = view == "charge" || view == "curves";
+        const QString station = face ? QString("couple") : view;
         window.showStation(station);
+        if (auto* couple = window.findChild<app::CoupleView*>(); couple != nullptr && station == "couple") {
+            couple->showFace(view == "charge"   ? app::CoupleView::Face::Charge
+                             : view == "curves" ? app::CoupleView::Face::Curves
+                                                : app::CoupleView::Face::Ladder);
+        }
         settle(700);
         if (station == "cell") {
             settle(2500); // what would help is sought aside
         }
-        const QString path = folder + "/" + parser.value("prefix") + station + ".png";
+        const QString path = folder + "/" + parser.value("prefix") + view + ".png";
         if (!window.grab().save(path)) {
             std::fprintf(stderr, "shots: %s cannot be written\n", qPrintable(path));
             return 3;

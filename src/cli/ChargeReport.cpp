@@ -77,7 +77,8 @@ Json chargeJson(const Catalogue& catalogue, const Cell& cell, const Evaluation& 
         }
         json["fastest"] = pointJson(*charging.best);
         json["fastest"]["limited_by"] = wording::chargeLimitText(charging.bestLimit);
-        json["window"] = {{"lowest_V", charging.least->volts}, {"highest_V", charging.best->volts},
+        json["window"] = {{"lowest_V", charging.least->volts},
+                          {"highest_V", charging.best->volts},
                           {"lowest_A", charging.least->amps},
                           {"highest_A", charging.best->amps}};
         if (charging.gassingVolts) {

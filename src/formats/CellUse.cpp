@@ -16,8 +16,8 @@ const NumberRange kCells{1.0, 1e6, true, "a whole number, 1 or more"};
 void readCase(JsonObject& entry, CellDesign& design) {
     design.closed = entry.flagOr("closed", false);
     design.headSpaceM3 = scaled(entry.maybeNumber("head_space_mL", kPositive), 1e-6);
-    design.caseMaterial = design.closed || design.headSpaceM3 ? entry.textOr("material", "")
-                                                              : entry.text("material");
+    design.caseMaterial =
+        design.closed || design.headSpaceM3 ? entry.textOr("material", "") : entry.text("material");
 }
 
 ChargeDesign readCharge(JsonObject& entry) {
@@ -49,9 +49,9 @@ void readUse(JsonObject& root, CellDesign& design) {
     root.object("charge", [&](JsonObject& entry) { design.charge = readCharge(entry); });
     root.object("place", [&](JsonObject& entry) { design.place = readPlace(entry); });
     root.object("string", [&](JsonObject& entry) {
-        design.string = StringDesign{entry.maybeWhole("series", kCells).value_or(1),
-                                     entry.maybeWhole("parallel", kCells).value_or(1),
-                                     entry.flagOr("one_liquid", false)};
+        design.string =
+            StringDesign{entry.maybeWhole("series", kCells).value_or(1),
+                         entry.maybeWhole("parallel", kCells).value_or(1), entry.flagOr("one_liquid", false)};
     });
 }
 

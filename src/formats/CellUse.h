@@ -1,4 +1,5 @@
-// src/formats/CellUse.h - the part of a cell file that says how the cell is used: case, charge, place, string.
+// src/formats/CellUse.h - the part of a cell file that says how the cell is used: case, charge, place,
+// string.
 #pragma once
 #include "core/cell/Design.h"
 #include "formats/JsonObject.h"

@@ -150,27 +150,31 @@ FindingText findingText(const Finding& finding) {
                             quantityText(finding.value, Unit::Ohm)),
                 "Press the film over its whole area on something that conducts well."};
     case FindingCode::RunsHot:
-        return {"Runs hot",
-                fmt::format("Eaten up in so little liquid, the {} could warm it by {} K; every ten kelvin "
-                            "double the rate, until it boils and spits.",
-                            name, numberText(finding.value, 2)),
-                "Use less metal or more liquid, add the metal last and in pieces, stand the jar in cold water."};
+        return {
+            "Runs hot",
+            fmt::format("Eaten up in so little liquid, the {} could warm it by {} K; every ten kelvin "
+                        "double the rate, until it boils and spits.",
+                        name, numberText(finding.value, 2)),
+            "Use less metal or more liquid, add the metal last and in pieces, stand the jar in cold water."};
     case FindingCode::GasInAir:
-        return {"Bad air",
-                fmt::format("{} reaches {} in the {}: too much.", capitalised(finding.names.front()),
-                            airShareText(finding.value), finding.names.back()),
-                "Charge or use it outdoors or under an open window, more slowly, and never leave it shut in."};
+        return {
+            "Bad air",
+            fmt::format("{} reaches {} in the {}: too much.", capitalised(finding.names.front()),
+                        airShareText(finding.value), finding.names.back()),
+            "Charge or use it outdoors or under an open window, more slowly, and never leave it shut in."};
     case FindingCode::GasOnCharge:
-        return {"Gives off hydrogen on charge",
-                fmt::format("The room needs {} m³ of fresh air an hour while it charges and for an hour after.",
-                            numberText(finding.value * 3600.0, 2)),
-                "Open a window, keep lids and boxes open, and switch the supply off before the clips come off."};
+        return {
+            "Gives off hydrogen on charge",
+            fmt::format("The room needs {} m³ of fresh air an hour while it charges and for an hour after.",
+                        numberText(finding.value * 3600.0, 2)),
+            "Open a window, keep lids and boxes open, and switch the supply off before the clips come off."};
     case FindingCode::NearFlame:
-        return {"Hydrogen near a flame",
-                fmt::format("It gives off {} of {}; a flame or a spark sets it off.",
-                            quantityText(finding.value, Unit::M3PerSecond), name),
-                "Take flames, heaters and switches away, wait and air the room before you pull a clip, switch "
-                "the supply off first."};
+        return {
+            "Hydrogen near a flame",
+            fmt::format("It gives off {} of {}; a flame or a spark sets it off.",
+                        quantityText(finding.value, Unit::M3PerSecond), name),
+            "Take flames, heaters and switches away, wait and air the room before you pull a clip, switch "
+            "the supply off first."};
     case FindingCode::ChargeImpossible:
         return {"Cannot be charged",
                 fmt::format("A charge stores nothing here: instead, {}.", listed(finding.names)),
@@ -200,7 +204,8 @@ FindingText findingText(const Finding& finding) {
                             quantityText(finding.value, Unit::Ampere)),
                 "Give each cell a vessel of its own, or a wall that nothing seeps past."};
     case FindingCode::HighVoltage:
-        return {"Dangerous voltage", fmt::format("The string reaches {}.", quantityText(finding.value, Unit::Volt)),
+        return {"Dangerous voltage",
+                fmt::format("The string reaches {}.", quantityText(finding.value, Unit::Volt)),
                 "From 30 V keep bare ends covered and one hand in the pocket; from 60 V leave it to trained "
                 "people. Never connect it to the mains; a capacitor keeps its charge."};
     case FindingCode::NotFoodAgain:

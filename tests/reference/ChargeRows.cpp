@@ -45,7 +45,8 @@ Json plates(double grams) {
 }
 
 double zincShare(Json liquid, const char* cathode, double ampsPerM2, double celsius) {
-    Json json = warm(cellWith(electrode(cathode, 100), electrode("platinised titanium", 100), liquid), celsius);
+    Json json =
+        warm(cellWith(electrode(cathode, 100), electrode("platinised titanium", 100), liquid), celsius);
     json["negative"]["air"] = "none";
     json["positive"]["air"] = "none";
     json["stirred"] = true;
@@ -65,8 +66,8 @@ std::vector<Row> chargeRows() {
         charged(cellWith(electrode("platinised titanium", 20), electrode("platinised titanium", 20),
                          water({{"Na2SO4", 1}})),
                 1.0);
-    const cell::Charging brine = charged(
-        cellWith(electrode("steel", 20), electrode("graphite", 20), water({{"NaCl", 5}})), 2.0);
+    const cell::Charging brine =
+        charged(cellWith(electrode("steel", 20), electrode("graphite", 20), water({{"NaCl", 5}})), 2.0);
     const double hydrogen = kMolarVolume * gasPerAmpereHour(inert, "H2(g)");
     const double oxygen = kMolarVolume * gasPerAmpereHour(inert, "O2(g)");
     const double chlorine = 70.906 * gasPerAmpereHour(brine, "Cl2(aq)");

@@ -80,8 +80,8 @@ void carry(const Catalogue& catalogue, const Cell& cell, double coulombs,
         const double charge = std::abs(catalogue.species[carrier.ion].formula.charge);
         const auto& solution = cell.solution(carrier.from);
         const double there = solution.molality[carrier.ion] * solution.mixture.solventKg;
-        const double moles = std::min(kMostOfAnIon * there, carrier.conductivity / total * coulombs /
-                                                                (charge * base::kFaraday));
+        const double moles = std::min(kMostOfAnIon * there,
+                                      carrier.conductivity / total * coulombs / (charge * base::kFaraday));
         const auto from = static_cast<std::size_t>(carrier.from);
         mixtures[from].changed.push_back({carrier.ion, -moles});
         mixtures[1 - from].changed.push_back({carrier.ion, moles});

@@ -24,9 +24,9 @@ public:
         : m_catalogue(catalogue), m_design(design) {}
 
     tl::expected<Cell, DesignError> run() {
-        for (const auto step : {&Resolver::takeGeneral, &Resolver::takeCase, &Resolver::takeUse,
-                                &Resolver::takeElectrodes, &Resolver::takeLiquids,
-                                &Resolver::takeBarrierAndGap}) {
+        for (const auto step :
+             {&Resolver::takeGeneral, &Resolver::takeCase, &Resolver::takeUse, &Resolver::takeElectrodes,
+              &Resolver::takeLiquids, &Resolver::takeBarrierAndGap}) {
             if (Problem problem = (this->*step)()) {
                 return tl::unexpected(*problem);
             }

@@ -14,9 +14,9 @@ namespace {
 
 using chemistry::Catalogue;
 
-constexpr double kUsualDensity = 10.0;    // A/m²: what an unchargeable cell is asked with
-constexpr double kHour = 3600.0;          // s
-constexpr double kSpentShare = 0.5;       // of the expected capacity
+constexpr double kUsualDensity = 10.0; // A/m²: what an unchargeable cell is asked with
+constexpr double kHour = 3600.0;       // s
+constexpr double kSpentShare = 0.5;    // of the expected capacity
 
 void addGas(const Catalogue& catalogue, const Charger& charger, double amps, std::vector<GasFlow>& gas) {
     for (const Side side : {Side::Negative, Side::Positive}) {
@@ -47,8 +47,8 @@ void addGas(const Catalogue& catalogue, const Charger& charger, double amps, std
 
 std::vector<GasFlow> larger(std::vector<GasFlow> one, const std::vector<GasFlow>& other) {
     for (const GasFlow& flow : other) {
-        const auto same = std::find_if(one.begin(), one.end(),
-                                       [&](const GasFlow& f) { return f.species == flow.species; });
+        const auto same =
+            std::find_if(one.begin(), one.end(), [&](const GasFlow& f) { return f.species == flow.species; });
         if (same == one.end()) {
             one.push_back(flow);
         } else {
@@ -184,11 +184,10 @@ Charging chargingOf(const Catalogue& catalogue, const Cell& cell, const Evaluati
         }
         findFastest(taking, sweep, caps, charging);
     }
-    const double usual =
-        charging.possible
-            ? std::clamp(taking.ampsAt(charging.floorVolts + kGentleVolts),
-                         std::min(charging.least->amps, charging.best->amps), charging.best->amps)
-            : kUsualDensity * taking.area();
+    const double usual = charging.possible ? std::clamp(taking.ampsAt(charging.floorVolts + kGentleVolts),
+                                                        std::min(charging.least->amps, charging.best->amps),
+                                                        charging.best->amps)
+                                           : kUsualDensity * taking.area();
     charging.gentle = detailAt(catalogue, taking, full, usual);
     if (cell.charge) {
         charging.asked = detailAt(catalogue, taking, full, askedAmps(*cell.charge, taking));
@@ -204,9 +203,9 @@ std::optional<base::Interval> chargeVoltsDoubt(const Catalogue& catalogue, const
         return std::nullopt;
     }
     const double sign = charging.reversed ? -1.0 : 1.0;
-    const Cell taking = withGrownFilms(
-        charging.state == ChargeState::HalfUsed ? halfUsed(catalogue, cell, evaluation) : cell,
-        charging.reversed);
+    const Cell taking =
+        withGrownFilms(charging.state == ChargeState::HalfUsed ? halfUsed(catalogue, cell, evaluation) : cell,
+                       charging.reversed);
     std::vector<double> volts(static_cast<std::size_t>(samples));
     const int threads = static_cast<int>(std::max(1U, std::thread::hardware_concurrency()));
     base::forEachIndex(volts.size(), threads, {}, [&](std::size_t i) {

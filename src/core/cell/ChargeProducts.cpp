@@ -21,8 +21,7 @@ double made(const SpeciesTerm& term, Branch branch) {
     return branch == Branch::Anodic ? -term.count : term.count;
 }
 
-template <typename Test>
-bool anyTerm(const Catalogue& catalogue, std::size_t reaction, const Test& test) {
+template <typename Test> bool anyTerm(const Catalogue& catalogue, std::size_t reaction, const Test& test) {
     const auto& terms = catalogue.reactions[reaction].terms;
     return std::any_of(terms.begin(), terms.end(), test);
 }
@@ -49,8 +48,7 @@ bool platesMetal(const Catalogue& catalogue, std::size_t reaction) {
            });
 }
 
-Fate fateOf(const Catalogue& catalogue, std::size_t reaction, Branch branch,
-            const WorkingCouple& discharge) {
+Fate fateOf(const Catalogue& catalogue, std::size_t reaction, Branch branch, const WorkingCouple& discharge) {
     const auto& key = catalogue.key;
     const bool givesOxygen =
         branch == Branch::Anodic && anyTerm(catalogue, reaction, [&](const SpeciesTerm& term) {

@@ -25,7 +25,8 @@ Cell withGrownFilms(Cell cell, bool reversed) {
 }
 
 Charger::Charger(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation)
-    : m_catalogue(catalogue), m_evaluation(evaluation), m_sign(evaluation.openCircuitVolts < 0.0 ? -1.0 : 1.0),
+    : m_catalogue(catalogue), m_evaluation(evaluation),
+      m_sign(evaluation.openCircuitVolts < 0.0 ? -1.0 : 1.0),
       m_curve(catalogue, withGrownFilms(cell, m_sign < 0.0), Moment::Settled, Draw::nominal()),
       m_area(std::min(cell.electrodes[0].areaM2, cell.electrodes[1].areaM2)) {
     m_full = {isFull(Side::Negative), isFull(Side::Positive)};
@@ -53,15 +54,14 @@ std::vector<ChargeReaction> Charger::reactionsAt(Side side, double volts) const 
     for (const Route& route : electrode(side).routes()) {
         double amps = route.blocked == Blocked::No ? direction * route.law.current(volts) : 0.0;
         amps *= direction > 0.0 ? route.law.usefulShare : 1.0;
-        const auto same = std::find_if(reactions.begin(), reactions.end(), [&](const ChargeReaction& r) {
-            return r.reaction == route.reaction;
-        });
+        const auto same = std::find_if(reactions.begin(), reactions.end(),
+                                       [&](const ChargeReaction& r) { return r.reaction == route.reaction; });
         if (same != reactions.end()) {
             same->amps += amps;
         } else {
-            reactions.push_back({route.reaction, route.law.equilibriumVolts, amps,
-                                 fateOf(m_catalogue, route.reaction, branchOf(side),
-                                        m_evaluation.side(side).couple)});
+            reactions.push_back(
+                {route.reaction, route.law.equilibriumVolts, amps,
+                 fateOf(m_catalogue, route.reaction, branchOf(side), m_evaluation.side(side).couple)});
         }
     }
     std::sort(reactions.begin(), reactions.end(),
@@ -83,14 +83,12 @@ ChargePoint Charger::pointAt(double amps) const {
         point.storedVolts = m_sign * (*kept[1].coupleVolts - *kept[0].coupleVolts);
     }
     if (point.storedVolts > kLeastDifference) {
-        point.efficiency =
-            std::min(m_full[0] ? 1.0 : kept[0].share, m_full[1] ? 1.0 : kept[1].share);
+        point.efficiency = std::min(m_full[0] ? 1.0 : kept[0].share, m_full[1] ? 1.0 : kept[1].share);
     }
     return point;
 }
 
-ChargeLimit Charger::limitAt(const ChargePoint& point, double bestEfficiency,
-                                  const ChargeCaps& caps) const {
+ChargeLimit Charger::limitAt(const ChargePoint& point, double bestEfficiency, const ChargeCaps& caps) const {
     if (point.efficiency < kStillGood * bestEfficiency) {
         return ChargeLimit::SideReactions;
     }

@@ -11,7 +11,7 @@ inline constexpr double kLowestChargeDensity = 1e-3; ///< A/m²
 inline constexpr double kHighestChargeDensity = 1e4; ///< A/m²
 inline constexpr double kWorthCharging = 0.5;        ///< Stored share from which a side counts as storing.
 
-inline constexpr double kStillGood = 0.9;            ///< Of the best efficiency.
+inline constexpr double kStillGood = 0.9; ///< Of the best efficiency.
 
 /// What a charge must not pass, beside what its own current shows.
 struct ChargeCaps {

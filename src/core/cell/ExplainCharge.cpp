@@ -40,12 +40,10 @@ Explanation explainCharge(const Catalogue& catalogue, const Cell& cell, const Ev
     charged.charge = ChargeDesign{amps, std::nullopt};
     const Charging charging = chargingOf(catalogue, charged, evaluation);
     const ChargeDetail& detail = *charging.asked;
-    Explanation result{"V_charge",
-                       charging.reversed ? "V = E₋ − E₊ − E_j + I · R" : "V = E₊ − E₋ + E_j + I · R",
-                       detail.point.volts,
-                       Unit::Volt,
-                       {"Ohm's law"},
-                       {}};
+    Explanation result{
+        "V_charge",         charging.reversed ? "V = E₋ − E₊ − E_j + I · R" : "V = E₊ − E₋ + E_j + I · R",
+        detail.point.volts, Unit::Volt,
+        {"Ohm's law"},      {}};
     result.inputs = {electrodeOnCharge(catalogue, detail, Side::Positive),
                      electrodeOnCharge(catalogue, detail, Side::Negative),
                      input("E_j", evaluation.junctionVolts, Unit::Volt),

@@ -82,7 +82,8 @@ private:
                                   : Side::Positive;
             add(FindingCode::HydrogenGas, Severity::Danger, partOf(side), {nameOf(side)},
                 m_evaluation.hydrogenM3PerSecond);
-            const bool airless = m_cell.electrodes[0].air == Air::None && m_cell.electrodes[1].air == Air::None;
+            const bool airless =
+                m_cell.electrodes[0].air == Air::None && m_cell.electrodes[1].air == Air::None;
             if (airless || m_cell.closed) {
                 add(FindingCode::ClosedGas, Severity::Danger, FindingPart::Whole, {nameOf(side)},
                     m_evaluation.hydrogenM3PerSecond);

@@ -14,8 +14,8 @@ constexpr double kWorthSaying = 1e-6 / 3600.0 / kGasM3PerMole; // mol/s: 1 mL of
 constexpr double kWarnVolts = 30.0;
 constexpr double kDangerVolts = 60.0;
 constexpr double kHotterByKelvin = 40.0;
-constexpr double kQuickly = 5.0 * 3600.0; // s: slower than this a jar sheds its heat
-constexpr double kHeatOfLiquid = 4180.0;  // J/(kg K)
+constexpr double kQuickly = 5.0 * 3600.0;   // s: slower than this a jar sheds its heat
+constexpr double kHeatOfLiquid = 4180.0;    // J/(kg K)
 constexpr double kSharedWorthSaying = 1e-4; // A
 constexpr double kJustAbove = 1.02;
 
@@ -85,19 +85,20 @@ private:
             return;
         }
         if (m_charging->reversed) {
-            add(FindingCode::ChargeBackwards, Severity::Danger, FindingPart::Whole,
-                {nameOf(Side::Negative)});
+            add(FindingCode::ChargeBackwards, Severity::Danger, FindingPart::Whole, {nameOf(Side::Negative)});
         }
-        if (asked.point.amps <= 0.0 || (m_cell.charge->volts && *m_cell.charge->volts < m_charging->least->volts)) {
-            add(FindingCode::ChargeTooLow, Severity::Warning, FindingPart::Whole, {}, m_charging->least->volts);
+        if (asked.point.amps <= 0.0 ||
+            (m_cell.charge->volts && *m_cell.charge->volts < m_charging->least->volts)) {
+            add(FindingCode::ChargeTooLow, Severity::Warning, FindingPart::Whole, {},
+                m_charging->least->volts);
         }
         if (m_charging->best && asked.point.amps > kJustAbove * m_charging->best->amps) {
             add(FindingCode::ChargeTooFast, Severity::Warning, FindingPart::Whole, {},
                 m_charging->best->amps);
         }
         if (asked.hydrogenAmps / (2.0 * base::kFaraday) > kWorthSaying) {
-            add(FindingCode::GasOnCharge, Severity::Warning, FindingPart::Whole,
-                {}, standardVentilation(asked.hydrogenAmps, m_cell.string.series * m_cell.string.parallel));
+            add(FindingCode::GasOnCharge, Severity::Warning, FindingPart::Whole, {},
+                standardVentilation(asked.hydrogenAmps, m_cell.string.series * m_cell.string.parallel));
         }
         const auto& stated = m_cell.charge->volts;
         if (stated && m_charging->best && *stated > highestVolts()) {

@@ -1,7 +1,7 @@
 // The cell on charge: balances, direction, limits and what is stored.
+#include "core/cell/Charge.h"
 #include "core/base/Constants.h"
 #include "core/cell/AfterUse.h"
-#include "core/cell/Charge.h"
 #include "core/cell/Explain.h"
 #include "tests/support/CellJson.h"
 #include "tests/support/Samples.h"

@@ -210,9 +210,8 @@ INSTANTIATE_TEST_SUITE_P(All, Dangers, testing::ValuesIn(allDangers()),
 
 TEST(DangerOrder, WhatCanHurtStandsFirst) {
     const std::vector<Finding> findings = findingsOf(charged(brineCell(), 0.5));
-    EXPECT_TRUE(std::is_sorted(findings.begin(), findings.end(), [](const Finding& a, const Finding& b) {
-        return a.severity < b.severity;
-    }));
+    EXPECT_TRUE(std::is_sorted(findings.begin(), findings.end(),
+                               [](const Finding& a, const Finding& b) { return a.severity < b.severity; }));
     EXPECT_EQ(findings.front().severity, Severity::Danger);
 }
 
@@ -235,8 +234,9 @@ TEST(RefusedRecipes, NameWhatIsWrongAndWhatToUseInstead) {
 
 TEST(AmbiguousLiquids, AreAskedForByKindAndNeverGuessed) {
     const auto problem = [](const char* liquid) {
-        const auto cell = resolve(test::catalogue(),
-                                  test::design(cellWith(electrode("zinc"), electrode("copper"), ready(liquid)).dump()));
+        const auto cell =
+            resolve(test::catalogue(),
+                    test::design(cellWith(electrode("zinc"), electrode("copper"), ready(liquid)).dump()));
         return cell ? std::string() : wording::errorText(formats::toFileError(cell.error()));
     };
     for (const char* liquid : {"drain opener", "limescale remover"}) {

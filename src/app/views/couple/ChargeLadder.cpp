@@ -1,5 +1,6 @@
 #include "app/views/couple/ChargeLadder.h"
 
+#include "app/views/couple/ChargeWindow.h"
 #include "app/widgets/Draw.h"
 #include "wording/ChargeText.h"
 #include "wording/PartText.h"
@@ -48,6 +49,11 @@ void ChargeLadder::setShare(double share) {
     rebuild();
 }
 
+void ChargeLadder::startAnew() {
+    m_share.reset();
+    rebuild();
+}
+
 double ChargeLadder::amps() const {
     return m_charging && m_charging->asked ? m_charging->asked->point.amps : 0.0;
 }
@@ -55,7 +61,8 @@ double ChargeLadder::amps() const {
 /// From a thousandth of the fastest good charge to three times that; where nothing is stored, about what the
 /// plates would be asked with.
 std::pair<double, double> ChargeLadder::ampsRange() const {
-    const double most = m_charging->best ? 3.0 * m_charging->best->amps : 10.0 * m_charging->gentle.point.amps;
+    const double most =
+        m_charging->best ? 3.0 * m_charging->best->amps : 10.0 * m_charging->gentle.point.amps;
     return {1e-3 * most, most};
 }
 
@@ -69,7 +76,13 @@ void ChargeLadder::compute() {
     cell.charge.reset();
     m_charging = cell::chargingOf(m_bench.catalogue(), cell, evaluation);
     const auto [least, most] = ampsRange();
-    cell.charge = cell::ChargeDesign{least * std::pow(most / least, m_share), std::nullopt};
+    if (!m_share) {
+        const double amps = m_bench.design().charge && m_bench.design().charge->amps
+                                ? *m_bench.design().charge->amps
+                                : m_charging->gentle.point.amps;
+        m_share = std::clamp(std::log(amps / least) / std::log(most / least), 0.0, 1.0);
+    }
+    cell.charge = cell::ChargeDesign{least * std::pow(most / least, *m_share), std::nullopt};
     m_charging = cell::chargingOf(m_bench.catalogue(), cell, evaluation);
 }
 
@@ -135,9 +148,9 @@ void ChargeLadder::addRung(std::vector<PictureItem>& items, const Rung& rung) co
     const double y = yOf(rung.volts);
     const bool left = rung.side == cell::Side::Negative;
     const double edge = left ? x - barHalf() - Theme::em(0.9) : x + barHalf() + Theme::em(0.9);
-    const QRectF label = left ? QRectF(axisWidth() + 6, rung.labelY - Theme::em(1.15), edge - axisWidth() - 6,
-                                       Theme::em(2.3))
-                              : QRectF(edge, rung.labelY - Theme::em(1.15), width() - edge - 4, Theme::em(2.3));
+    const QRectF label =
+        left ? QRectF(axisWidth() + 6, rung.labelY - Theme::em(1.15), edge - axisWidth() - 6, Theme::em(2.3))
+             : QRectF(edge, rung.labelY - Theme::em(1.15), width() - edge - 4, Theme::em(2.3));
     const bool kept = rung.reaction.fate != cell::Fate::Lost;
     const QString fate = tr(wording::fateText(rung.reaction.fate));
     PictureItem item;
@@ -145,8 +158,7 @@ void ChargeLadder::addRung(std::vector<PictureItem>& items, const Rung& rung) co
     item.area = label;
     item.role = QAccessible::StaticText;
     item.name = q(isPlus(rung.side) ? law.anodicName : law.cathodicName);
-    item.value = tr("%1 of the current, %2")
-                     .arg(percent(rung.share), fate);
+    item.value = tr("%1 of the current, %2").arg(percent(rung.share), fate);
     item.tooltip = item.name + QStringLiteral("\n") + q(wording::prettyEquation(law.equation)) +
                    QStringLiteral("\n") + item.value;
     item.paint = [=, this, name = item.name](QPainter& painter) {
@@ -167,8 +179,7 @@ void ChargeLadder::addRung(std::vector<PictureItem>& items, const Rung& rung) co
         painter.setPen(kept ? c.faint : c.danger);
         painter.setFont(Theme::font(0.85));
         drawElided(painter, QRectF(label.left(), label.center().y(), label.width(), Theme::em(1.15)),
-                   tr("%1 %2").arg(percent(rung.share), fate),
-                   align);
+                   tr("%1 %2").arg(percent(rung.share), fate), align);
     };
     items.push_back(std::move(item));
 }
@@ -180,6 +191,8 @@ void ChargeLadder::addColumn(std::vector<PictureItem>& items, cell::Side side) c
     const double now = m_charging->asked->point.potentialVolts[index];
     const std::optional<double> farthest =
         m_charging->best ? std::optional(m_charging->best->potentialVolts[index]) : std::nullopt;
+    const std::optional<double> nearest =
+        m_charging->least ? std::optional(m_charging->least->potentialVolts[index]) : std::nullopt;
     PictureItem item;
     item.id = QStringLiteral("sits:%1").arg(index);
     const double y = yOf(now);
@@ -191,12 +204,12 @@ void ChargeLadder::addColumn(std::vector<PictureItem>& items, cell::Side side) c
                        .arg(item.name, item.value, volts(rest));
     item.paint = [=, this](QPainter& painter) {
         const Colours& c = m_theme.colours();
-        if (farthest) {
+        if (nearest && farthest) {
             QColor pale = c.expected;
             pale.setAlpha(90);
-            const double from = std::min(yOf(rest), yOf(*farthest));
+            const double from = std::min(yOf(*nearest), yOf(*farthest));
             painter.fillRect(QRectF(x - barHalf() - 6, from, 2 * barHalf() + 12,
-                                    std::max(std::abs(yOf(rest) - yOf(*farthest)), 2.0)),
+                                    std::max(std::abs(yOf(*nearest) - yOf(*farthest)), 2.0)),
                              pale);
         }
         painter.setPen(QPen(c.faint, 2.0, Qt::DotLine));
@@ -239,8 +252,8 @@ void ChargeLadder::addSupply(std::vector<PictureItem>& items) const {
         drawElided(painter, area, tr("supply"), Qt::AlignCenter);
         for (const cell::Side side : kSides) {
             const double x = columnX(side);
-            const double at = side == cell::Side::Negative ? area.left() + Theme::em(0.9)
-                                                           : area.right() - Theme::em(0.9);
+            const double at =
+                side == cell::Side::Negative ? area.left() + Theme::em(0.9) : area.right() - Theme::em(0.9);
             drawTerminal(painter, {at, wire}, Theme::em(0.5), isPlus(side), c);
             painter.setPen(c.ink);
             painter.setFont(Theme::font(1.0, true));
@@ -259,8 +272,9 @@ QString ChargeLadder::instead() const {
     QStringList what;
     for (const cell::Side side : kSides) {
         const auto& reactions = m_charging->asked->reactions[static_cast<std::size_t>(side)];
-        const auto first = std::find_if(reactions.begin(), reactions.end(),
-                                        [](const cell::ChargeReaction& r) { return r.fate == cell::Fate::Lost; });
+        const auto first =
+            std::find_if(reactions.begin(), reactions.end(),
+                         [](const cell::ChargeReaction& r) { return r.fate == cell::Fate::Lost; });
         if (first != reactions.end() && first->amps > 0.0) {
             const chemistry::Reaction& law = m_bench.catalogue().reactions[first->reaction];
             what << q(isPlus(side) ? law.anodicName : law.cathodicName);
@@ -290,23 +304,27 @@ void ChargeLadder::addAnswer(std::vector<PictureItem>& items) const {
     }
     PictureItem item;
     item.id = QStringLiteral("answer");
-    item.area = QRectF(from, top() - Theme::em(0.5), wide, Theme::em(3.6 + 1.25 * static_cast<double>(lines.size())));
+    item.area =
+        QRectF(from, top() - Theme::em(0.5), wide, Theme::em(3.6 + 1.25 * static_cast<double>(lines.size())));
     item.role = QAccessible::StaticText;
-    const QString head = m_charging->possible ? tr("%1 on charge").arg(volts(asked.point.volts))
-                                              : tr("Cannot be charged");
-    const QString kept = m_charging->possible ? tr("%1 of the current stored").arg(percent(asked.point.efficiency))
-                                              : tr("nothing that can be drawn again is stored");
+    const QString head =
+        m_charging->possible ? tr("%1 on charge").arg(volts(asked.point.volts)) : tr("Cannot be charged");
+    const QString brief = m_charging->possible ? volts(asked.point.volts) : tr("No charge");
+    const QString kept = m_charging->possible ? tr("%1 of it stored").arg(percent(asked.point.efficiency))
+                                              : tr("nothing is stored");
     item.name = head;
     item.value = kept + QStringLiteral("; ") + lines.join(QStringLiteral("; "));
-    item.tooltip = item.name + QStringLiteral("\n") + kept + QStringLiteral("\n") +
-                   lines.join(QStringLiteral("\n"));
+    item.tooltip =
+        item.name + QStringLiteral("\n") + kept + QStringLiteral("\n") + lines.join(QStringLiteral("\n"));
     item.paint = [=, this, area = item.area](QPainter& painter) {
         const Colours& c = m_theme.colours();
         painter.fillRect(area, c.paper);
         double y = area.top();
         painter.setPen(m_charging->possible ? c.ink : c.danger);
         painter.setFont(Theme::font(1.45, true));
-        drawElided(painter, QRectF(area.left(), y, area.width(), Theme::em(1.8)), head, Qt::AlignCenter);
+        const bool fits = QFontMetricsF(painter.font()).horizontalAdvance(head) <= area.width();
+        drawElided(painter, QRectF(area.left(), y, area.width(), Theme::em(1.8)), fits ? head : brief,
+                   Qt::AlignCenter);
         y += Theme::em(1.9);
         const bool poor = asked.point.efficiency < 0.8;
         painter.setPen(poor ? c.danger : c.ink);
@@ -320,7 +338,13 @@ void ChargeLadder::addAnswer(std::vector<PictureItem>& items) const {
             y += Theme::em(1.25);
         }
     };
+    const QRectF rest(from, item.area.bottom() + Theme::em(0.6), wide,
+                      height() - Theme::em(0.8) - item.area.bottom() - Theme::em(0.6));
     items.push_back(std::move(item));
+    constexpr double kLeastLines = 6.0; // below that a curve says nothing
+    if (m_charging->possible && rest.height() > Theme::em(kLeastLines)) {
+        items.push_back(chargeWindowItem(rest, *m_charging, m_theme));
+    }
 }
 
 void ChargeLadder::paintAxis(QPainter& painter) const {
@@ -329,7 +353,8 @@ void ChargeLadder::paintAxis(QPainter& painter) const {
     }
     const Colours& c = m_theme.colours();
     painter.setFont(Theme::font(0.85));
-    const double step = m_high - m_low > 2.6 ? 0.5 : 0.2;
+    const double tight = Theme::em(1.4) * (m_high - m_low) / std::max(1.0, yOf(m_low) - yOf(m_high));
+    const double step = tight < 0.2 ? 0.2 : tight < 0.5 ? 0.5 : 1.0;
     for (double at = std::ceil(m_low / step) * step; at <= m_high; at += step) {
         const double y = yOf(at);
         painter.setPen(QPen(c.rule, 1.0, std::abs(at) < 1e-9 ? Qt::SolidLine : Qt::DotLine));

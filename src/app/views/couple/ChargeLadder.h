@@ -2,8 +2,8 @@
 // current does on each, the window, and which clip goes where.
 //
 // Scale      volts against the standard hydrogen electrode, as on the ladder for discharge. The pale band
-//            runs from rest to the fastest good charge; the thick bar is where the electrode sits at the
-//            current shown. A full bar is stored, a hatched one is gas or loss.
+//            is the window, from the slowest to the fastest good charge; the thick bar is where the electrode
+//            sits at the current shown. A full bar is kept, a hatched one is gas or loss.
 #pragma once
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
@@ -19,7 +19,9 @@ public:
 
     /// 0 to 1 over what can be chosen, by equal factors.
     void setShare(double share);
-    [[nodiscard]] double share() const { return m_share; }
+    [[nodiscard]] double share() const { return m_share.value_or(0.0); }
+    /// At the current the design plans, or at a gentle one.
+    void startAnew();
     [[nodiscard]] double amps() const;
     /// Absent when the design cannot be used or the picture is out of sight.
     [[nodiscard]] const std::optional<cell::Charging>& charging() const { return m_charging; }
@@ -59,7 +61,7 @@ private:
     std::optional<cell::Charging> m_charging; ///< `asked` at the current shown.
     double m_low = -1.0;
     double m_high = 1.0;
-    double m_share = 0.4;
+    std::optional<double> m_share;
 };
 
 } // namespace anodex::app

@@ -1,6 +1,7 @@
 #include "app/views/couple/CoupleView.h"
 
 #include "app/views/couple/ChargeLadder.h"
+#include "app/views/couple/Curves.h"
 #include "app/views/couple/Ladder.h"
 #include "app/views/couple/LiquidPanel.h"
 #include "app/views/couple/MaterialPicker.h"
@@ -13,13 +14,14 @@
 #include <QStackedWidget>
 #include <QVBoxLayout>
 #include <algorithm>
+#include <cmath>
 
 namespace anodex::app {
 
 CoupleView::CoupleView(Workbench& bench, const Theme& theme, QWidget* parent)
     : View(parent), m_bench(bench), m_ladder(new Ladder(bench, theme, this)),
-      m_chargeLadder(new ChargeLadder(bench, theme, this)), m_pictures(new QStackedWidget(this)),
-      m_picker(new MaterialPicker(bench, theme, this)),
+      m_curves(new Curves(bench, theme, this)), m_chargeLadder(new ChargeLadder(bench, theme, this)),
+      m_pictures(new QStackedWidget(this)), m_picker(new MaterialPicker(bench, theme, this)),
       m_left(new LiquidPanel(bench, theme, cell::Side::Negative, this)),
       m_right(new LiquidPanel(bench, theme, cell::Side::Positive, this)), m_split(new QPushButton(this)) {
     setObjectName(QStringLiteral("coupleView"));
@@ -33,11 +35,13 @@ CoupleView::CoupleView(Workbench& bench, const Theme& theme, QWidget* parent)
     layout->setContentsMargins(0, 0, 0, 0);
     layout->setSpacing(4);
     m_pictures->addWidget(m_ladder);
+    m_pictures->addWidget(m_curves);
     m_pictures->addWidget(m_chargeLadder);
     layout->addWidget(m_pictures, 1);
     layout->addLayout(liquids);
     layout->addWidget(makeLoadRow());
     connect(m_ladder, &Ladder::numberAsked, this, &View::numberAsked);
+    connect(m_curves, &Curves::numberAsked, this, &View::numberAsked);
     connect(m_ladder, &Ladder::materialAsked, this,
             [this](cell::Side side, const QPoint& at) { m_picker->open(side, at); });
     for (LiquidPanel* panel : {m_left, m_right}) {
@@ -64,81 +68,105 @@ QWidget* CoupleView::makeLoadRow() {
     m_loadText->setProperty("quiet", true);
     m_loadText->setToolTip(tr("How the short circuit was found"));
     connect(m_loadText, &QPushButton::clicked, this, [this] {
-        const bool charge = m_pictures->currentWidget() == m_chargeLadder;
-        emit numberAsked(charge ? cell::QuantityKey{cell::Quantity::ChargeVoltage, {}, 0,
-                                                    m_chargeLadder->amps()}
-                                : cell::QuantityKey{cell::Quantity::ShortCircuitCurrent, {}, 0, 0.0},
+        const bool charge = m_face == Face::Charge;
+        emit numberAsked(charge
+                             ? cell::QuantityKey{cell::Quantity::ChargeVoltage, {}, 0, m_chargeLadder->amps()}
+                             : cell::QuantityKey{cell::Quantity::ShortCircuitCurrent, {}, 0, 0.0},
                          m_loadText->mapToGlobal(QPoint(0, 0)));
     });
-    m_loadText->setMinimumWidth(static_cast<int>(Theme::em(13.0)));
     m_least = new QLabel(row);
     m_least->setObjectName(QStringLiteral("faint"));
-    m_flip = new QPushButton(row);
-    m_flip->setObjectName(QStringLiteral("flipCharge"));
-    m_flip->setToolTip(tr("The same couple while it gives current, or while it is charged"));
+    const std::pair<QString, const char*> faces[] = {
+        {tr("Ladder"), "faceLadder"}, {tr("Curves"), "faceCurves"}, {tr("Charge"), "faceCharge"}};
+    for (std::size_t i = 0; i < m_faces.size(); ++i) {
+        m_faces[i] = new QPushButton(faces[i].first, row);
+        m_faces[i]->setObjectName(QString::fromLatin1(faces[i].second));
+        m_faces[i]->setCheckable(true);
+        m_faces[i]->setToolTip(tr("The same couple: its potentials, its voltage and power, or its charge"));
+        layout->addWidget(m_faces[i]);
+        connect(m_faces[i], &QPushButton::clicked, this, [this, i] { showFace(static_cast<Face>(i)); });
+    }
     m_plan = new QPushButton(row);
     m_plan->setObjectName(QStringLiteral("planCharge"));
     m_plan->setProperty("quiet", true);
-    layout->addWidget(m_flip);
     layout->addWidget(m_least);
     layout->addWidget(m_load, 1);
     layout->addWidget(m_loadText);
     layout->addWidget(m_plan);
-    connect(m_flip, &QPushButton::clicked, this,
-            [this] { showCharge(m_pictures->currentWidget() != m_chargeLadder); });
     connect(m_plan, &QPushButton::clicked, this, &CoupleView::planCharge);
     connect(m_load, &QSlider::valueChanged, this, &CoupleView::slide);
     connect(m_ladder, &Ladder::rebuilt, this, &CoupleView::sayLoad);
     connect(m_chargeLadder, &ChargeLadder::rebuilt, this, &CoupleView::sayCharge);
-    showCharge(false);
+    showFace(Face::Ladder);
     return row;
 }
 
-void CoupleView::showCharge(bool charge) {
-    m_pictures->setCurrentWidget(charge ? static_cast<QWidget*>(m_chargeLadder) : m_ladder);
-    m_flip->setText(charge ? tr("Discharge") : tr("Charge"));
+void CoupleView::showFace(Face face) {
+    m_face = face;
+    const bool charge = face == Face::Charge;
+    m_pictures->setCurrentIndex(static_cast<int>(face));
+    for (std::size_t i = 0; i < m_faces.size(); ++i) {
+        m_faces[i]->setChecked(i == static_cast<std::size_t>(face));
+    }
     m_least->setText(charge ? tr("slow") : tr("no load"));
     m_load->setAccessibleName(charge ? tr("Charging current") : tr("Load current"));
     m_plan->setVisible(charge);
-    const QSignalBlocker quiet(m_load);
-    m_load->setValue(charge ? m_chargeValue : m_loadValue);
     if (charge) {
+        m_chargeLadder->startAnew();
         sayCharge();
     } else {
+        const QSignalBlocker quiet(m_load);
+        m_load->setValue(m_loadValue);
         sayLoad();
     }
 }
 
 void CoupleView::slide(int value) {
-    if (m_pictures->currentWidget() == m_chargeLadder) {
-        m_chargeValue = value;
+    if (m_face == Face::Charge) {
         m_chargeLadder->setShare(value / 100.0);
-    } else {
-        m_loadValue = value;
-        m_ladder->setLoadShare(value / 100.0);
+        return;
     }
+    m_loadValue = value;
+    m_ladder->setLoadShare(value / 100.0);
+    m_curves->setLoadShare(value / 100.0);
+    sayLoad();
+}
+
+/// With a large font the row has room for bare numbers only.
+bool CoupleView::isNarrow() const {
+    constexpr double kWords = 52.0; // ems
+    return width() < Theme::em(kWords);
+}
+
+void CoupleView::resizeEvent(QResizeEvent* event) {
+    View::resizeEvent(event);
+    m_least->setVisible(!isNarrow());
+    sayLoad();
+    sayCharge();
 }
 
 void CoupleView::sayLoad() {
-    if (m_pictures->currentWidget() != m_ladder) {
+    if (m_face == Face::Charge) {
         return;
     }
+    const QString amps =
+        QString::fromStdString(wording::quantityText(m_ladder->loadAmps(), cell::Unit::Ampere));
     m_loadText->setText(
-        tr("load %1, %2 % of short circuit")
-            .arg(QString::fromStdString(wording::quantityText(m_ladder->loadAmps(), cell::Unit::Ampere)))
-            .arg(m_load->value()));
+        isNarrow() ? amps : tr("load %1, %2 % of short circuit").arg(amps).arg(m_load->value()));
     m_load->setToolTip(m_loadText->text());
 }
 
 void CoupleView::sayCharge() {
-    if (m_pictures->currentWidget() != m_chargeLadder) {
+    if (m_face != Face::Charge) {
         return;
     }
+    const QSignalBlocker quiet(m_load);
+    m_load->setValue(static_cast<int>(std::lround(100.0 * m_chargeLadder->share())));
     const QString amps =
         QString::fromStdString(wording::quantityText(m_chargeLadder->amps(), cell::Unit::Ampere));
-    m_loadText->setText(tr("charge with %1").arg(amps));
+    m_loadText->setText(isNarrow() ? amps : tr("charge with %1").arg(amps));
     m_load->setToolTip(m_loadText->text());
-    m_plan->setText(m_bench.design().charge ? tr("Plan no charge") : tr("Plan this charge"));
+    m_plan->setText(m_bench.design().charge ? tr("Plan none") : tr("Plan it"));
     m_plan->setToolTip(m_bench.design().charge
                            ? tr("Take the charge out of the design")
                            : tr("Write the charge into the design: gas, room and limits are then watched"));

@@ -4,6 +4,7 @@
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
 #include "app/views/View.h"
+#include <array>
 
 class QHBoxLayout;
 class QLabel;
@@ -14,6 +15,7 @@ class QStackedWidget;
 namespace anodex::app {
 
 class ChargeLadder;
+class Curves;
 class Ladder;
 class LiquidPanel;
 class MaterialPicker;
@@ -25,25 +27,30 @@ public:
 
     [[nodiscard]] Ladder* ladder() const { return m_ladder; }
     [[nodiscard]] ChargeLadder* chargeLadder() const { return m_chargeLadder; }
-    void showCharge(bool charge);
+    /// Three faces of one couple.
+    enum class Face { Ladder, Curves, Charge };
+    void showFace(Face face);
 
 signals:
     void refused(const QString& text);
 
 protected:
     void showEvent(QShowEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
 
 private:
     void refresh();
     void splitOrJoin();
     QWidget* makeLoadRow();
     void slide(int value);
+    [[nodiscard]] bool isNarrow() const;
     void sayLoad();
     void sayCharge();
     void planCharge();
 
     Workbench& m_bench;
     Ladder* m_ladder;
+    Curves* m_curves;
     ChargeLadder* m_chargeLadder;
     QStackedWidget* m_pictures;
     MaterialPicker* m_picker;
@@ -52,11 +59,11 @@ private:
     QPushButton* m_split;
     QSlider* m_load = nullptr;
     QPushButton* m_loadText = nullptr;
-    QPushButton* m_flip = nullptr;
+    std::array<QPushButton*, 3> m_faces{}; ///< By Face.
+    Face m_face = Face::Ladder;
     QPushButton* m_plan = nullptr;
     QLabel* m_least = nullptr;
     int m_loadValue = 25;
-    int m_chargeValue = 40;
 };
 
 } // namespace anodex::app

@@ -1,0 +1,307 @@
+#include "app/views/couple/Curves.h"
+
+#include "app/widgets/Draw.h"
+#include "wording/Quantities.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace anodex::app {
+namespace {
+
+constexpr int kPoints = 48;
+
+QString q(const std::string& text) {
+    return QString::fromStdString(text);
+}
+
+QString si(double value, cell::Unit unit) {
+    return q(wording::quantityText(value, unit));
+}
+
+/// A step of 1, 2 or 5 times a power of ten that gives at most `most` of them.
+double stepFor(double span, int most) {
+    const double rough = span / most;
+    const double decade = std::pow(10.0, std::floor(std::log10(rough)));
+    for (const double factor : {1.0, 2.0, 5.0}) {
+        if (factor * decade >= rough) {
+            return factor * decade;
+        }
+    }
+    return 10.0 * decade;
+}
+
+} // namespace
+
+Curves::Curves(Workbench& bench, const Theme& theme, QWidget* parent)
+    : Picture(tr("Voltage and power over current"), parent), m_bench(bench), m_theme(theme) {
+    setObjectName(QStringLiteral("curves"));
+    connect(&bench, &Workbench::designChanged, this, &Curves::rebuild);
+    connect(&bench, &Workbench::doubtChanged, this, &Curves::rebuild);
+    connect(&theme, &Theme::changed, this, &Curves::rebuild);
+    connect(this, &Picture::resized, this, &Curves::rebuild);
+    connect(this, &Picture::shown, this, &Curves::rebuild);
+    setBackdrop([this](QPainter& painter) { paint(painter); });
+    connect(this, &Picture::activated, this, [this](const QString& id) {
+        const PictureItem* hit = item(id);
+        if (hit != nullptr && hit->opens) {
+            emit numberAsked(*hit->opens, mapToGlobal(hit->area.center().toPoint()));
+        }
+    });
+}
+
+void Curves::setLoadShare(double share) {
+    m_share = std::clamp(share, 0.0, 1.0);
+    rebuild();
+}
+
+void Curves::compute() {
+    m_lines.reset();
+    const Outcome& outcome = m_bench.outcome();
+    if (!outcome.usable() || outcome.evaluation->first.shortCircuitAmps == 0.0) {
+        return;
+    }
+    const auto& catalogue = m_bench.catalogue();
+    const cell::Evaluation& e = *outcome.evaluation;
+    const cell::Draw nominal = cell::Draw::nominal();
+    const cell::Polarisation first(catalogue, *outcome.cell, cell::Moment::First, nominal);
+    const cell::Polarisation settled(catalogue, *outcome.cell, cell::Moment::Settled, nominal);
+    Lines lines;
+    lines.first = first.curve(e.first.shortCircuitAmps, kPoints);
+    lines.settled = settled.curve(e.settled.shortCircuitAmps, kPoints);
+    lines.loadAmps = m_share * e.first.shortCircuitAmps;
+    lines.loadVolts = first.voltsAt(lines.loadAmps);
+    // A cell labelled the wrong way round is drawn the right way up.
+    const double sign = e.openCircuitVolts < 0.0 ? -1.0 : 1.0;
+    for (auto* curve : {&lines.first, &lines.settled}) {
+        for (cell::CurvePoint& point : *curve) {
+            point.amps *= sign;
+            point.volts *= sign;
+        }
+        std::sort(curve->begin(), curve->end(),
+                  [](const auto& one, const auto& other) { return one.amps < other.amps; });
+    }
+    lines.loadAmps *= sign;
+    lines.loadVolts *= sign;
+    lines.volts = 1.12 * std::abs(e.openCircuitVolts);
+    lines.amps = 1.05 * std::max(std::abs(e.first.shortCircuitAmps), std::abs(e.settled.shortCircuitAmps));
+    lines.watts = 1.15 * std::max(e.first.maximumPower.watts, e.settled.maximumPower.watts);
+    m_lines = std::move(lines);
+}
+
+QRectF Curves::voltageField() const {
+    const double left = Theme::em(4.4);
+    const double top = Theme::em(1.4);
+    const double bottom = 0.62 * height();
+    return {left, top, width() - left - Theme::em(6.5), bottom - top};
+}
+
+QRectF Curves::powerField() const {
+    const QRectF above = voltageField();
+    const double top = above.bottom() + Theme::em(1.2);
+    return {above.left(), top, above.width(), height() - Theme::em(2.4) - top};
+}
+
+QPointF Curves::at(const QRectF& field, double amps, double value, double most) const {
+    return {field.left() + field.width() * amps / m_lines->amps,
+            field.bottom() - field.height() * value / most};
+}
+
+void Curves::paintScales(QPainter& painter) const {
+    const Colours& c = m_theme.colours();
+    painter.setFont(Theme::font(0.85));
+    const auto rows = [&](const QRectF& field, double most, cell::Unit unit, const QString& name) {
+        const int count = std::max(2, static_cast<int>(field.height() / Theme::em(2.2)));
+        const double step = stepFor(most, count);
+        for (double value = 0.0; value <= most; value += step) {
+            const double y = at(field, 0.0, value, most).y();
+            painter.setPen(QPen(c.rule, 1.0, value == 0.0 ? Qt::SolidLine : Qt::DotLine));
+            painter.drawLine(QPointF(field.left(), y), QPointF(field.right(), y));
+            painter.setPen(c.faint);
+            painter.drawText(QRectF(0, y - Theme::em(0.6), field.left() - 6, Theme::em(1.2)),
+                             Qt::AlignRight | Qt::AlignVCenter,
+                             q(wording::quantityText(value, unit, base::Interval{0.0, step})));
+        }
+        painter.setPen(c.ink);
+        drawElided(painter,
+                   QRectF(field.left() + 6, field.top() - Theme::em(1.2), field.width(), Theme::em(1.2)),
+                   name);
+    };
+    rows(voltageField(), m_lines->volts, cell::Unit::Volt, tr("voltage"));
+    rows(powerField(), m_lines->watts, cell::Unit::Watt, tr("power"));
+    const QRectF field = powerField();
+    const int count = std::max(2, static_cast<int>(field.width() / Theme::em(6.0)));
+    const double step = stepFor(m_lines->amps, count);
+    for (double amps = step; amps <= m_lines->amps; amps += step) {
+        const double x = at(field, amps, 0.0, 1.0).x();
+        painter.setPen(QPen(c.rule, 1.0, Qt::DotLine));
+        painter.drawLine(QPointF(x, voltageField().top()), QPointF(x, field.bottom()));
+        painter.setPen(c.faint);
+        painter.drawText(QRectF(x - Theme::em(3.0), field.bottom() + 4, Theme::em(6.0), Theme::em(1.2)),
+                         Qt::AlignHCenter | Qt::AlignTop,
+                         q(wording::quantityText(amps, cell::Unit::Ampere, base::Interval{0.0, step})));
+    }
+}
+
+/// Between open circuit and short circuit the range is joined, both ends scaled alike.
+void Curves::paintRange(QPainter& painter) const {
+    const Outcome& outcome = m_bench.outcome();
+    if (!outcome.doubt) {
+        return;
+    }
+    const double volts = outcome.evaluation->openCircuitVolts;
+    const double amps = outcome.evaluation->first.shortCircuitAmps;
+    const base::Interval& v = outcome.doubt->openCircuitVolts;
+    const base::Interval& i = outcome.doubt->shortCircuitAmps;
+    QPolygonF field;
+    const QRectF box = voltageField();
+    for (const cell::CurvePoint& point : m_lines->first) {
+        field << at(box, point.amps * i.high / amps, point.volts * v.high / volts, m_lines->volts);
+    }
+    for (auto point = m_lines->first.rbegin(); point != m_lines->first.rend(); ++point) {
+        field << at(box, point->amps * i.low / amps, point->volts * v.low / volts, m_lines->volts);
+    }
+    QColor pale = m_theme.colours().expected;
+    pale.setAlpha(90);
+    painter.setPen(Qt::NoPen);
+    painter.setBrush(pale);
+    painter.drawPolygon(field);
+}
+
+void Curves::paint(QPainter& painter) const {
+    if (!m_lines) {
+        painter.setPen(m_theme.colours().faint);
+        painter.setFont(Theme::font(1.0));
+        painter.drawText(rect(), Qt::AlignCenter, tr("No current: there is no curve to draw."));
+        return;
+    }
+    const Colours& c = m_theme.colours();
+    paintScales(painter);
+    painter.save();
+    painter.setClipRect(rect().adjusted(static_cast<int>(voltageField().left()), 0, 0, 0));
+    paintRange(painter);
+    painter.restore();
+    const auto draw = [&](const QRectF& field, const std::vector<cell::CurvePoint>& curve, bool power,
+                          const QPen& pen) {
+        QPolygonF line;
+        for (const cell::CurvePoint& point : curve) {
+            line << at(field, point.amps, power ? point.amps * point.volts : point.volts,
+                       power ? m_lines->watts : m_lines->volts);
+        }
+        painter.setPen(pen);
+        painter.setBrush(Qt::NoBrush);
+        painter.drawPolyline(line);
+    };
+    const QPen solid(c.ink, 2.5);
+    const QPen dashed(c.ink, 2.0, Qt::DashLine);
+    for (const bool power : {false, true}) {
+        const QRectF field = power ? powerField() : voltageField();
+        draw(field, m_lines->settled, power, dashed);
+        draw(field, m_lines->first, power, solid);
+    }
+    // What the two lines are, above them.
+    double x = voltageField().right() + Theme::em(6.0);
+    const double y = voltageField().top() - Theme::em(1.3);
+    painter.setFont(Theme::font(0.9));
+    for (const auto& [pen, words] :
+         {std::pair{dashed, tr("once settled")}, std::pair{solid, tr("after 5 seconds")}}) {
+        const double wide = QFontMetricsF(painter.font()).horizontalAdvance(words) + Theme::em(0.5);
+        x -= wide;
+        painter.setPen(c.faint);
+        drawElided(painter, QRectF(x, y, wide, Theme::em(1.2)), words);
+        x -= Theme::em(2.4);
+        painter.setPen(pen);
+        painter.drawLine(QPointF(x, y + Theme::em(0.6)), QPointF(x + Theme::em(2.0), y + Theme::em(0.6)));
+        x -= Theme::em(1.2);
+    }
+}
+
+void Curves::addLoad(std::vector<PictureItem>& items) const {
+    if (m_lines->loadAmps <= 0.0) {
+        return;
+    }
+    const QRectF field = voltageField();
+    const QPointF point = at(field, m_lines->loadAmps, m_lines->loadVolts, m_lines->volts);
+    const double ohm = m_lines->loadVolts / m_lines->loadAmps;
+    PictureItem item;
+    item.id = QStringLiteral("load");
+    item.area = QRectF(point.x() - 10, point.y() - 10, 20, 20);
+    item.role = QAccessible::Button;
+    item.name = tr("Load of %1").arg(si(ohm, cell::Unit::Ohm));
+    const QString words =
+        tr("%1 at %2, %3")
+            .arg(si(m_lines->loadVolts, cell::Unit::Volt), si(m_lines->loadAmps, cell::Unit::Ampere),
+                 si(m_lines->loadVolts * m_lines->loadAmps, cell::Unit::Watt));
+    item.value = words;
+    item.tooltip = item.name + QStringLiteral(": ") + words;
+    item.opens = cell::QuantityKey{cell::Quantity::LoadedVoltage,
+                                   {},
+                                   0,
+                                   m_bench.outcome().evaluation->openCircuitVolts < 0.0 ? -m_lines->loadAmps
+                                                                                        : m_lines->loadAmps};
+    item.paint = [=, this, name = item.name](QPainter& painter) {
+        const Colours& c = m_theme.colours();
+        painter.save();
+        painter.setClipRect(field);
+        painter.setPen(QPen(c.liquid, 1.5));
+        painter.drawLine(at(field, 0.0, 0.0, 1.0),
+                         at(field, 3.0 * m_lines->loadAmps, 3.0 * m_lines->loadVolts, m_lines->volts));
+        painter.restore();
+        painter.setPen(Qt::NoPen);
+        painter.setBrush(c.ink);
+        painter.drawEllipse(point, Theme::em(0.4), Theme::em(0.4));
+        const double wide = Theme::em(17.0);
+        const QRectF text(std::min(point.x() + Theme::em(0.8), width() - wide), point.y() - Theme::em(2.5),
+                          wide, Theme::em(2.3));
+        painter.setPen(c.ink);
+        painter.setFont(Theme::font(0.95, true));
+        drawElided(painter, QRectF(text.left(), text.top(), wide, Theme::em(1.15)), words);
+        painter.setPen(c.faint);
+        painter.setFont(Theme::font(0.85));
+        drawElided(painter, QRectF(text.left(), text.center().y(), wide, Theme::em(1.15)), name);
+    };
+    items.push_back(std::move(item));
+}
+
+void Curves::addPeak(std::vector<PictureItem>& items) const {
+    const cell::PowerPoint& peak = m_bench.outcome().evaluation->first.maximumPower;
+    const QPointF point = at(powerField(), std::abs(peak.amps), peak.watts, m_lines->watts);
+    PictureItem item;
+    item.id = QStringLiteral("peak");
+    item.area = QRectF(point.x() - 10, point.y() - 10, 20, 20);
+    item.role = QAccessible::Button;
+    item.name = tr("Best power");
+    item.value =
+        tr("%1 at %2")
+            .arg(si(peak.watts, cell::Unit::Watt), si(std::abs(peak.amps), cell::Unit::Ampere));
+    item.tooltip = item.name + QStringLiteral(": ") + item.value;
+    item.opens = cell::QuantityKey{cell::Quantity::MaximumPower, {}, 0, 0.0};
+    item.paint = [=, this, words = item.name + QStringLiteral(" ") + item.value](QPainter& painter) {
+        const Colours& c = m_theme.colours();
+        painter.setPen(QPen(c.ink, 2.0));
+        painter.setBrush(c.paper);
+        painter.drawEllipse(point, Theme::em(0.4), Theme::em(0.4));
+        painter.setFont(Theme::font(0.9));
+        drawElided(
+            painter,
+            QRectF(point.x() - Theme::em(7.0), point.y() + Theme::em(0.6), Theme::em(14.0), Theme::em(1.2)),
+            words, Qt::AlignCenter);
+    };
+    items.push_back(std::move(item));
+}
+
+void Curves::rebuild() {
+    if (!isVisible()) {
+        return;
+    }
+    setFocusColour(m_theme.colours().focus);
+    compute();
+    std::vector<PictureItem> items;
+    if (m_lines) {
+        addPeak(items);
+        addLoad(items);
+    }
+    setItems(std::move(items));
+}
+
+} // namespace anodex::app

@@ -13,6 +13,33 @@ using Code = FileError::Code;
 constexpr double kPerHour = 1.0 / 3600.0;
 const NumberRange kCells{1.0, 1e6, true, "a whole number, 1 or more"};
 
+constexpr std::pair<const char*, Construction> kConstructions[] = {
+    {"beaker", Construction::Beaker},
+    {"jar", Construction::Jar},
+    {"jar under oil", Construction::JarUnderOil},
+    {"pouch", Construction::Pouch},
+    {"tray", Construction::Tray},
+    {"rolled", Construction::Rolled},
+    {"rods", Construction::Rods},
+    {"felt", Construction::Felt},
+    {"flow", Construction::Flow},
+    {"paper", Construction::Paper}};
+
+Construction readConstruction(JsonObject& root) {
+    const std::string text = root.textOr("construction", "");
+    std::string known;
+    for (const auto& [name, construction] : kConstructions) {
+        if (text == name) {
+            return construction;
+        }
+        known += (known.empty() ? "" : ", ") + std::string(name);
+    }
+    if (!text.empty()) {
+        root.fail(Code::UnknownName, "construction", "\"" + text + "\"", "one of " + known);
+    }
+    return Construction::Unstated;
+}
+
 void readCase(JsonObject& entry, CellDesign& design) {
     design.closed = entry.flagOr("closed", false);
     design.headSpaceM3 = scaled(entry.maybeNumber("head_space_mL", kPositive), 1e-6);
@@ -45,6 +72,7 @@ void putFlag(Json& json, const char* key, bool flag) {
 } // namespace
 
 void readUse(JsonObject& root, CellDesign& design) {
+    design.construction = readConstruction(root);
     root.object("case", [&](JsonObject& entry) { readCase(entry, design); });
     root.object("charge", [&](JsonObject& entry) { design.charge = readCharge(entry); });
     root.object("place", [&](JsonObject& entry) { design.place = readPlace(entry); });
@@ -56,6 +84,11 @@ void readUse(JsonObject& root, CellDesign& design) {
 }
 
 void writeUse(Json& json, const CellDesign& design) {
+    for (const auto& [name, construction] : kConstructions) {
+        if (construction == design.construction) {
+            json["construction"] = name;
+        }
+    }
     Json vessel = Json::object();
     if (!design.caseMaterial.empty()) {
         vessel["material"] = design.caseMaterial;

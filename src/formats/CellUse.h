@@ -1,5 +1,5 @@
-// src/formats/CellUse.h - the part of a cell file that says how the cell is used: case, charge, place,
-// string.
+// src/formats/CellUse.h - the part of a cell file that says how the cell is put together and used:
+// construction, case, charge, place, string.
 #pragma once
 #include "core/cell/Design.h"
 #include "formats/JsonObject.h"
@@ -7,7 +7,7 @@
 namespace anodex::formats {
 
 void readUse(JsonObject& root, cell::CellDesign& design);
-/// Each of the four only where something of it is stated.
+/// Each only where something of it is stated.
 void writeUse(Json& json, const cell::CellDesign& design);
 
 } // namespace anodex::formats

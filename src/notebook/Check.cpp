@@ -57,6 +57,9 @@ std::vector<std::string> faultsIn(SQLite::Database& database) {
 std::string dumpOf(SQLite::Database& database) {
     std::string text;
     for (const char* table : kUndoableTables) {
+        if (!database.tableExists(table)) {
+            continue; // of an earlier version
+        }
         SQLite::Statement query(database, fmt::format("SELECT * FROM {} ORDER BY id", table));
         while (query.executeStep()) {
             text += table;

@@ -113,6 +113,7 @@ Answer<Notebook> Notebook::openUnguarded(const std::string& path, OpenMode mode,
     }
     verify(*database);
     if (mode != OpenMode::Read) {
+        bringUpToDate(*database);
         database->exec("PRAGMA journal_mode = WAL");
         database->exec("PRAGMA synchronous = FULL");
         database->exec("PRAGMA foreign_keys = ON");
@@ -137,6 +138,9 @@ Answer<std::vector<record::Event>> Notebook::events(const record::Id& build) con
 }
 Answer<std::vector<record::RunHeader>> Notebook::runs(const record::Id& build) const {
     return guarded([&] { return runRows(*m_database, build); });
+}
+Answer<std::vector<record::Document>> Notebook::documents() const {
+    return guarded([&] { return documentRows(*m_database); });
 }
 Answer<record::RunSamples> Notebook::samples(const record::Id& run) const {
     return guarded([&] { return samplesOf(*m_database, run); });

@@ -28,7 +28,7 @@ namespace anodex::notebook {
 
 /// A record as it shall be from now on: new when its id is new.
 using Change = std::variant<record::Project, record::Revision, record::Build, record::Reading, record::Event,
-                            record::RunHeader>;
+                            record::RunHeader, record::Document>;
 
 enum class OpenMode { Create, Write, Read };
 
@@ -66,6 +66,8 @@ public:
     [[nodiscard]] Answer<std::vector<record::Reading>> readings(const record::Id& build) const;
     [[nodiscard]] Answer<std::vector<record::Event>> events(const record::Id& build) const;
     [[nodiscard]] Answer<std::vector<record::RunHeader>> runs(const record::Id& build) const;
+    /// Set aside or not, in the order they were written.
+    [[nodiscard]] Answer<std::vector<record::Document>> documents() const;
     [[nodiscard]] Answer<record::RunSamples> samples(const record::Id& run) const;
     [[nodiscard]] Answer<std::vector<bench::CurveSample>> outline(const record::Id& run,
                                                                   RunColumn column) const;

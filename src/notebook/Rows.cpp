@@ -206,4 +206,29 @@ std::vector<record::RunHeader> runRows(SQLite::Database& database, const Id& bui
     return rows;
 }
 
+void putRow(SQLite::Database& database, const record::Document& document) {
+    SQLite::Statement put(database,
+                          "INSERT INTO document (id, kind, name, text, set_aside) VALUES (?, ?, ?, ?, ?) "
+                          "ON CONFLICT(id) DO UPDATE SET kind = excluded.kind, name = excluded.name, "
+                          "text = excluded.text, set_aside = excluded.set_aside");
+    SQLite::bind(put, document.id, static_cast<int>(document.kind), document.name, document.text,
+                 document.setAside ? 1 : 0);
+    put.exec();
+}
+
+std::vector<record::Document> documentRows(SQLite::Database& database) {
+    std::vector<record::Document> rows;
+    if (!database.tableExists("document")) {
+        return rows;
+    }
+    SQLite::Statement query(database, "SELECT id, kind, name, text, set_aside FROM document ORDER BY rowid");
+    while (query.executeStep()) {
+        rows.push_back({query.getColumn(0).getString(),
+                        static_cast<record::DocumentKind>(query.getColumn(1).getInt()),
+                        query.getColumn(2).getString(), query.getColumn(3).getString(),
+                        query.getColumn(4).getInt() != 0});
+    }
+    return rows;
+}
+
 } // namespace anodex::notebook

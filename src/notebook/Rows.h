@@ -16,6 +16,7 @@ void putRow(SQLite::Database& database, const record::Build& build);
 void putRow(SQLite::Database& database, const record::Reading& reading);
 void putRow(SQLite::Database& database, const record::Event& event);
 void putRow(SQLite::Database& database, const record::RunHeader& run);
+void putRow(SQLite::Database& database, const record::Document& document);
 
 [[nodiscard]] std::vector<record::Project> projectRows(SQLite::Database& database);
 [[nodiscard]] std::vector<record::Revision> revisionRows(SQLite::Database& database);
@@ -23,6 +24,9 @@ void putRow(SQLite::Database& database, const record::RunHeader& run);
 [[nodiscard]] std::vector<record::Reading> readingRows(SQLite::Database& database, const record::Id& build);
 [[nodiscard]] std::vector<record::Event> eventRows(SQLite::Database& database, const record::Id& build);
 [[nodiscard]] std::vector<record::RunHeader> runRows(SQLite::Database& database, const record::Id& build);
+
+/// None in a file of a version that has no documents.
+[[nodiscard]] std::vector<record::Document> documentRows(SQLite::Database& database);
 
 /// A stored design or expectation that no longer reads; names the row.
 struct RowFault {

@@ -4,6 +4,28 @@
 #include <string>
 
 namespace anodex::notebook {
+namespace {
+
+// Version 2: what belongs to the whole notebook, as text in an open format.
+constexpr const char* kDocuments =
+    "CREATE TABLE document (id TEXT PRIMARY KEY NOT NULL, kind INTEGER NOT NULL, name TEXT NOT NULL, "
+    "text TEXT NOT NULL, set_aside INTEGER NOT NULL)";
+
+void setVersion(SQLite::Database& database) {
+    database.exec("PRAGMA user_version = " + std::to_string(kSchemaVersion));
+}
+
+} // namespace
+
+void bringUpToDate(SQLite::Database& database) {
+    if (database.execAndGet("PRAGMA user_version").getInt() >= kSchemaVersion) {
+        return;
+    }
+    SQLite::Transaction transaction(database);
+    database.exec(kDocuments);
+    setVersion(database);
+    transaction.commit();
+}
 
 void createSchema(SQLite::Database& database) {
     SQLite::Transaction transaction(database);
@@ -39,7 +61,8 @@ void createSchema(SQLite::Database& database) {
         CREATE INDEX run_by_build ON run(build);
     )");
     database.exec("PRAGMA application_id = " + std::to_string(kApplicationId));
-    database.exec("PRAGMA user_version = " + std::to_string(kSchemaVersion));
+    database.exec(kDocuments);
+    setVersion(database);
     transaction.commit();
 }
 

@@ -320,6 +320,45 @@ TEST(Notebook, RefusesWhatIsNoNotebook) {
     EXPECT_EQ(codeOf("other.anodex"), Code::NotANotebook);
 }
 
+TEST(Notebook, KeepsDocumentsWithUndoAndRedo) {
+    Book b;
+    record::Document shelf{newId(), record::DocumentKind::Shelf, "shelf", "{}", false};
+    ASSERT_TRUE(b.book.commit("shelf filled", 1, {shelf}));
+    shelf.text = R"({"format": "anodex-shelf/1"})";
+    ASSERT_TRUE(b.book.commit("shelf changed", 2, {shelf}));
+    EXPECT_EQ(b.book.documents()->at(0), shelf);
+    EXPECT_EQ(*b.book.undo(), "shelf changed");
+    EXPECT_EQ(b.book.documents()->at(0).text, "{}");
+    EXPECT_EQ(*b.book.undo(), "shelf filled");
+    EXPECT_TRUE(b.book.documents()->empty());
+    EXPECT_EQ(*b.book.redo(), "shelf filled");
+    EXPECT_EQ(b.book.documents()->size(), 1U);
+    EXPECT_TRUE(b.book.check()->empty());
+}
+
+TEST(Notebook, AFileOfTheFirstVersionIsReadAndBroughtUpToDate) {
+    Book b;
+    fill(b.book);
+    const std::string before = *b.book.dump();
+    { const Notebook closed = std::move(b.book); }
+    {
+        SQLite::Database database(b.path, SQLite::OPEN_READWRITE);
+        database.exec("DROP TABLE document");
+        database.exec("PRAGMA user_version = 1");
+    }
+    {
+        const auto old = Notebook::open(b.path, OpenMode::Read);
+        ASSERT_TRUE(old);
+        EXPECT_EQ(*old->dump(), before);
+        EXPECT_TRUE(old->documents()->empty());
+    }
+    b.book = b.open(OpenMode::Write);
+    EXPECT_EQ(*b.book.dump(), before);
+    EXPECT_TRUE(b.book.commit("shelf", 3,
+                              {record::Document{newId(), record::DocumentKind::Shelf, "s", "{}", false}}));
+    EXPECT_EQ(b.book.documents()->size(), 1U);
+}
+
 TEST(Notebook, RefusesNewerAndDamagedFiles) {
     Book b;
     fill(b.book);

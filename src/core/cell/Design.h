@@ -116,9 +116,13 @@ struct StringDesign {
     bool operator==(const StringDesign&) const = default;
 };
 
+/// How it is put together. It decides how the cell is drawn; the model goes by sizes and materials alone.
+enum class Construction { Unstated, Beaker, Jar, JarUnderOil, Pouch, Tray, Rolled, Rods, Felt, Flow, Paper };
+
 struct CellDesign {
     std::string name;
     std::string family;
+    Construction construction = Construction::Unstated;
     std::optional<double> temperatureKelvin;
     ElectrodeDesign negative;
     ElectrodeDesign positive;

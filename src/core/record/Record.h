@@ -117,6 +117,21 @@ struct RunHeader {
     bool operator==(const RunHeader&) const = default;
 };
 
+/// Text in one of our open formats that belongs to the whole notebook.
+enum class DocumentKind {
+    Shelf = 1,   ///< What the builder owns: one *.shelf.json.
+    OwnEntry = 2 ///< One entry of a catalogue file, named by `name`.
+};
+
+struct Document {
+    Id id;
+    DocumentKind kind = DocumentKind::Shelf;
+    std::string name;
+    std::string text;
+    bool setAside = false;
+    bool operator==(const Document&) const = default;
+};
+
 /// Bulk samples of a run: parallel columns, time rising.
 struct RunSamples {
     std::vector<double> seconds;

@@ -4,6 +4,7 @@
 #include "app/views/cell/AirChoices.h"
 #include "app/views/cell/Section.h"
 #include "app/views/cell/Strips.h"
+#include "app/views/cell/Whole.h"
 
 #include <QHBoxLayout>
 #include <QMenu>
@@ -17,7 +18,11 @@ CellView::CellView(Workbench& bench, const Theme& theme, QWidget* parent)
     auto* strips = new Strips(bench, theme, this);
     auto* layout = new QHBoxLayout(this);
     layout->setContentsMargins(0, 0, 0, 0);
-    layout->addWidget(m_section, 5);
+    auto* drawings = new QVBoxLayout;
+    drawings->setSpacing(0);
+    drawings->addWidget(new Whole(bench, theme, this), 2);
+    drawings->addWidget(m_section, 3);
+    layout->addLayout(drawings, 5);
     auto* beside = new QVBoxLayout;
     beside->setSpacing(0);
     beside->addWidget(strips, 5);

@@ -7,6 +7,7 @@
 #include "wording/FindingText.h"
 #include "wording/Quantities.h"
 
+#include <QPainterPath>
 #include <algorithm>
 #include <cmath>
 
@@ -255,19 +256,24 @@ void Section::paintLead(QPainter& painter, cell::Side side) const {
     const Colours& c = m_theme.colours();
     const bool negative = side == cell::Side::Negative;
     const QRectF& box = m_layout.box(side);
-    const double inset = std::min(Theme::em(1.2), box.width() / 4.0);
+    const double inset = Theme::em(1.2);
     const double x = !m_layout.stacked ? box.center().x()
-                     : negative        ? box.left() + inset
-                                       : box.right() - inset;
-    const QPointF head(x, Theme::em(3.6));
-    const QPointF foot(x, box.top());
+                     : negative        ? m_layout.gap.left() + inset
+                                       : m_layout.gap.right() - inset;
+    // Where liquids lie in layers the wire comes down along the wall and turns in to a smaller electrode.
+    const double end = std::clamp(x, box.left(), box.right());
+    const double foot = end == x ? box.top() : box.center().y();
+    QPainterPath wire(QPointF(x, Theme::em(3.6)));
+    wire.lineTo(x, foot);
+    wire.lineTo(end, foot);
+    painter.setBrush(Qt::NoBrush);
     if (m_layout.stacked) {
         painter.setPen(QPen(c.sheet, 7.0)); // the insulation, where the wire crosses the liquids
-        painter.drawLine(foot, head);
+        painter.drawPath(wire);
     }
     painter.setPen(QPen(negative ? c.negative : c.positive, 2.5));
-    painter.drawLine(foot, head);
-    drawTerminal(painter, head, Theme::em(0.6), !negative, c);
+    painter.drawPath(wire);
+    drawTerminal(painter, {x, Theme::em(3.6)}, Theme::em(0.6), !negative, c);
 }
 
 void Section::addHandle(std::vector<PictureItem>& items, const SectionSize& size, const QRectF& label,

@@ -98,11 +98,13 @@ void Section::addBarrier(std::vector<PictureItem>& items) const {
         m_layout.stacked ? QRectF(gap.left() + 8, box.top() - Theme::em(1.35), gap.width() - Theme::em(3.0),
                                   Theme::em(1.3))
                          : QRectF(gap.left(), gap.bottom() - Theme::em(1.8), gap.width(), Theme::em(1.3));
+    const int layers = m_bench.design().separator ? m_bench.design().separator->layers.value_or(1) : 1;
     PictureItem item;
     item.id = QStringLiteral("separator");
     item.area = m_layout.stacked ? box.adjusted(0, -4, 0, 4) : box.adjusted(-5, 0, 5, 0);
     item.role = QAccessible::Button;
-    item.name = tr("Separator: %1").arg(q(separator.name));
+    item.name = layers > 1 ? tr("Separator: %1 layers of %2").arg(layers).arg(q(separator.name))
+                           : tr("Separator: %1").arg(q(separator.name));
     item.value = cell.barrier->thicknessMetres > 0.0
                      ? tr("%1 mm").arg(q(wording::numberText(cell.barrier->thicknessMetres * 1e3, 2)))
                      : QString();
@@ -112,6 +114,13 @@ void Section::addBarrier(std::vector<PictureItem>& items) const {
         painter.setPen(QPen(c.faint, 1.0, Qt::DashLine));
         painter.setBrush(QBrush(c.faint, Qt::Dense6Pattern));
         painter.drawRect(box);
+        for (int i = 1; i < layers; ++i) {
+            const double share = static_cast<double>(i) / layers;
+            painter.drawLine(m_layout.stacked ? QLineF(box.left(), box.top() + share * box.height(),
+                                                       box.right(), box.top() + share * box.height())
+                                              : QLineF(box.left() + share * box.width(), box.top(),
+                                                       box.left() + share * box.width(), box.bottom()));
+        }
         painter.setPen(c.ink);
         painter.setFont(Theme::font(0.9));
         if (caption.width() > Theme::em(5.0)) {

@@ -1,0 +1,29 @@
+// src/app/views/cell/WholeShape.h - the whole cell as it stands on the bench: outlines in their true sizes.
+//
+// Sizes      from areas, thicknesses, gap and volumes; a plate is half as high again as it is wide, a rod is
+//            as long as its area asks, a vessel as wide as its liquid asks.
+// Units      mm; x to the right, y downward.
+#pragma once
+#include "core/cell/Cell.h"
+#include "core/chemistry/Catalogue.h"
+#include <QPainterPath>
+#include <vector>
+
+namespace anodex::app {
+
+struct WholePiece {
+    enum class Kind { Vessel, Liquid, Electrode, Separator, Oil, Soil, Pipe };
+    Kind kind = Kind::Vessel;
+    cell::Side side = cell::Side::Negative; ///< Of electrodes and liquids.
+    QPainterPath path;
+};
+
+/// As the design says, or as its parts suggest.
+[[nodiscard]] cell::Construction constructionOf(const chemistry::Catalogue& catalogue,
+                                                const cell::CellDesign& design, const cell::Cell& cell);
+
+/// From back to front.
+[[nodiscard]] std::vector<WholePiece> wholeCell(const chemistry::Catalogue& catalogue, const cell::Cell& cell,
+                                                cell::Construction construction);
+
+} // namespace anodex::app

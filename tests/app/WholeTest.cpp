@@ -1,0 +1,128 @@
+// The whole cell, drawn in its true sizes whatever its construction.
+#include "app/views/cell/WholeShape.h"
+#include "tests/app/WindowFixture.h"
+#include "tests/support/CellJson.h"
+
+#include <QMenu>
+#include <QPushButton>
+#include <QTimer>
+#include <cmath>
+
+namespace anodex::app {
+namespace {
+
+using namespace test::json;
+using cell::Construction;
+using Kind = WholePiece::Kind;
+
+std::vector<WholePiece> drawn(const Json& json, Construction construction) {
+    return wholeCell(test::catalogue(), test::cellOf(json.dump()), construction);
+}
+
+QRectF boundsOf(const std::vector<WholePiece>& pieces, Kind kind, cell::Side side = cell::Side::Negative) {
+    for (const WholePiece& piece : pieces) {
+        if (piece.kind == kind && piece.side == side) {
+            return piece.path.boundingRect();
+        }
+    }
+    return {};
+}
+
+Json plates() {
+    return with(cellWith(electrode("zinc", 24), electrode("copper", 24), water({{"NaCl", 1}})), "gap_mm", 12);
+}
+
+TEST(WholeShape, ABeakerHoldsItsLiquidAndStandsItsPlatesApart) {
+    const Json json = plates();
+    const auto pieces = drawn(json, Construction::Beaker);
+    const QRectF negative = boundsOf(pieces, Kind::Electrode, cell::Side::Negative);
+    const QRectF positive = boundsOf(pieces, Kind::Electrode, cell::Side::Positive);
+    EXPECT_NEAR(positive.left() - negative.right(), 12.0, 1e-9);
+    EXPECT_NEAR(negative.width(), 0.5, 1e-9);
+    const QRectF liquid = boundsOf(pieces, Kind::Liquid);
+    const double millilitres = test::cellOf(json.dump()).solutions[0].volumeM3 * 1e6;
+    EXPECT_NEAR(liquid.width() * liquid.width() * liquid.height() / 1000.0, millilitres, 0.02 * millilitres);
+}
+
+TEST(WholeShape, ARollCoversWhatItsLayersCover) {
+    Json json = plates();
+    json["gap_mm"] = 0.5;
+    const QRectF roll = boundsOf(drawn(json, Construction::Rolled), Kind::Electrode);
+    const double length = 2400.0 / (0.6 * std::sqrt(2400.0));
+    const double pitch = 0.5 + 0.5 + 2 * 0.5; // both plates, two separators
+    const double layers = length * pitch;
+    const double covered = M_PI / 4.0 * roll.width() * roll.height() - M_PI * 3.0 * 3.0;
+    EXPECT_NEAR(covered, layers, 0.25 * layers);
+}
+
+TEST(WholeShape, TanksHoldTheirLiquidsAndRodsTheirAreas) {
+    Json flow = apart(plates(), water({{"NaCl", 1}}), "ion membrane");
+    const auto pieces = drawn(flow, Construction::Flow);
+    bool tank = false;
+    for (const WholePiece& piece : pieces) {
+        const QRectF box = piece.path.boundingRect();
+        tank |= piece.kind == Kind::Liquid && std::abs(box.width() - std::cbrt(102000.0)) < 1.0;
+    }
+    EXPECT_TRUE(tank);
+    const Json rods =
+        cellWith(electrode("magnesium rod", 100), electrode("graphite rod", 100), ready("damp soil"));
+    const QRectF rod = boundsOf(drawn(rods, Construction::Rods), Kind::Electrode);
+    EXPECT_NEAR(M_PI * rod.width() * (rod.height() - 30.0), 10000.0, 1.0);
+}
+
+TEST(WholeShape, EveryConstructionShowsBothElectrodesOfEveryCell) {
+    const std::vector<Json> cells = {
+        plates(), apart(plates(), water({{"CuSO4", 1}}), "salt bridge"),
+        apart(plates(), water({{"CuSO4", 1}}), "gravity"), with(plates(), "string", {{"series", 6}}),
+        cellWith(electrode("aluminium foil", 20), electrode("carbon block", 20000), water({{"NaCl", 1}}))};
+    for (const Json& json : cells) {
+        for (int i = 0; i <= static_cast<int>(Construction::Paper); ++i) {
+            const auto pieces = drawn(json, static_cast<Construction>(i));
+            for (const cell::Side side : {cell::Side::Negative, cell::Side::Positive}) {
+                const QRectF box = boundsOf(pieces, Kind::Electrode, side);
+                EXPECT_GT(box.width() + box.height(), 0.0) << i << json.dump();
+                EXPECT_TRUE(std::isfinite(box.width()) && std::isfinite(box.height())) << i;
+            }
+        }
+    }
+}
+
+TEST(WholeShape, AnUnstatedConstructionFollowsFromTheParts) {
+    const auto of = [](const Json& json) {
+        return constructionOf(test::catalogue(), test::design(json.dump()), test::cellOf(json.dump()));
+    };
+    EXPECT_EQ(of(plates()), Construction::Beaker);
+    EXPECT_EQ(of(apart(plates(), water({{"CuSO4", 1}}), "gravity")), Construction::Jar);
+    EXPECT_EQ(of(cellWith(electrode("magnesium"), electrode("graphite"), ready("damp soil"))),
+              Construction::Rods);
+    EXPECT_EQ(of(with(plates(), "construction", "rolled")), Construction::Rolled);
+}
+
+class WholeTest : public WindowTest {};
+
+TEST_F(WholeTest, TheConstructionIsChosenByItsNameAndUndone) {
+    QTest::mouseClick(find<QPushButton>("doorFirst"), Qt::LeftButton);
+    go(3);
+    const QString before = picture("whole")->item("construction")->name;
+    bool chosen = false;
+    QTimer::singleShot(50, [&] {
+        auto* menu = qobject_cast<QMenu*>(QApplication::activePopupWidget());
+        ASSERT_NE(menu, nullptr);
+        for (QAction* action : menu->actions()) {
+            if (action->text() == QLatin1String("Tray with fins")) {
+                chosen = true;
+                action->trigger();
+            }
+        }
+        menu->close();
+    });
+    click(picture("whole"), "construction");
+    ASSERT_TRUE(chosen);
+    EXPECT_EQ(picture("whole")->item("construction")->name, QStringLiteral("Tray with fins"));
+    QApplication::setActiveWindow(m_window.get());
+    m_bench->undo();
+    EXPECT_EQ(picture("whole")->item("construction")->name, before);
+}
+
+} // namespace
+} // namespace anodex::app

@@ -80,7 +80,7 @@ int main(int argc, char** argv) {
         window.openDemo();
     }
     for (const QString& view : {QString("notebook"), QString("couple"), QString("curves"), QString("charge"),
-                                QString("cell"), QString("bench"), QString("judge")}) {
+                                QString("cell"), QString("bench"), QString("judge"), QString("shelf"), QString("catalogue")}) {
         if (parser.isSet("only") && parser.value("only") != view) {
             continue;
         }
@@ -94,8 +94,8 @@ int main(int argc, char** argv) {
                                                 : app::CoupleView::Face::Ladder);
         }
         settle(700);
-        if (station == "cell") {
-            settle(2500); // what would help is sought aside
+        if (station == "cell" || station == "shelf") {
+            settle(station == "cell" ? 2500 : 6000); // what would help, and what can be made, is sought aside
         }
         const QString path = folder + "/" + parser.value("prefix") + view + ".png";
         if (!window.grab().save(path)) {

@@ -9,6 +9,7 @@
 #include "formats/CatalogueReader.h"
 #include "formats/CellFile.h"
 #include "formats/EmbeddedData.h"
+#include "formats/ShelfFile.h"
 #include "notebook/Notebook.h"
 #include "wording/ErrorText.h"
 
@@ -45,6 +46,7 @@ public:
     void write() {
         m_project = {idFor("project"), "Allotment power", kStart - kDay};
         commit("New project Allotment power", {m_project});
+        fillShelf();
         cell::CellDesign design = *formats::readCellFile(formats::embeddedFile("starters/gravity.cell.json"));
         design.name = "Rain gauge jar";
         design.temperatureKelvin = 285.15;
@@ -81,6 +83,29 @@ public:
     }
 
 private:
+    /// What stands in the shed.
+    void fillShelf() {
+        shelf::Shelf owned;
+        owned.materials = {{"zinc", 0.006, {}, 3.0},
+                           {"copper", 0.006, {}, 4.0},
+                           {"aluminium foil", 0.01, {}, 0.2},
+                           {"galvanised screw", 0.0008, {}, 0.1},
+                           {"steel nail", 0.001, {}, 0.1},
+                           {"graphite rod", 0.002, {}, 2.0},
+                           {"activated carbon", 0.005, {}, 1.0},
+                           {"lead", 0.005, {}, 2.5}};
+        owned.substances = {{"NaCl", 0.5, 0.6},
+                            {"copper sulfate pentahydrate", 0.25, 3.5},
+                            {"zinc sulfate heptahydrate", 0.25, 4.0},
+                            {"NaHCO3", 0.5, 1.2}};
+        owned.liquids = {{"vinegar", 5e-4, 0.8}, {"lemon juice", 2e-4, 1.5}};
+        owned.separators = {{"kitchen paper", 0.05}, {"porous pot", 4.0}};
+        owned.cases = {{"glass", 0.5}, {"HDPE", 0.3}};
+        commit("Put the shed on the shelf",
+               {record::Document{idFor("shelf"), record::DocumentKind::Shelf, "shelf",
+                                 formats::writeShelfFile(owned), false}});
+    }
+
     void commit(const std::string& sentence, const std::vector<notebook::Change>& changes) {
         if (const auto done = m_book.commit(sentence, m_now, changes); !done) {
             stop(wording::errorText(done.error()));

@@ -1,6 +1,7 @@
 #include "formats/ShelfFile.h"
 
 #include "formats/JsonObject.h"
+#include "formats/Scaled.h"
 
 namespace anodex::formats {
 namespace {
@@ -65,6 +66,34 @@ tl::expected<Shelf, FileError> readShelfFile(std::string_view text) {
         return tl::unexpected(*problem);
     }
     return shelf;
+}
+
+std::string writeShelfFile(const Shelf& shelf) {
+    Json json = {{"format", kShelfFormat}};
+    const auto add = [&](const char* list, Json entry, const std::optional<double>& price) {
+        put(entry, "price", price, 1.0);
+        json[list].push_back(std::move(entry));
+    };
+    for (const OwnedMaterial& owned : shelf.materials) {
+        Json entry = {{"material", owned.material}, {"area_cm2", tidy(1e4 * owned.areaM2)}};
+        put(entry, "mass_g", owned.massKg, 1e3);
+        add("materials", std::move(entry), owned.price);
+    }
+    for (const OwnedSubstance& owned : shelf.substances) {
+        add("substances", {{"substance", owned.substance}, {"mass_g", tidy(1e3 * owned.massKg)}},
+            owned.price);
+    }
+    for (const OwnedLiquid& owned : shelf.liquids) {
+        add("liquids", {{"ready", owned.ready}, {"volume_mL", tidy(1e6 * owned.volumeM3)}}, owned.price);
+    }
+    for (const auto& [list, parts] :
+         {std::pair<const char*, const std::vector<OwnedPart>&>{"separators", shelf.separators},
+          {"cases", shelf.cases}}) {
+        for (const OwnedPart& part : parts) {
+            add(list, {{"material", part.material}}, part.price);
+        }
+    }
+    return json.dump(2) + "\n";
 }
 
 } // namespace anodex::formats

@@ -5,10 +5,12 @@
 #include "app/frame/Rail.h"
 #include "app/frame/Wire.h"
 #include "app/views/bench/BenchView.h"
+#include "app/views/catalogue/CatalogueView.h"
 #include "app/views/cell/CellView.h"
 #include "app/views/couple/CoupleView.h"
 #include "app/views/judge/JudgeView.h"
 #include "app/views/notebook/NotebookView.h"
+#include "app/views/shelf/ShelfView.h"
 #include "app/widgets/ExplainPanel.h"
 #include "app/widgets/picture/PictureScroll.h"
 #include "wording/PartText.h"
@@ -40,6 +42,12 @@ constexpr StationRow kStations[] = {{"notebook", QT_TRANSLATE_NOOP("Station", "N
                                     {"bench", QT_TRANSLATE_NOOP("Station", "Bench"), 6},
                                     {"judge", QT_TRANSLATE_NOOP("Station", "Judge"), 7}};
 
+/// The notebook, the shelf and the catalogue are there before the first design.
+bool needsDesign(const QString& station) {
+    return station != QLatin1String("notebook") && station != QLatin1String("shelf") &&
+           station != QLatin1String("catalogue");
+}
+
 QString q(const std::string& text) {
     return QString::fromStdString(text);
 }
@@ -53,13 +61,16 @@ MainWindow::MainWindow(Workbench& bench, Theme& theme, QWidget* parent)
       m_strip(new MessageStrip(theme, this)), m_explain(new ExplainPanel(this)), m_find(new FindPanel(this)),
       m_notebook(new NotebookView(bench, theme, this)), m_couple(new CoupleView(bench, theme, this)),
       m_cell(new CellView(bench, theme, this)), m_benchView(new BenchView(bench, theme, this)),
-      m_judge(new JudgeView(bench, theme, this)) {
+      m_judge(new JudgeView(bench, theme, this)), m_shelf(new ShelfView(bench, theme, this)),
+      m_catalogueView(new CatalogueView(bench, this)) {
     m_stage->setObjectName(QStringLiteral("stage"));
     addView(QStringLiteral("notebook"), m_notebook);
     addView(QStringLiteral("couple"), m_couple);
     addView(QStringLiteral("cell"), m_cell);
     addView(QStringLiteral("bench"), m_benchView);
     addView(QStringLiteral("judge"), m_judge);
+    addView(QStringLiteral("shelf"), m_shelf);
+    addView(QStringLiteral("catalogue"), m_catalogueView);
     auto* frame = new QWidget(this);
     frame->setObjectName(QStringLiteral("frame"));
     auto* middle = new QVBoxLayout;
@@ -90,6 +101,8 @@ MainWindow::MainWindow(Workbench& bench, Theme& theme, QWidget* parent)
     connect(m_notebook, &NotebookView::demoAsked, this, &MainWindow::openDemo);
     connect(m_couple, &CoupleView::refused, m_strip, &MessageStrip::refuse);
     connect(m_cell, &CellView::refused, m_strip, &MessageStrip::refuse);
+    connect(m_shelf, &ShelfView::refused, m_strip, &MessageStrip::refuse);
+    connect(m_catalogueView, &CatalogueView::refused, m_strip, &MessageStrip::refuse);
     connect(m_benchView, &BenchView::refused, m_strip, &MessageStrip::refuse);
     connect(&bench, &Workbench::said, m_strip, &MessageStrip::say);
     connect(&bench, &Workbench::refused, m_strip, &MessageStrip::refuse);
@@ -128,6 +141,8 @@ void MainWindow::addShortcuts() {
         showStation(QStringLiteral("bench"));
         m_benchView->askImport();
     });
+    add(QKeySequence(Qt::CTRL | Qt::Key_L), [this] { showStation(QStringLiteral("catalogue")); });
+    add(QKeySequence(Qt::CTRL | Qt::Key_K), [this] { showStation(QStringLiteral("shelf")); });
     add(QKeySequence::Find, [this] { showFind(); });
     add(QKeySequence::Open, [this] { openFile(); });
     add(QKeySequence::New, [this] { newFile(); });
@@ -136,7 +151,7 @@ void MainWindow::addShortcuts() {
 }
 
 void MainWindow::showStation(const QString& wanted) {
-    const bool nothingYet = m_bench.revisions().empty() && wanted != QLatin1String("notebook");
+    const bool nothingYet = m_bench.revisions().empty() && needsDesign(wanted);
     const QString id = nothingYet ? QStringLiteral("notebook") : wanted;
     if (nothingYet) {
         m_strip->say(tr("There is no design yet: choose a door first"));
@@ -176,7 +191,7 @@ void MainWindow::refreshTitle() {
     setWindowTitle(name.isEmpty()     ? QStringLiteral("Anodex")
                    : m_bench.isDemo() ? tr("Demo · Anodex")
                                       : name + QStringLiteral(" · Anodex"));
-    if (m_bench.revisions().empty() && !m_station.isEmpty() && m_station != QLatin1String("notebook")) {
+    if (m_bench.revisions().empty() && !m_station.isEmpty() && needsDesign(m_station)) {
         showStation(QStringLiteral("notebook"));
     }
     refreshWire();
@@ -220,6 +235,9 @@ void MainWindow::showDrawer() {
     menu.addAction(m_bench.isHeld() ? tr("Let go of the held state\tCtrl+H")
                                     : tr("Hold this state to compare\tCtrl+H"),
                    &m_bench, &Workbench::toggleHold);
+    menu.addAction(tr("What can I make?\tCtrl+K"), this, [this] { showStation(QStringLiteral("shelf")); });
+    menu.addAction(tr("Catalogue and sources\tCtrl+L"), this,
+                   [this] { showStation(QStringLiteral("catalogue")); });
     menu.addSeparator();
     QMenu* look = menu.addMenu(tr("Look"));
     const std::pair<QString, ThemeChoice> choices[] = {{tr("Follow the desktop"), ThemeChoice::FollowDesktop},
@@ -250,6 +268,10 @@ std::vector<FindEntry> MainWindow::findEntries() {
         entries.push_back({QCoreApplication::translate("Station", row.title), tr("station"),
                            [this, id] { showStation(id); }});
     }
+    entries.push_back(
+        {tr("What can I make?"), tr("the shelf"), [this] { showStation(QStringLiteral("shelf")); }});
+    entries.push_back({tr("Catalogue and sources"), tr("what the numbers stand on"),
+                       [this] { showStation(QStringLiteral("catalogue")); }});
     entries.push_back({tr("Write down a build"), tr("action"), [this] { m_bench.writeDownBuild(); }});
     entries.push_back({tr("New line from here"), tr("action"), [this] { m_bench.branchDesign(); }});
     entries.push_back({tr("Import a run"), tr("action"), [this] {

@@ -18,7 +18,9 @@ class Crumbs;
 class ExplainPanel;
 class JudgeView;
 class MessageStrip;
+class CatalogueView;
 class NotebookView;
+class ShelfView;
 class PictureScroll;
 class Rail;
 class View;
@@ -74,6 +76,8 @@ private:
     CellView* m_cell;
     BenchView* m_benchView;
     JudgeView* m_judge;
+    ShelfView* m_shelf;
+    CatalogueView* m_catalogueView;
     QString m_station;
 };
 

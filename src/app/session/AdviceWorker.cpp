@@ -10,12 +10,12 @@ constexpr std::size_t kShown = 5;
 
 } // namespace
 
-AdviceWorker::AdviceWorker(const chemistry::Catalogue& catalogue, QObject* parent)
-    : QObject(parent), m_catalogue(catalogue), m_work(kPauseMilliseconds) {}
+AdviceWorker::AdviceWorker(QObject* parent) : QObject(parent), m_work(kPauseMilliseconds) {}
 
-void AdviceWorker::request(const cell::CellDesign& design, shelf::RankBy by) {
-    m_work.request([this, design, by](const std::stop_token& stop) {
-        const auto changes = shelf::helpfulChanges(m_catalogue, design, by, kShown, stop);
+void AdviceWorker::request(const chemistry::Catalogue& catalogue, const cell::CellDesign& design,
+                           shelf::RankBy by) {
+    m_work.request([this, &catalogue, design, by](const std::stop_token& stop) {
+        const auto changes = shelf::helpfulChanges(catalogue, design, by, kShown, stop);
         if (changes) {
             QMetaObject::invokeMethod(
                 this, [this, design, found = *changes] { emit finished(design, found); },

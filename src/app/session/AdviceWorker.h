@@ -9,16 +9,15 @@ namespace anodex::app {
 class AdviceWorker : public QObject {
     Q_OBJECT
 public:
-    explicit AdviceWorker(const chemistry::Catalogue& catalogue, QObject* parent = nullptr);
+    explicit AdviceWorker(QObject* parent = nullptr);
 
     /// Replaces whatever is being sought.
-    void request(const cell::CellDesign& design, shelf::RankBy by);
+    void request(const chemistry::Catalogue& catalogue, const cell::CellDesign& design, shelf::RankBy by);
 
 signals:
     void finished(const anodex::cell::CellDesign& design, const std::vector<anodex::shelf::Change>& changes);
 
 private:
-    const chemistry::Catalogue& m_catalogue;
     LatestWork m_work;
 };
 

@@ -89,6 +89,7 @@ std::optional<notebook::NotebookError> Contents::load(const notebook::Notebook& 
     take(notebook.projects(), projects);
     take(notebook.revisions(), revisions);
     take(notebook.builds(), plain);
+    take(notebook.documents(), documents);
     builds.clear();
     longRuns.clear();
     for (const record::Build& one : plain) {

@@ -40,6 +40,7 @@ struct Contents {
     std::vector<record::Revision> revisions;
     std::vector<BuildSummary> builds;
     std::map<record::Id, RunDigestPointer> digests; ///< Runs never change, so each is read once.
+    std::vector<record::Document> documents;        ///< Set aside or not.
     std::vector<record::Id> longRuns;               ///< Not read yet: too long to wait for.
 
     /// Reads everything anew; the first problem, if any. What could be read is there all the same.

@@ -11,23 +11,22 @@ constexpr int kSamples = 200;
 
 } // namespace
 
-DoubtWorker::DoubtWorker(const chemistry::Catalogue& catalogue, QObject* parent)
-    : QObject(parent), m_catalogue(catalogue), m_work(kPauseMilliseconds) {}
+DoubtWorker::DoubtWorker(QObject* parent) : QObject(parent), m_work(kPauseMilliseconds) {}
 
-void DoubtWorker::request(const Outcome& outcome, int ticket) {
+void DoubtWorker::request(const chemistry::Catalogue& catalogue, const Outcome& outcome, int ticket) {
     if (!outcome.usable()) {
         m_work.cancel();
         return;
     }
-    m_work.request(
-        [this, cell = *outcome.cell, evaluation = *outcome.evaluation, ticket](const std::stop_token& stop) {
-            const auto doubt = cell::estimateDoubt(m_catalogue, cell, evaluation, {kSamples, 1, 1}, stop);
-            if (doubt) {
-                QMetaObject::invokeMethod(
-                    this, [this, ticket, result = *doubt] { emit finished(ticket, result); },
-                    Qt::QueuedConnection);
-            }
-        });
+    m_work.request([this, &catalogue, cell = *outcome.cell, evaluation = *outcome.evaluation,
+                    ticket](const std::stop_token& stop) {
+        const auto doubt = cell::estimateDoubt(catalogue, cell, evaluation, {kSamples, 1, 1}, stop);
+        if (doubt) {
+            QMetaObject::invokeMethod(
+                this, [this, ticket, result = *doubt] { emit finished(ticket, result); },
+                Qt::QueuedConnection);
+        }
+    });
 }
 
 } // namespace anodex::app

@@ -9,16 +9,15 @@ namespace anodex::app {
 class DoubtWorker : public QObject {
     Q_OBJECT
 public:
-    explicit DoubtWorker(const chemistry::Catalogue& catalogue, QObject* parent = nullptr);
+    explicit DoubtWorker(QObject* parent = nullptr);
 
     /// Replaces whatever is being computed. The answer carries `ticket`.
-    void request(const Outcome& outcome, int ticket);
+    void request(const chemistry::Catalogue& catalogue, const Outcome& outcome, int ticket);
 
 signals:
     void finished(int ticket, const anodex::cell::Doubt& doubt);
 
 private:
-    const chemistry::Catalogue& m_catalogue;
     LatestWork m_work;
 };
 

@@ -31,7 +31,7 @@ template <typename T> T orEmpty(notebook::Answer<T> answer) {
 } // namespace
 
 Workbench::Workbench(const chemistry::Catalogue& catalogue, Services services, QObject* parent)
-    : QObject(parent), m_catalogue(catalogue), m_services(std::move(services)), m_doubt(catalogue) {
+    : QObject(parent), m_catalogue(catalogue), m_services(std::move(services)) {
     m_quiet.setSingleShot(true);
     m_quiet.setInterval(kQuietMilliseconds);
     connect(&m_quiet, &QTimer::timeout, this, &Workbench::settle);
@@ -99,6 +99,15 @@ void Workbench::reload() {
 }
 
 void Workbench::showContents() {
+    QString fault;
+    if (m_catalogue.use(m_contents.documents, fault)) {
+        // What was worked out before speaks of another catalogue's entries.
+        m_before.reset();
+        m_pin.reset();
+    }
+    if (!fault.isEmpty()) {
+        emit refused(tr("An own entry of the catalogue is left out: %1").arg(fault));
+    }
     m_runReader.read(notebookPath(), m_contents.longRuns);
     loadSelection();
     emit contentChanged();
@@ -133,7 +142,7 @@ void Workbench::evaluateBuilt() {
     if (build() == nullptr || revision() == nullptr || build()->build.asBuilt == revision()->design) {
         return;
     }
-    m_built = outcomeOf(m_catalogue, build()->build.asBuilt);
+    m_built = outcomeOf(catalogue(), build()->build.asBuilt);
     // The ranges are those written down that day.
     const record::Expectation& then = build()->build.expectation;
     m_built->doubt = cell::Doubt{};
@@ -184,8 +193,8 @@ void Workbench::selectBuild(const record::Id& id) {
 }
 
 void Workbench::reevaluate(const cell::CellDesign& design) {
-    m_outcome = outcomeOf(m_catalogue, design);
-    m_doubt.request(m_outcome, ++m_ticket);
+    m_outcome = outcomeOf(catalogue(), design);
+    m_doubt.request(catalogue(), m_outcome, ++m_ticket);
     emit designChanged();
 }
 

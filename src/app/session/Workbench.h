@@ -6,6 +6,7 @@
 //            settled by itself after 800 ms of quiet.
 // Children   the first edit after a build begins a child revision by itself.
 #pragma once
+#include "app/session/CatalogueBook.h"
 #include "app/session/Contents.h"
 #include "app/session/DoubtWorker.h"
 #include "app/session/Outcome.h"
@@ -32,11 +33,14 @@ public:
     void setDemo(bool demo) { m_demo = demo; }
 
     // --- what is there ---
-    [[nodiscard]] const chemistry::Catalogue& catalogue() const { return m_catalogue; }
+    /// The shipped one with the notebook's own entries.
+    [[nodiscard]] const chemistry::Catalogue& catalogue() const { return m_catalogue.current(); }
+    [[nodiscard]] const CatalogueBook& catalogueBook() const { return m_catalogue; }
     [[nodiscard]] const Services& services() const { return m_services; }
     [[nodiscard]] const std::vector<record::Project>& projects() const { return m_contents.projects; }
     [[nodiscard]] const std::vector<record::Revision>& revisions() const { return m_contents.revisions; }
     [[nodiscard]] const std::vector<BuildSummary>& builds() const { return m_contents.builds; }
+    [[nodiscard]] const std::vector<record::Document>& documents() const { return m_contents.documents; }
     [[nodiscard]] std::vector<const BuildSummary*> buildsOf(const record::Id& revision) const {
         return m_contents.buildsOf(revision);
     }
@@ -83,6 +87,8 @@ public:
     void addEvent(record::Event event);
     bool importRun(const QString& name, record::Millis started, const record::RunSamples& samples,
                    const std::function<void(double)>& progress, const std::stop_token& stop);
+    /// New when its id is empty or not known yet.
+    bool putDocument(record::Document document, const QString& sentence);
     void undo();
     void redo();
     [[nodiscard]] std::vector<notebook::HistoryEntry> history() const;
@@ -111,7 +117,7 @@ private:
     [[nodiscard]] record::Expectation expectationOf(const Outcome& outcome) const;
     void report(const notebook::NotebookError& error);
 
-    const chemistry::Catalogue& m_catalogue;
+    CatalogueBook m_catalogue;
     Services m_services;
     std::optional<notebook::Notebook> m_notebook;
     bool m_demo = false;

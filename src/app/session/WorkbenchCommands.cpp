@@ -75,10 +75,10 @@ void Workbench::renameRevision(const QString& name) {
 
 record::Expectation Workbench::expectationOf(const Outcome& outcome) const {
     // Written down for good: with the curve, and with the ranges awaited here rather than guessed.
-    const cell::Evaluation evaluation = cell::evaluate(m_catalogue, *outcome.cell);
+    const cell::Evaluation evaluation = cell::evaluate(catalogue(), *outcome.cell);
     const cell::Doubt doubt =
-        outcome.doubt ? *outcome.doubt : cell::estimateDoubt(m_catalogue, *outcome.cell, evaluation).value();
-    return record::expectationOf(m_catalogue.version, evaluation, doubt);
+        outcome.doubt ? *outcome.doubt : cell::estimateDoubt(catalogue(), *outcome.cell, evaluation).value();
+    return record::expectationOf(catalogue().version, evaluation, doubt);
 }
 
 void Workbench::writeDownBuild() {
@@ -107,7 +107,7 @@ QString Workbench::changeAsBuilt(const cell::CellDesign& built) {
     if (build() == nullptr || build()->build.asBuilt == built) {
         return {};
     }
-    const Outcome outcome = outcomeOf(m_catalogue, built);
+    const Outcome outcome = outcomeOf(catalogue(), built);
     if (!outcome.usable()) {
         return text(wording::errorText(formats::toFileError(*outcome.error)));
     }
@@ -251,6 +251,13 @@ void Workbench::redo() {
     m_before.reset();
     reload();
     emit said(done->empty() ? tr("Nothing left to redo") : tr("Redone: %1").arg(text(*done)));
+}
+
+bool Workbench::putDocument(record::Document document, const QString& sentence) {
+    if (document.id.empty()) {
+        document.id = notebook::newId();
+    }
+    return commit(sentence, {document});
 }
 
 } // namespace anodex::app

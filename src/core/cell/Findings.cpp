@@ -38,6 +38,7 @@ public:
             m_cell.charge ? std::optional(chargingOf(m_catalogue, m_cell, m_evaluation)) : std::nullopt;
         take(useFindings(m_catalogue, m_cell, m_evaluation, charging));
         take(compatibilityFindings(m_catalogue, m_cell, m_evaluation, charging));
+        take(foodFindings(m_catalogue, m_cell));
         std::stable_sort(m_findings.begin(), m_findings.end(),
                          [](const Finding& a, const Finding& b) { return a.severity < b.severity; });
         return std::move(m_findings);

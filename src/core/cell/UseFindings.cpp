@@ -32,7 +32,6 @@ public:
         }
         gasInAir();
         strings();
-        food();
         return std::move(m_findings);
     }
 
@@ -188,17 +187,6 @@ private:
         }
     }
 
-    void food() {
-        for (const Side side : {Side::Negative, Side::Positive}) {
-            const auto& ready = m_cell.ready[static_cast<std::size_t>(side)];
-            if (ready && m_catalogue.liquids[*ready].isFood) {
-                add(FindingCode::NotFoodAgain, Severity::Warning, FindingPart::Electrolyte,
-                    {m_catalogue.liquids[*ready].name});
-                return;
-            }
-        }
-    }
-
     const Catalogue& m_catalogue;
     const Cell& m_cell;
     const Evaluation& m_evaluation;
@@ -211,6 +199,20 @@ private:
 std::vector<Finding> useFindings(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation,
                                  const std::optional<Charging>& charging) {
     return UseFinder(catalogue, cell, evaluation, charging).run();
+}
+
+std::vector<Finding> foodFindings(const Catalogue& catalogue, const Cell& cell) {
+    for (const auto& ready : cell.ready) {
+        if (ready && catalogue.liquids[*ready].isFood) {
+            return {{FindingCode::NotFoodAgain,
+                     Severity::Warning,
+                     FindingPart::Electrolyte,
+                     {catalogue.liquids[*ready].name},
+                     0.0,
+                     {}}};
+        }
+    }
+    return {};
 }
 
 } // namespace anodex::cell

@@ -11,4 +11,7 @@ namespace anodex::cell {
                                                const Evaluation& evaluation,
                                                const std::optional<Charging>& charging);
 
+/// Said after all that concerns the cell itself.
+[[nodiscard]] std::vector<Finding> foodFindings(const chemistry::Catalogue& catalogue, const Cell& cell);
+
 } // namespace anodex::cell

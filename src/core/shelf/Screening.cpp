@@ -3,7 +3,6 @@
 #include "core/base/Parallel.h"
 
 #include <algorithm>
-#include <atomic>
 #include <mutex>
 
 namespace anodex::shelf {
@@ -51,14 +50,23 @@ bool better(RankBy by, const Screened& one, const Screened& other) {
 
 std::optional<ScreeningResult> screen(const chemistry::Catalogue& catalogue, const Candidates& candidates,
                                       const ScreeningOptions& options, const std::stop_token& stop) {
+    const auto first = [&](const Screened& one, const Screened& other) {
+        return better(options.by, one, other);
+    };
     std::vector<Screened> all(candidates.size());
-    std::atomic<std::size_t> done{0};
+    std::vector<Screened> soFar;
+    std::size_t done = 0;
     std::mutex telling;
     base::forEachIndex(all.size(), options.threads, stop, [&](std::size_t i) {
         all[i] = screenOne(catalogue, candidates, options.by, i);
-        if (++done % kProgressStep == 0 && options.progress) {
-            const std::lock_guard lock(telling);
-            options.progress(done);
+        if (!options.progress) {
+            return;
+        }
+        const std::lock_guard lock(telling);
+        soFar.insert(std::upper_bound(soFar.begin(), soFar.end(), all[i], first), all[i]);
+        soFar.resize(std::min(soFar.size(), options.top));
+        if (++done % kProgressStep == 0) {
+            options.progress(done, soFar);
         }
     });
     if (stop.stop_requested()) {
@@ -67,9 +75,7 @@ std::optional<ScreeningResult> screen(const chemistry::Catalogue& catalogue, con
     ScreeningResult result;
     result.tried = all.size();
     const std::size_t kept = std::min(options.top, all.size());
-    std::partial_sort(
-        all.begin(), all.begin() + static_cast<std::ptrdiff_t>(kept), all.end(),
-        [&](const Screened& one, const Screened& other) { return better(options.by, one, other); });
+    std::partial_sort(all.begin(), all.begin() + static_cast<std::ptrdiff_t>(kept), all.end(), first);
     all.resize(kept);
     result.best = std::move(all);
     return result;

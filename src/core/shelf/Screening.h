@@ -26,8 +26,8 @@ struct ScreeningOptions {
     RankBy by = RankBy::Voltage;
     std::size_t top = 20;
     int threads = 1;
-    /// Called now and then, from any thread, one at a time: how many have been tried.
-    std::function<void(std::size_t)> progress;
+    /// Called now and then, from any thread, one at a time: how many have been tried, and the best of them.
+    std::function<void(std::size_t, const std::vector<Screened>&)> progress;
 };
 
 struct ScreeningResult {

@@ -13,23 +13,27 @@ struct OwnedMaterial {
     double areaM2 = 1e-3; ///< That would be wetted. > 0.
     std::optional<double> massKg;
     std::optional<double> price;
+    bool operator==(const OwnedMaterial&) const = default;
 };
 
 struct OwnedSubstance {
     std::string substance;
     double massKg = 0.1; ///< > 0.
     std::optional<double> price;
+    bool operator==(const OwnedSubstance&) const = default;
 };
 
 struct OwnedLiquid {
     std::string ready;
     double volumeM3 = 1e-4; ///< > 0.
     std::optional<double> price;
+    bool operator==(const OwnedLiquid&) const = default;
 };
 
 struct OwnedPart {
     std::string material;
     std::optional<double> price;
+    bool operator==(const OwnedPart&) const = default;
 };
 
 struct Shelf {
@@ -38,6 +42,9 @@ struct Shelf {
     std::vector<OwnedLiquid> liquids;
     std::vector<OwnedPart> separators;
     std::vector<OwnedPart> cases;
+    bool operator==(const Shelf&) const = default;
+
+    [[nodiscard]] bool empty() const { return *this == Shelf(); }
 };
 
 } // namespace anodex::shelf

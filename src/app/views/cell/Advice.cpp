@@ -60,8 +60,7 @@ QString gain(const shelf::Change& change) {
 } // namespace
 
 Advice::Advice(Workbench& bench, const Theme& theme, QWidget* parent)
-    : Picture(tr("What would help most"), parent), m_bench(bench), m_theme(theme),
-      m_worker(bench.catalogue()) {
+    : Picture(tr("What would help most"), parent), m_bench(bench), m_theme(theme) {
     setObjectName(QStringLiteral("advice"));
     connect(&bench, &Workbench::designChanged, this, &Advice::seek);
     connect(&theme, &Theme::changed, this, &Advice::rebuild);
@@ -74,7 +73,7 @@ Advice::Advice(Workbench& bench, const Theme& theme, QWidget* parent)
 void Advice::seek() {
     if (isVisible() && m_bench.outcome().usable()) {
         m_seeking = true;
-        m_worker.request(m_bench.design(), kFigures[m_figure].by);
+        m_worker.request(m_bench.catalogue(), m_bench.design(), kFigures[m_figure].by);
     }
     rebuild();
 }

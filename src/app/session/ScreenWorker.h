@@ -1,0 +1,47 @@
+// src/app/session/ScreenWorker.h - the shelf screened aside, streaming in: the latest request wins.
+#pragma once
+#include "app/session/LatestWork.h"
+#include "core/shelf/Screening.h"
+#include <QObject>
+#include <QString>
+
+namespace anodex::app {
+
+/// One candidate, ready to be shown and to be made a design.
+struct ScreenedCell {
+    cell::CellDesign design;
+    double figure = 0.0;
+    double openCircuitVolts = 0.0;
+    double maximumWatts = 0.0;
+    std::optional<cell::Finding> worst; ///< Arrives with the last answer.
+    QString why;                        ///< Same.
+};
+
+struct ScreenState {
+    std::vector<ScreenedCell> best;
+    std::size_t tried = 0;
+    std::size_t all = 0;
+    bool finished = false;
+    QString problem; ///< In one line, when the shelf cannot be used.
+};
+
+class ScreenWorker : public QObject {
+    Q_OBJECT
+public:
+    explicit ScreenWorker(QObject* parent = nullptr);
+
+    void request(const chemistry::Catalogue& catalogue, const shelf::Shelf& shelf, shelf::RankBy by);
+    void cancel() { m_work.cancel(); }
+
+signals:
+    void stateChanged(const anodex::app::ScreenState& state);
+
+private:
+    void run(const chemistry::Catalogue& catalogue, const shelf::Shelf& shelf, shelf::RankBy by,
+             const std::stop_token& stop);
+    void tell(ScreenState state);
+
+    LatestWork m_work;
+};
+
+} // namespace anodex::app

@@ -1,0 +1,34 @@
+#include "app/session/ShelfBook.h"
+
+#include "formats/ShelfFile.h"
+
+#include <algorithm>
+
+namespace anodex::app {
+namespace {
+
+const record::Document* shelfDocument(const Workbench& bench) {
+    const auto& documents = bench.documents();
+    const auto found = std::find_if(documents.begin(), documents.end(), [](const record::Document& one) {
+        return one.kind == record::DocumentKind::Shelf && !one.setAside;
+    });
+    return found == documents.end() ? nullptr : &*found;
+}
+
+} // namespace
+
+shelf::Shelf shelfIn(const Workbench& bench) {
+    const record::Document* document = shelfDocument(bench);
+    return document != nullptr ? formats::readShelfFile(document->text).value_or(shelf::Shelf())
+                               : shelf::Shelf();
+}
+
+bool keepShelf(Workbench& bench, const shelf::Shelf& shelf, const QString& sentence) {
+    const record::Document* before = shelfDocument(bench);
+    record::Document document =
+        before != nullptr ? *before : record::Document{{}, record::DocumentKind::Shelf, "shelf", {}, false};
+    document.text = formats::writeShelfFile(shelf);
+    return bench.putDocument(std::move(document), sentence);
+}
+
+} // namespace anodex::app

@@ -1,0 +1,171 @@
+#include "app/views/shelf/Boards.h"
+
+#include "app/session/ShelfBook.h"
+#include "app/widgets/Draw.h"
+
+#include <QPainterPath>
+#include <algorithm>
+
+namespace anodex::app {
+namespace {
+
+QString kindName(OwnedThing::Kind kind) {
+    switch (kind) {
+    case OwnedThing::Kind::Material:
+        return Boards::tr("Metals and carbons");
+    case OwnedThing::Kind::Substance:
+        return Boards::tr("Salts, acids, alkalis");
+    case OwnedThing::Kind::Liquid:
+        return Boards::tr("Ready liquids");
+    case OwnedThing::Kind::Separator:
+        return Boards::tr("Papers, pots, membranes");
+    case OwnedThing::Kind::Case:
+        return Boards::tr("Jars and boxes");
+    }
+    return {};
+}
+
+} // namespace
+
+Boards::Boards(Workbench& bench, const Theme& theme, QWidget* parent)
+    : Picture(tr("The shelf"), parent), m_bench(bench), m_theme(theme) {
+    setObjectName(QStringLiteral("boards"));
+    connect(&bench, &Workbench::contentChanged, this, &Boards::rebuild);
+    connect(&theme, &Theme::changed, this, &Boards::rebuild);
+    connect(this, &Picture::resized, this, &Boards::rebuild);
+    connect(this, &Picture::shown, this, &Boards::rebuild);
+    connect(this, &Picture::activated, this, [this](const QString& id) {
+        emit takenOff(static_cast<std::size_t>(id.section(QLatin1Char(':'), 1).toInt()));
+    });
+}
+
+void Boards::paintThing(QPainter& painter, OwnedThing::Kind kind, const QRectF& box) const {
+    const Colours& c = m_theme.colours();
+    const double w = box.width();
+    const double h = box.height();
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.setPen(QPen(c.ink, 1.3));
+    switch (kind) {
+    case OwnedThing::Kind::Material:
+        painter.setBrush(c.rule);
+        painter.drawPolygon(QPolygonF({{box.left() + 0.2 * w, box.bottom()},
+                                       {box.left() + 0.2 * w, box.top() + 0.15 * h},
+                                       {box.left() + 0.7 * w, box.top()},
+                                       {box.left() + 0.7 * w, box.bottom() - 0.15 * h}}));
+        break;
+    case OwnedThing::Kind::Substance:
+        painter.setBrush(c.sheet);
+        painter.drawRoundedRect(QRectF(box.left() + 0.2 * w, box.top() + 0.2 * h, 0.6 * w, 0.8 * h), 3, 3);
+        painter.setBrush(c.faint);
+        painter.drawRect(QRectF(box.left() + 0.15 * w, box.top() + 0.08 * h, 0.7 * w, 0.14 * h));
+        painter.setBrush(c.expected);
+        painter.setPen(Qt::NoPen);
+        painter.drawRect(QRectF(box.left() + 0.23 * w, box.top() + 0.55 * h, 0.54 * w, 0.42 * h));
+        break;
+    case OwnedThing::Kind::Liquid: {
+        QPainterPath bottle(QPointF(box.left() + 0.4 * w, box.top()));
+        bottle.lineTo(box.left() + 0.6 * w, box.top());
+        bottle.lineTo(box.left() + 0.6 * w, box.top() + 0.25 * h);
+        bottle.lineTo(box.left() + 0.8 * w, box.top() + 0.45 * h);
+        bottle.lineTo(box.left() + 0.8 * w, box.bottom());
+        bottle.lineTo(box.left() + 0.2 * w, box.bottom());
+        bottle.lineTo(box.left() + 0.2 * w, box.top() + 0.45 * h);
+        bottle.lineTo(box.left() + 0.4 * w, box.top() + 0.25 * h);
+        bottle.closeSubpath();
+        painter.fillPath(bottle, c.sheet);
+        painter.fillRect(QRectF(box.left() + 0.2 * w, box.top() + 0.55 * h, 0.6 * w, 0.45 * h), c.liquid);
+        painter.setBrush(Qt::NoBrush);
+        painter.drawPath(bottle);
+        break;
+    }
+    case OwnedThing::Kind::Separator:
+        painter.setBrush(QBrush(c.faint, Qt::Dense6Pattern));
+        painter.drawRect(QRectF(box.left() + 0.15 * w, box.top() + 0.2 * h, 0.7 * w, 0.8 * h));
+        break;
+    case OwnedThing::Kind::Case:
+        painter.setBrush(Qt::NoBrush);
+        painter.drawPolyline(QPolygonF({{box.left() + 0.15 * w, box.top() + 0.2 * h},
+                                        {box.left() + 0.15 * w, box.bottom()},
+                                        {box.right() - 0.15 * w, box.bottom()},
+                                        {box.right() - 0.15 * w, box.top() + 0.2 * h}}));
+        break;
+    }
+}
+
+PictureItem Boards::drawn(std::size_t index, const QRectF& area) const {
+    const OwnedThing& thing = m_things[index];
+    PictureItem item;
+    item.id = QStringLiteral("thing:%1").arg(index);
+    item.area = area;
+    item.role = QAccessible::Button;
+    item.name = thing.name;
+    item.value = thing.amount;
+    item.tooltip = tr("%1 %2\nClick when it is used up: it leaves the shelf, and undo brings it back.")
+                       .arg(thing.name, thing.amount);
+    item.paint = [=, this](QPainter& painter) {
+        const Colours& c = m_theme.colours();
+        const double text = Theme::em(1.15);
+        paintThing(painter, thing.kind,
+                   QRectF(area.center().x() - Theme::em(1.2), area.top() + 2, Theme::em(2.4),
+                          area.height() - 2.0 * text - 6));
+        painter.setPen(c.ink);
+        painter.setFont(Theme::font(0.9));
+        drawElided(painter, QRectF(area.left(), area.bottom() - 2 * text, area.width(), text), thing.name,
+                   Qt::AlignCenter);
+        painter.setPen(c.faint);
+        painter.setFont(Theme::font(0.82));
+        drawElided(painter, QRectF(area.left(), area.bottom() - text, area.width(), text), thing.amount,
+                   Qt::AlignCenter);
+    };
+    return item;
+}
+
+void Boards::rebuild() {
+    if (!isVisible()) {
+        return;
+    }
+    setFocusColour(m_theme.colours().focus);
+    m_things = thingsOn(shelfIn(m_bench));
+    std::vector<PictureItem> items;
+    const double wide = Theme::em(6.4);
+    const double tall = Theme::em(5.6);
+    const int across = std::max(1, static_cast<int>((width() - 8) / wide));
+    double y = 2.0;
+    std::vector<std::pair<QString, double>> titles;
+    for (int kind = 0; kind <= static_cast<int>(OwnedThing::Kind::Case); ++kind) {
+        int column = 0;
+        for (std::size_t i = 0; i < m_things.size(); ++i) {
+            if (static_cast<int>(m_things[i].kind) != kind) {
+                continue;
+            }
+            if (column == 0 && (titles.empty() || titles.back().first != kindName(m_things[i].kind))) {
+                titles.emplace_back(kindName(m_things[i].kind), y);
+                y += Theme::em(1.3);
+            }
+            items.push_back(drawn(i, QRectF(4 + column * wide, y, wide - 6, tall)));
+            if (++column == across) {
+                column = 0;
+                y += tall + Theme::em(0.5);
+            }
+        }
+        y += column > 0 ? tall + Theme::em(0.5) : 0.0;
+    }
+    setMinimumHeight(static_cast<int>(y));
+    setBackdrop([this, titles](QPainter& painter) {
+        painter.setPen(m_theme.colours().faint);
+        painter.setFont(Theme::font(0.85, true));
+        for (const auto& [title, top] : titles) {
+            drawElided(painter, QRectF(4, top, width() - 8, Theme::em(1.2)), title);
+        }
+        if (titles.empty()) {
+            painter.setFont(Theme::font(1.0));
+            painter.drawText(rect().adjusted(8, 8, -8, -8), Qt::AlignLeft | Qt::TextWordWrap,
+                             tr("Nothing stands here yet. Type below what you own, one thing a line:") +
+                                 QStringLiteral("\n\n") +
+                                 ownedExamples(m_bench.catalogue()).join(QLatin1Char('\n')));
+        }
+    });
+    setItems(std::move(items));
+}
+
+} // namespace anodex::app

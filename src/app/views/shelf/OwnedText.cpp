@@ -1,0 +1,245 @@
+#include "app/views/shelf/OwnedText.h"
+
+#include "core/chemistry/NameLookup.h"
+#include "wording/Quantities.h"
+
+#include <QCoreApplication>
+#include <algorithm>
+
+namespace anodex::app {
+namespace {
+
+using wording::Dimension;
+
+constexpr double kPieceM2 = 1e-3;
+
+QString say(const char* text) {
+    return QCoreApplication::translate("Owned", text);
+}
+
+QString q(std::string_view text) {
+    return QString::fromUtf8(text.data(), static_cast<qsizetype>(text.size()));
+}
+
+std::string_view trimmed(std::string_view text) {
+    while (!text.empty() && text.front() == ' ') {
+        text.remove_prefix(1);
+    }
+    while (!text.empty() && text.back() == ' ') {
+        text.remove_suffix(1);
+    }
+    return text;
+}
+
+struct Typed {
+    std::string_view name;
+    std::optional<wording::ParsedQuantity> amount;
+    std::optional<double> price;
+};
+
+/// "… for 2.50" at the end is a price.
+Typed parted(std::string_view text) {
+    Typed typed;
+    const auto at = text.rfind(" for ");
+    if (at != std::string_view::npos) {
+        const std::string_view price = trimmed(text.substr(at + 5));
+        const auto number = wording::parseQuantity(price);
+        if (number && number->used == price.size() && number->dimension == Dimension::None &&
+            number->value >= 0.0) {
+            typed.price = number->value;
+            text = trimmed(text.substr(0, at));
+        }
+    }
+    const auto isAmount = [](const std::optional<wording::ParsedQuantity>& quantity) {
+        return quantity && quantity->value > 0.0 &&
+               (quantity->dimension == Dimension::SquareMetre || quantity->dimension == Dimension::Kilogram ||
+                quantity->dimension == Dimension::CubicMetre);
+    };
+    const auto front = wording::parseQuantity(text);
+    if (isAmount(front)) {
+        typed.amount = front;
+        typed.name = trimmed(text.substr(front->used));
+        return typed;
+    }
+    for (std::size_t i = text.find(' '); i != std::string_view::npos; i = text.find(' ', i + 1)) {
+        const std::string_view rest = trimmed(text.substr(i + 1));
+        const auto behind = wording::parseQuantity(rest);
+        if (isAmount(behind) && behind->used == rest.size()) {
+            typed.amount = behind;
+            typed.name = trimmed(text.substr(0, i));
+            return typed;
+        }
+    }
+    typed.name = trimmed(text);
+    return typed;
+}
+
+template <typename Entry, typename Name>
+void place(std::vector<Entry>& list, Entry entry, const Name& nameOf) {
+    const auto same = std::find_if(list.begin(), list.end(), [&](const Entry& one) {
+        return chemistry::foldedName(nameOf(one)) == chemistry::foldedName(nameOf(entry));
+    });
+    if (same != list.end()) {
+        *same = std::move(entry);
+    } else {
+        list.push_back(std::move(entry));
+    }
+}
+
+const auto kMaterialName = [](const auto& owned) { return owned.material; };
+
+std::optional<shelf::OwnedMaterial> materialFrom(const chemistry::Catalogue& catalogue, const Typed& typed) {
+    const auto index = chemistry::findMaterial(catalogue, typed.name);
+    const bool volume = typed.amount && typed.amount->dimension == Dimension::CubicMetre;
+    if (!index || volume) {
+        return std::nullopt;
+    }
+    const chemistry::Material& material = catalogue.materials[*index];
+    shelf::OwnedMaterial owned{std::string(typed.name), kPieceM2, std::nullopt, typed.price};
+    if (typed.amount && typed.amount->dimension == Dimension::SquareMetre) {
+        owned.areaM2 = typed.amount->value;
+    } else if (typed.amount) {
+        owned.massKg = typed.amount->value;
+        owned.areaM2 = typed.amount->value / (material.densityKgPerM3 * material.defaultThicknessMetres);
+    }
+    return owned;
+}
+
+QString nearest(const chemistry::Catalogue& catalogue, std::string_view name) {
+    std::vector<std::string> names;
+    for (const auto& list : {chemistry::materialNames(catalogue), chemistry::substanceNames(catalogue),
+                             chemistry::liquidNames(catalogue), chemistry::separatorNames(catalogue),
+                             chemistry::caseNames(catalogue)}) {
+        names.insert(names.end(), list.begin(), list.end());
+    }
+    const std::string near = chemistry::nearestName(name, names);
+    return near.empty() ? say("choose a name of the catalogue")
+                        : say("did you mean \"%1\"?").arg(QString::fromStdString(near));
+}
+
+QString number(double value, const char* unit) {
+    return QString::fromStdString(wording::numberText(value, 3)) + QChar(0xA0) + QString::fromUtf8(unit);
+}
+
+} // namespace
+
+std::optional<shelf::Shelf> withOwned(const chemistry::Catalogue& catalogue, shelf::Shelf shelf,
+                                      std::string_view text, QString& problem) {
+    const Typed typed = parted(trimmed(text));
+    const std::string name(typed.name);
+    const bool mass = typed.amount && typed.amount->dimension == Dimension::Kilogram;
+    const bool volume = typed.amount && typed.amount->dimension == Dimension::CubicMetre;
+    if (const auto why = chemistry::whyRefused(catalogue, typed.name)) {
+        problem =
+            say("\"%1\" is refused in every recipe: %2").arg(q(typed.name), QString::fromStdString(*why));
+        return std::nullopt;
+    }
+    if (volume && chemistry::findLiquid(catalogue, typed.name)) {
+        place(shelf.liquids, {name, typed.amount->value, typed.price},
+              [](const auto& one) { return one.ready; });
+        return shelf;
+    }
+    if (!typed.amount && chemistry::findSeparator(catalogue, typed.name)) {
+        place(shelf.separators, {name, typed.price}, kMaterialName);
+        return shelf;
+    }
+    if (!typed.amount && chemistry::findCase(catalogue, typed.name)) {
+        place(shelf.cases, {name, typed.price}, kMaterialName);
+        return shelf;
+    }
+    if (auto owned = materialFrom(catalogue, typed)) {
+        place(shelf.materials, std::move(*owned), kMaterialName);
+        return shelf;
+    }
+    if (mass && chemistry::findSubstance(catalogue, typed.name)) {
+        place(shelf.substances, {name, typed.amount->value, typed.price},
+              [](const auto& one) { return one.substance; });
+        return shelf;
+    }
+    if (chemistry::findSubstance(catalogue, typed.name)) {
+        problem = say("how much %1? Right would be grams, as in \"500 g %1\"").arg(q(typed.name));
+    } else if (chemistry::findLiquid(catalogue, typed.name)) {
+        problem = say("how much %1? Right would be millilitres, as in \"500 mL %1\"").arg(q(typed.name));
+    } else {
+        problem = say("\"%1\" is not known; %2").arg(q(typed.name), nearest(catalogue, typed.name));
+    }
+    return std::nullopt;
+}
+
+QStringList ownedExamples(const chemistry::Catalogue& catalogue) {
+    QStringList lines;
+    if (!catalogue.materials.empty()) {
+        lines << say("30 cm² %1 for 2.50").arg(QString::fromStdString(catalogue.materials.front().name));
+    }
+    for (const chemistry::Substance& substance : catalogue.substances) {
+        if (!substance.isSolvent) {
+            lines << say("500 g %1").arg(QString::fromStdString(substance.name));
+            break;
+        }
+    }
+    if (!catalogue.liquids.empty()) {
+        lines << say("250 mL %1").arg(QString::fromStdString(catalogue.liquids.front().name));
+    }
+    if (!catalogue.separators.empty()) {
+        lines << QString::fromStdString(catalogue.separators.front().name);
+    }
+    return lines;
+}
+
+std::vector<OwnedThing> thingsOn(const shelf::Shelf& shelf) {
+    using Kind = OwnedThing::Kind;
+    std::vector<OwnedThing> things;
+    const auto add = [&](Kind kind, std::size_t index, const std::string& name, QString amount,
+                         const std::optional<double>& price) {
+        if (price) {
+            amount += (amount.isEmpty() ? QString() : QStringLiteral(", ")) +
+                      say("for %1").arg(QString::fromStdString(wording::numberText(*price, 4)));
+        }
+        things.push_back({kind, index, QString::fromStdString(name), std::move(amount)});
+    };
+    for (std::size_t i = 0; i < shelf.materials.size(); ++i) {
+        const shelf::OwnedMaterial& one = shelf.materials[i];
+        add(Kind::Material, i, one.material, number(one.areaM2 * 1e4, "cm²"), one.price);
+    }
+    for (std::size_t i = 0; i < shelf.substances.size(); ++i) {
+        const shelf::OwnedSubstance& one = shelf.substances[i];
+        add(Kind::Substance, i, one.substance, number(one.massKg * 1e3, "g"), one.price);
+    }
+    for (std::size_t i = 0; i < shelf.liquids.size(); ++i) {
+        const shelf::OwnedLiquid& one = shelf.liquids[i];
+        add(Kind::Liquid, i, one.ready, number(one.volumeM3 * 1e6, "mL"), one.price);
+    }
+    for (std::size_t i = 0; i < shelf.separators.size(); ++i) {
+        add(Kind::Separator, i, shelf.separators[i].material, {}, shelf.separators[i].price);
+    }
+    for (std::size_t i = 0; i < shelf.cases.size(); ++i) {
+        add(Kind::Case, i, shelf.cases[i].material, {}, shelf.cases[i].price);
+    }
+    return things;
+}
+
+shelf::Shelf without(shelf::Shelf shelf, const OwnedThing& thing) {
+    const auto remove = [&](auto& list) {
+        list.erase(list.begin() + static_cast<std::ptrdiff_t>(thing.index));
+    };
+    switch (thing.kind) {
+    case OwnedThing::Kind::Material:
+        remove(shelf.materials);
+        break;
+    case OwnedThing::Kind::Substance:
+        remove(shelf.substances);
+        break;
+    case OwnedThing::Kind::Liquid:
+        remove(shelf.liquids);
+        break;
+    case OwnedThing::Kind::Separator:
+        remove(shelf.separators);
+        break;
+    case OwnedThing::Kind::Case:
+        remove(shelf.cases);
+        break;
+    }
+    return shelf;
+}
+
+} // namespace anodex::app

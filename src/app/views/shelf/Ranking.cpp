@@ -1,0 +1,166 @@
+#include "app/views/shelf/Ranking.h"
+
+#include "app/widgets/Draw.h"
+#include "wording/FindingText.h"
+#include "wording/Quantities.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace anodex::app {
+namespace {
+
+QString q(const std::string& text) {
+    return QString::fromStdString(text);
+}
+
+QString liquidName(const cell::LiquidDesign& liquid) {
+    if (!liquid.ready.empty()) {
+        return q(liquid.ready);
+    }
+    QStringList names;
+    for (const cell::SoluteDesign& solute : liquid.solutes) {
+        names << q(solute.substance);
+    }
+    return names.join(QStringLiteral(", "));
+}
+
+QString between(const cell::CellDesign& design) {
+    QString text = liquidName(design.liquid);
+    if (design.positiveLiquid) {
+        text += QStringLiteral(" | ") + liquidName(*design.positiveLiquid);
+    }
+    return design.separator ? text + QStringLiteral(", ") + q(design.separator->material) : text;
+}
+
+} // namespace
+
+Ranking::Ranking(Workbench& bench, const Theme& theme, QWidget* parent)
+    : Picture(tr("The best cells from the shelf"), parent), m_bench(bench), m_theme(theme) {
+    setObjectName(QStringLiteral("ranking"));
+    connect(&theme, &Theme::changed, this, &Ranking::rebuild);
+    connect(this, &Picture::resized, this, &Ranking::rebuild);
+    connect(this, &Picture::shown, this, &Ranking::rebuild);
+    connect(this, &Picture::activated, this, [this](const QString& id) {
+        const auto index = static_cast<std::size_t>(id.section(QLatin1Char(':'), 1).toInt());
+        if (index < m_state.best.size()) {
+            emit chosen(m_state.best[index].design);
+        }
+    });
+}
+
+void Ranking::show(const ScreenState& state, shelf::RankBy by) {
+    m_state = state;
+    m_by = by;
+    rebuild();
+}
+
+QString Ranking::figureText(const ScreenedCell& cell) const {
+    switch (m_by) {
+    case shelf::RankBy::Power:
+    case shelf::RankBy::SteadyPower:
+        return q(wording::quantityText(cell.figure, cell::Unit::Watt));
+    case shelf::RankBy::Life:
+        return q(wording::durationText(cell.figure));
+    case shelf::RankBy::Cost:
+        return tr("%1 a Wh").arg(q(wording::numberText(cell.figure * 3600.0, 3)));
+    case shelf::RankBy::Safety:
+        return cell.figure <= 0.0 ? tr("nothing against it")
+                                  : tr("%1 against it").arg(q(wording::numberText(cell.figure, 6)));
+    case shelf::RankBy::Voltage:
+        break;
+    }
+    return q(wording::quantityText(cell.figure, cell::Unit::Volt));
+}
+
+double Ranking::share(const ScreenedCell& cell) const {
+    const bool leastFirst = m_by == shelf::RankBy::Cost || m_by == shelf::RankBy::Safety;
+    const double best = m_state.best.front().figure;
+    const double share =
+        leastFirst ? (best + 1e-12) / (cell.figure + 1e-12) : cell.figure / std::max(best, 1e-12);
+    return std::clamp(share, 0.0, 1.0);
+}
+
+PictureItem Ranking::row(std::size_t index, const QRectF& area) const {
+    const ScreenedCell& cell = m_state.best[index];
+    const QString negative = q(cell.design.negative.material);
+    const QString positive = q(cell.design.positive.material);
+    PictureItem item;
+    item.id = QStringLiteral("cell:%1").arg(index);
+    item.area = area;
+    item.role = QAccessible::Button;
+    item.name = tr("%1 and %2 in %3").arg(negative, positive, between(cell.design));
+    item.value = figureText(cell);
+    item.tooltip = item.name + QStringLiteral("\n") + (cell.why.isEmpty() ? item.value : cell.why) +
+                   tr("\nClick to make it a design.");
+    std::optional<cell::Finding> worst;
+    if (cell.worst && cell.worst->severity != cell::Severity::Note) {
+        worst = cell.worst;
+        item.value += QStringLiteral(", ") + q(wording::findingText(*worst).title);
+        item.tooltip += QStringLiteral("\n") + q(wording::findingText(*worst).text);
+    }
+    item.paint = [=, this, figure = figureText(cell), part = share(cell), why = cell.why,
+                  liquid = between(cell.design)](QPainter& painter) {
+        const Colours& c = m_theme.colours();
+        const double line = Theme::em(1.3);
+        const double number = std::min(Theme::em(8.5), 0.28 * area.width());
+        QColor pale = c.expected;
+        pale.setAlpha(110);
+        painter.fillRect(QRectF(area.left(), area.top(), number * part, area.height() - 4), pale);
+        painter.setPen(c.ink);
+        painter.setFont(Theme::font(1.15, true));
+        drawElided(painter, QRectF(area.left() + 6, area.top(), number - 8, area.height() - 4), figure);
+        double x = area.left() + number + Theme::em(0.8);
+        painter.setFont(Theme::font(1.0, true));
+        for (const bool plus : {false, true}) {
+            drawTerminal(painter, {x, area.top() + line / 2 + 2}, Theme::em(0.42), plus, c);
+            painter.setPen(c.ink);
+            const QString& name = plus ? positive : negative;
+            const double room = plus ? area.right() - x - Theme::em(0.7) : 0.4 * (area.width() - number);
+            const double wide = std::min(QFontMetricsF(painter.font()).horizontalAdvance(name) + 4, room);
+            drawElided(painter, QRectF(x + Theme::em(0.7), area.top() + 2, wide, line), name);
+            x += wide + Theme::em(1.8);
+        }
+        painter.setPen(c.faint);
+        painter.setFont(Theme::font(0.9));
+        const double left = area.left() + number + Theme::em(0.4);
+        if (x < area.right() - Theme::em(2.0)) {
+            drawElided(painter, QRectF(x, area.top() + 2, area.right() - x, line), liquid);
+        }
+        double from = left;
+        if (worst) {
+            drawSeverity(painter, {left + Theme::em(0.5), area.top() + 1.5 * line}, Theme::em(0.45),
+                         worst->severity, c);
+            painter.setPen(severityColour(worst->severity, c));
+            const QString title = q(wording::findingText(*worst).title);
+            const double wide = QFontMetricsF(painter.font()).horizontalAdvance(title) + Theme::em(0.8);
+            from = left + Theme::em(1.2);
+            drawElided(painter, QRectF(from, area.top() + line, std::min(wide, area.right() - from), line),
+                       title);
+            from += wide;
+        }
+        painter.setPen(c.faint);
+        if (from < area.right()) {
+            drawElided(painter, QRectF(from, area.top() + line, area.right() - from, line), why);
+        }
+        painter.setPen(QPen(c.rule, 1.0));
+        painter.drawLine(QPointF(area.left(), area.bottom() - 2), QPointF(area.right(), area.bottom() - 2));
+    };
+    return item;
+}
+
+void Ranking::rebuild() {
+    if (!isVisible()) {
+        return;
+    }
+    setFocusColour(m_theme.colours().focus);
+    std::vector<PictureItem> items;
+    const double tall = Theme::em(2.9);
+    for (std::size_t i = 0; i < m_state.best.size(); ++i) {
+        items.push_back(row(i, QRectF(4, 2 + static_cast<double>(i) * tall, width() - 8, tall)));
+    }
+    setMinimumHeight(static_cast<int>(tall * static_cast<double>(m_state.best.size()) + 4));
+    setItems(std::move(items));
+}
+
+} // namespace anodex::app

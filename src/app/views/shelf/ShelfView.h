@@ -1,0 +1,59 @@
+// src/app/views/shelf/ShelfView.h - what the builder owns, and the best that can be made of it.
+#pragma once
+#include "app/session/ScreenWorker.h"
+#include "app/session/Workbench.h"
+#include "app/theme/Theme.h"
+#include "app/views/View.h"
+#include <array>
+
+class QLabel;
+class QLineEdit;
+class QProgressBar;
+class QPushButton;
+
+namespace anodex::app {
+
+class Boards;
+class Ranking;
+
+class ShelfView : public View {
+    Q_OBJECT
+public:
+    ShelfView(Workbench& bench, const Theme& theme, QWidget* parent);
+
+    [[nodiscard]] Ranking* ranking() const { return m_ranking; }
+
+signals:
+    void refused(const QString& text);
+
+protected:
+    void showEvent(QShowEvent* event) override;
+    void hideEvent(QHideEvent* event) override;
+
+private:
+    QWidget* makeShelf();
+    QWidget* makeRanking();
+    void add();
+    void takeOff(std::size_t thing);
+    void openFile();
+    void saveFile();
+    void rank();
+    void stop();
+    void take(const ScreenState& state);
+    void choose(cell::CellDesign design);
+
+    Workbench& m_bench;
+    const Theme& m_theme;
+    ScreenWorker m_worker;
+    Boards* m_boards = nullptr;
+    Ranking* m_ranking = nullptr;
+    QLineEdit* m_entry = nullptr;
+    QLabel* m_state = nullptr;
+    QProgressBar* m_progress = nullptr;
+    QPushButton* m_stop = nullptr;
+    std::array<QPushButton*, 5> m_by{}; ///< In the order they are offered.
+    std::size_t m_chosen = 0;
+    shelf::Shelf m_ranked; ///< What the answer belongs to.
+};
+
+} // namespace anodex::app

@@ -124,5 +124,58 @@ TEST_F(WholeTest, TheConstructionIsChosenByItsNameAndUndone) {
     EXPECT_EQ(picture("whole")->item("construction")->name, before);
 }
 
+/// Triggers the entry of an open menu, or of one of its lists.
+bool trigger(QMenu* menu, const QString& words) {
+    for (QAction* action : menu->actions()) {
+        if (action->text() == words) {
+            action->trigger();
+            return true;
+        }
+        if (action->menu() != nullptr && trigger(action->menu(), words)) {
+            return true;
+        }
+    }
+    return false;
+}
+
+struct MenuChoice {
+    const char* picture;
+    const char* item;
+    const char* words;
+    std::function<bool(const cell::CellDesign&)> holds;
+};
+
+TEST_F(WholeTest, CollectorPowderCaseLidPlaceAndStirringAreChosen) {
+    QTest::mouseClick(find<QPushButton>("doorFirst"), Qt::LeftButton);
+    go(3);
+    const std::vector<MenuChoice> choices = {
+        {"section", "positive", "steel mesh", [](const auto& d) { return d.positive.collector.has_value(); }},
+        {"section", "positive", "1 g manganese dioxide",
+         [](const auto& d) { return d.positive.additives.size() == 1; }},
+        {"whole", "construction", "glass", [](const auto& d) { return d.caseMaterial == "glass"; }},
+        {"whole", "construction", "Tight lid", [](const auto& d) { return d.closed; }},
+        {"whole", "construction", "Outdoors", [](const auto& d) { return d.place.outdoors; }},
+        {"whole", "construction", "A flame or sparks are near", [](const auto& d) { return d.place.flame; }},
+        {"whole", "construction", "Liquid is stirred or pumped", [](const auto& d) { return d.stirred; }}};
+    for (const MenuChoice& choice : choices) {
+        bool found = false;
+        QTimer::singleShot(50, [&] {
+            auto* menu = qobject_cast<QMenu*>(QApplication::activePopupWidget());
+            ASSERT_NE(menu, nullptr) << choice.words;
+            found = trigger(menu, QString::fromUtf8(choice.words));
+            menu->close();
+        });
+        click(picture(choice.picture), choice.item);
+        EXPECT_TRUE(found) << choice.words;
+        EXPECT_TRUE(choice.holds(m_bench->design())) << choice.words;
+        QApplication::setActiveWindow(m_window.get());
+    }
+    for (std::size_t i = 0; i < choices.size(); ++i) {
+        m_bench->undo();
+    }
+    EXPECT_FALSE(m_bench->design().stirred || m_bench->design().closed ||
+                 m_bench->design().positive.collector);
+}
+
 } // namespace
 } // namespace anodex::app

@@ -130,6 +130,7 @@ std::string CatalogueView::chosenList() const {
 
 void CatalogueView::showEvent(QShowEvent* event) {
     View::showEvent(event);
+    m_lists->doItemsLayout(); // filled before it had its looks
     refresh();
 }
 

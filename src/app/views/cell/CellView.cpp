@@ -1,7 +1,7 @@
 #include "app/views/cell/CellView.h"
 
 #include "app/views/cell/Advice.h"
-#include "app/views/cell/AirChoices.h"
+#include "app/views/cell/PartChoices.h"
 #include "app/views/cell/Section.h"
 #include "app/views/cell/Strips.h"
 #include "app/views/cell/Whole.h"
@@ -35,45 +35,16 @@ CellView::CellView(Workbench& bench, const Theme& theme, QWidget* parent)
 }
 
 void CellView::choices(const QString& part, const QPoint& at) {
-    QMenu menu(this);
-    const auto addAir = [&](cell::Side side) {
-        const cell::Electrode& electrode = m_bench.outcome().cell->electrode(side);
-        for (const std::vector<AirChoice>& group : airChoices(m_bench.catalogue(), electrode)) {
-            menu.addSeparator();
-            for (const AirChoice& choice : group) {
-                QAction* action = menu.addAction(choice.words);
-                action->setCheckable(true);
-                action->setChecked(choice.taken);
-                connect(action, &QAction::triggered, this, [this, side, apply = choice.apply] {
-                    cell::CellDesign design = m_bench.design();
-                    apply(design.electrode(side));
-                    m_bench.edit(design);
-                });
-            }
-        }
-    };
     if (!m_bench.outcome().cell) {
         return;
     }
+    QMenu menu(this);
     if (part == QLatin1String("negative")) {
-        addAir(cell::Side::Negative);
+        addElectrodeChoices(menu, m_bench, cell::Side::Negative);
     } else if (part == QLatin1String("positive")) {
-        addAir(cell::Side::Positive);
+        addElectrodeChoices(menu, m_bench, cell::Side::Positive);
     } else {
-        QAction* none = menu.addAction(tr("Nothing between"));
-        connect(none, &QAction::triggered, this, [this] {
-            cell::CellDesign design = m_bench.design();
-            design.separator.reset();
-            m_bench.edit(design);
-        });
-        for (const chemistry::SeparatorMaterial& separator : m_bench.catalogue().separators) {
-            QAction* action = menu.addAction(QString::fromStdString(separator.name));
-            connect(action, &QAction::triggered, this, [this, name = separator.name] {
-                cell::CellDesign design = m_bench.design();
-                design.separator = cell::SeparatorDesign{name, {}, {}};
-                m_bench.edit(design);
-            });
-        }
+        addSeparatorChoices(menu, m_bench);
     }
     menu.exec(at);
 }

@@ -1,5 +1,6 @@
 #include "app/views/cell/Whole.h"
 
+#include "app/views/cell/PartChoices.h"
 #include "app/widgets/Draw.h"
 #include "wording/Quantities.h"
 
@@ -67,6 +68,8 @@ void Whole::choose(const QPoint& at) {
             m_bench.edit(design);
         });
     }
+    menu.addSeparator();
+    addVesselChoices(menu, m_bench);
     menu.exec(at);
 }
 
@@ -81,7 +84,8 @@ PictureItem Whole::title() const {
             item.name = tr(name);
         }
     }
-    item.tooltip = tr("How it is put together. Click for another: the drawing follows, the numbers do not.");
+    item.tooltip = tr("How it is put together. Click for another (the drawing follows, the numbers do not), "
+                      "for case, lid and place.");
     item.paint = [this, area = item.area, name = item.name](QPainter& painter) {
         painter.setPen(m_theme.colours().ink);
         painter.setFont(Theme::font(1.0, true));

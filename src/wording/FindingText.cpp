@@ -56,7 +56,8 @@ FindingText findingText(const Finding& finding) {
                 "disconnect elsewhere."};
     case FindingCode::CorrosiveLiquid:
         return {"Burns skin and eyes", fmt::format("The liquid holds {}, which burns skin and eyes.", name),
-                "Wear sealed goggles and gloves; rinse splashes for 20 minutes with much water; follow local "
+                "Wear sealed goggles and gloves; rinse splashes for 20 minutes with much water, never "
+                "neutralise on skin; follow local "
                 "rules."};
     case FindingCode::HazardousMaterial:
         return {"Harmful material", fmt::format("Dust and solutions of {} are harmful.", name),
@@ -168,6 +169,14 @@ FindingText findingText(const Finding& finding) {
             fmt::format("The room needs {} m³ of fresh air an hour while it charges and for an hour after.",
                         numberText(finding.value * 3600.0, 2)),
             "Open a window, keep lids and boxes open, and switch the supply off before the clips come off."};
+    case FindingCode::HalogenOnCharge:
+        return {
+            fmt::format("Charging makes {}", name),
+            fmt::format("About {} g of {} an hour: it burns skin and eyes, stains and eats metal; what is "
+                        "left of it stays in the liquid, with chlorate where salt was.",
+                        numberText(finding.value * 3600.0 * 1e3, 2), name),
+            "Gloves and goggles, outdoors or under a hood; never add acid or ammonia, never dry the used "
+            "liquid."};
     case FindingCode::NearFlame:
         return {
             "Hydrogen near a flame",
@@ -277,6 +286,8 @@ std::string findingCode(const Finding& finding) {
         return "gas-in-air";
     case FindingCode::GasOnCharge:
         return "gas-on-charge";
+    case FindingCode::HalogenOnCharge:
+        return "halogen-on-charge";
     case FindingCode::NearFlame:
         return "hydrogen-near-flame";
     case FindingCode::ChargeImpossible:

@@ -40,6 +40,7 @@ enum class FindingCode {
     RunsHot,
     GasInAir,
     GasOnCharge,
+    HalogenOnCharge,
     NearFlame,
     ChargeImpossible,
     ChargeBackwards,

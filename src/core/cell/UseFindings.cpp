@@ -73,6 +73,11 @@ private:
 
     void chargeSuits() {
         const ChargeDetail& asked = *m_charging->asked;
+        halogens(asked);
+        if (asked.hydrogenAmps / (2.0 * base::kFaraday) > kWorthSaying) {
+            add(FindingCode::GasOnCharge, Severity::Warning, FindingPart::Whole, {},
+                standardVentilation(asked.hydrogenAmps, m_cell.string.series * m_cell.string.parallel));
+        }
         if (!m_charging->possible) {
             std::vector<std::string> instead;
             for (const auto& reactions : asked.reactions) {
@@ -95,13 +100,24 @@ private:
             add(FindingCode::ChargeTooFast, Severity::Warning, FindingPart::Whole, {},
                 m_charging->best->amps);
         }
-        if (asked.hydrogenAmps / (2.0 * base::kFaraday) > kWorthSaying) {
-            add(FindingCode::GasOnCharge, Severity::Warning, FindingPart::Whole, {},
-                standardVentilation(asked.hydrogenAmps, m_cell.string.series * m_cell.string.parallel));
-        }
         const auto& stated = m_cell.charge->volts;
         if (stated && m_charging->best && *stated > highestVolts()) {
             add(FindingCode::ChargeTooHigh, Severity::Warning, FindingPart::Whole, {}, highestVolts());
+        }
+    }
+
+    /// What poisons the air burns skin as well, and stays in the liquid afterwards.
+    void halogens(const ChargeDetail& asked) {
+        constexpr double kGramAnHour = 1e-3 / 3600.0; // kg/s
+        for (const GasFlow& flow : asked.gas) {
+            const chemistry::Species& species = m_catalogue.species[flow.species];
+            const double kgPerSecond =
+                flow.molesPerSecond *
+                chemistry::molarMassKg(species.formula, m_catalogue.elementGramsPerMole);
+            if (species.airLimit && !species.airLimit->burns && kgPerSecond > 0.01 * kGramAnHour) {
+                add(FindingCode::HalogenOnCharge, Severity::Warning, FindingPart::Positive,
+                    {species.airLimit->name}, kgPerSecond);
+            }
         }
     }
 

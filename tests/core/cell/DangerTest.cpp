@@ -84,6 +84,12 @@ std::vector<Danger> gasAndHeat() {
     return {
         {"gas-in-closed-vessel", kDanger, closed(alkaliCell("aluminium")), alkaliCell("aluminium")},
         {"gas-in-closed-vessel", kDanger, closed(alkaliCell("aluminium")), closed(alkaliCell("nickel"))},
+        {"gas-in-closed-vessel", kDanger,
+         closed(cellWith(electrode("zinc", 40), electrode("copper"), water({{"HCl", 1}}))),
+         closed(cellWith(electrode("zinc", 40), electrode("copper"), water({{"ZnSO4", 1}})))},
+        {"gas-in-closed-vessel", kDanger,
+         closed(cellWith(electrode("magnesium", 40), electrode("graphite"), water({{"citric acid", 0.5}}))),
+         cellWith(electrode("magnesium", 40), electrode("graphite"), water({{"citric acid", 0.5}}))},
         {"gas-in-air", kDanger, closed(alkaliCell("aluminium")), alkaliCell("aluminium")},
         {"runs-hot", kDanger,
          cellWith(heavy(electrode("aluminium foil", 400), 10), electrode("carbon felt", 40),
@@ -114,6 +120,13 @@ std::vector<Danger> charges() {
          charged(jar(), 0.01)},
         {"charge-impossible", kDanger, charged(alkaliCell("aluminium"), 0.1), alkaliCell("aluminium")},
         {"charge-impossible", kDanger, charged(brineCell(), 0.1), charged(bromideCell(), 0.1)},
+        {"halogen-on-charge", kWarning, charged(bromideCell(), 0.1), bromideCell()},
+        {"halogen-on-charge", kWarning,
+         charged(cellWith(electrode("zinc"), electrode("carbon felt"), water({{"ZnI2", 1}})), 0.05),
+         charged(cellWith(electrode("zinc"), electrode("carbon felt"), water({{"ZnSO4", 1}})), 0.05)},
+        {"ammonium-halide-charged", kDanger,
+         charged(cellWith(electrode("zinc"), electrode("graphite"), water({{"NH4Cl", 2}})), 0.05),
+         charged(cellWith(electrode("zinc"), electrode("graphite"), water({{"ZnCl2", 2}})), 0.05)},
         {"charge-backwards", kDanger, charged(reversed(jar()), 0.01), charged(jar(), 0.01)},
         {"charge-too-fast", kWarning, charged(jar(), 1.0), charged(jar(), 0.01)},
         {"charge-voltage-too-high", kWarning, held(leadCell(), 3.2), held(leadCell(), 2.3)},
@@ -142,6 +155,8 @@ std::vector<Danger> mixing() {
         return cellWith(electrode(metal), electrode("graphite"), std::move(liquid));
     };
     return {
+        {"halogen-with-ammonium", kDanger, poured(water({{"NaOCl", 0.2}, {"NH4Cl", 0.3}})),
+         poured(water({{"NaOCl", 0.2}, {"NaCl", 0.3}}))},
         {"bleach-with-peroxide", kDanger, poured(water({{"NaOCl", 0.2}, {"H2O2", 0.3}})),
          poured(water({{"NaCl", 0.2}, {"H2O2", 0.3}}))},
         {"bleach-with-sulfamic", kDanger, poured(water({{"NaOCl", 0.2}, {"sulfamic acid", 0.3}})),

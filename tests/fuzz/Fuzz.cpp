@@ -3,12 +3,14 @@
 //
 // usage: anodex-fuzz [COUNT [SEED [ONLY]]]. Prints coverage; exits 1 when anything is broken. ONLY prints one
 // design and what is wrong with it.
+#include "core/cell/Charge.h"
 #include "core/cell/Evaluation.h"
 #include "core/cell/Findings.h"
 #include "formats/CatalogueReader.h"
 #include "formats/CellFile.h"
 #include "tests/fuzz/RandomDesign.h"
 #include "wording/ErrorText.h"
+#include "wording/FindingText.h"
 
 #include <algorithm>
 #include <atomic>
@@ -85,6 +87,29 @@ std::string faultOf(const cell::Cell& cell, const cell::Evaluation& evaluation) 
     return {};
 }
 
+std::string faultOf(const cell::Charging& charging) {
+    double last = -kLargestPotential;
+    for (const cell::ChargePoint& point : charging.curve) {
+        if (!std::isfinite(point.volts) || point.volts < last - 1e-9) {
+            return "a charge whose voltage falls";
+        }
+        if (!(point.efficiency >= 0.0 && point.efficiency <= 1.0)) {
+            return "a charge that stores no share";
+        }
+        last = point.volts;
+    }
+    for (const cell::GasFlow& flow : charging.asked->gas) {
+        if (!(flow.molesPerSecond >= 0.0) || !std::isfinite(flow.molesPerSecond)) {
+            return "gas without a number";
+        }
+    }
+    const bool window = charging.best && charging.least;
+    if (charging.possible != window || !std::isfinite(charging.asked->point.volts)) {
+        return "a charge without its window";
+    }
+    return {};
+}
+
 struct Outcome {
     std::uint64_t refused = 0;
     std::uint64_t broken = 0;
@@ -128,8 +153,14 @@ public:
             return {};
         }
         const cell::Evaluation evaluation = cell::evaluate(m_catalogue, *cell, {60});
-        (void)cell::findingsFor(m_catalogue, *cell, evaluation);
-        return faultOf(*cell, evaluation);
+        for (const cell::Finding& finding : cell::findingsFor(m_catalogue, *cell, evaluation)) {
+            if (wording::findingText(finding).text.empty() || !std::isfinite(finding.value)) {
+                return "a finding without words or with no number";
+            }
+        }
+        const std::string fault = faultOf(*cell, evaluation);
+        return fault.empty() && cell->charge ? faultOf(cell::chargingOf(m_catalogue, *cell, evaluation))
+                                             : fault;
     }
 
 private:

@@ -135,6 +135,25 @@ Json RandomDesign::separator(Coverage& coverage) {
     return json;
 }
 
+/// How it is charged, closed, placed and strung together.
+void RandomDesign::use(Json& json) {
+    if (chance(0.3)) {
+        json["charge"] = chance(0.7) ? Json{{"current_A", logUniform(1e-6, 100.0)}}
+                                     : Json{{"voltage_V", logUniform(0.01, 50.0)}};
+    }
+    if (json.contains("case") && chance(0.2)) {
+        json["case"]["closed"] = true;
+        json["case"]["head_space_mL"] = logUniform(0.1, 1e4);
+    }
+    if (chance(0.2)) {
+        json["place"] = {
+            {"outdoors", chance(0.3)}, {"flame", chance(0.3)}, {"room_m3", logUniform(0.1, 1e4)}};
+    }
+    if (chance(0.2)) {
+        json["string"] = {{"series", static_cast<int>(1 + index(100))}, {"one_liquid", chance(0.3)}};
+    }
+}
+
 Json RandomDesign::cell(Coverage& coverage) {
     Json json = {
         {"format", "anodex-cell/1"}, {"negative", electrode(coverage)}, {"positive", electrode(coverage)}};
@@ -161,6 +180,7 @@ Json RandomDesign::cell(Coverage& coverage) {
     if (chance(0.2)) {
         json["stirred"] = chance(0.5);
     }
+    use(json);
     if (chance(0.03)) {
         json["measured_resistance_mohm"] = logUniform(1.0, 1e6);
     }

@@ -30,6 +30,7 @@ public:
     [[nodiscard]] Mutation mutated(formats::Json cell);
 
 private:
+    void use(formats::Json& json);
     double uniform(double low, double high);
     double logUniform(double low, double high);
     std::size_t index(std::size_t size);

@@ -5,6 +5,7 @@
 // the paint that shows the new value, over every starter cell and the demo's designs.
 #include "app/frame/MainWindow.h"
 #include "app/widgets/picture/Picture.h"
+#include "core/cell/Charge.h"
 #include "core/cell/Doubt.h"
 #include "core/shelf/Screening.h"
 #include "formats/CatalogueReader.h"
@@ -72,6 +73,7 @@ std::vector<cell::CellDesign> modelCells(const chemistry::Catalogue& catalogue) 
 
 void benchModel(const chemistry::Catalogue& catalogue) {
     std::vector<double> evaluations;
+    std::vector<double> charges;
     std::vector<double> doubts;
     for (const cell::CellDesign& design : modelCells(catalogue)) {
         for (int i = 0; i < 3; ++i) {
@@ -79,6 +81,9 @@ void benchModel(const chemistry::Catalogue& catalogue) {
             const cell::Cell cell = *cell::resolve(catalogue, design);
             const cell::Evaluation evaluation = cell::evaluate(catalogue, cell);
             evaluations.push_back(millisecondsSince(start));
+            const auto charge = Clock::now();
+            (void)cell::chargingOf(catalogue, cell, evaluation);
+            charges.push_back(millisecondsSince(charge));
             if (i == 0) {
                 const auto begin = Clock::now();
                 (void)cell::estimateDoubt(catalogue, cell, evaluation, {1000, 1, 2});
@@ -87,6 +92,7 @@ void benchModel(const chemistry::Catalogue& catalogue) {
         }
     }
     report("evaluate, 200 points", evaluations, 5.0);
+    report("charge, window and gas", charges, 5.0);
     report("ranges, 1,000 samples", doubts, 1000.0);
 }
 

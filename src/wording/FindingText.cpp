@@ -1,5 +1,6 @@
 #include "wording/FindingText.h"
 
+#include "wording/ChargeText.h"
 #include "wording/PartText.h"
 #include "wording/Quantities.h"
 
@@ -32,6 +33,13 @@ std::string capitalised(std::string text) {
 std::string airShareText(double share) {
     constexpr double kPercentFrom = 1e-3;
     return share < kPercentFrom ? numberText(share * 1e6, 2) + " ppm" : numberText(share * 100.0, 2) + " %";
+}
+
+FindingText badAir(const Finding& finding, cell::Space space) {
+    return {"Bad air",
+            fmt::format("{} reaches {} in the {}: too much.", capitalised(finding.names.front()),
+                        airShareText(finding.value), spaceText(space)),
+            "Charge or use it outdoors or under an open window, more slowly, and never leave it shut in."};
 }
 
 /// The rule's reason with the material's name where it leaves room for one.
@@ -157,12 +165,14 @@ FindingText findingText(const Finding& finding) {
                         "double the rate, until it boils and spits.",
                         name, numberText(finding.value, 2)),
             "Use less metal or more liquid, add the metal last and in pieces, stand the jar in cold water."};
-    case FindingCode::GasInAir:
-        return {
-            "Bad air",
-            fmt::format("{} reaches {} in the {}: too much.", capitalised(finding.names.front()),
-                        airShareText(finding.value), finding.names.back()),
-            "Charge or use it outdoors or under an open window, more slowly, and never leave it shut in."};
+    case FindingCode::GasInHeadSpace:
+        return badAir(finding, cell::Space::HeadSpace);
+    case FindingCode::GasInBox:
+        return badAir(finding, cell::Space::Box);
+    case FindingCode::GasInRoom:
+        return badAir(finding, cell::Space::Room);
+    case FindingCode::GasOutdoors:
+        return badAir(finding, cell::Space::Outdoors);
     case FindingCode::GasOnCharge:
         return {
             "Gives off hydrogen on charge",
@@ -175,7 +185,7 @@ FindingText findingText(const Finding& finding) {
             fmt::format("About {} g of {} an hour: it burns skin and eyes, stains and eats metal; what is "
                         "left of it stays in the liquid, with chlorate where salt was.",
                         numberText(finding.value * 3600.0 * 1e3, 2), name),
-            "Gloves and goggles, outdoors or under a hood; never add acid or ammonia, never dry the used "
+            "Gloves and goggles, outdoors or under a hood; never add an acid or a cleaner, never dry the used "
             "liquid."};
     case FindingCode::NearFlame:
         return {
@@ -282,8 +292,14 @@ std::string findingCode(const Finding& finding) {
         return "film-alone";
     case FindingCode::RunsHot:
         return "runs-hot";
-    case FindingCode::GasInAir:
-        return "gas-in-air";
+    case FindingCode::GasInHeadSpace:
+        return "gas-in-head-space";
+    case FindingCode::GasInBox:
+        return "gas-in-box";
+    case FindingCode::GasInRoom:
+        return "gas-in-room";
+    case FindingCode::GasOutdoors:
+        return "gas-outdoors";
     case FindingCode::GasOnCharge:
         return "gas-on-charge";
     case FindingCode::HalogenOnCharge:

@@ -177,5 +177,31 @@ TEST_F(WholeTest, CollectorPowderCaseLidPlaceAndStirringAreChosen) {
                  m_bench->design().positive.collector);
 }
 
+TEST_F(WholeTest, FindingsStandOnTheLayerTheyConcern) {
+    Json alkali = cellWith(electrode("aluminium", 40), on(electrode("activated carbon", 40), "copper"),
+                           water({{"NaOH", 2}}));
+    m_bench->startDesign(test::design(with(alkali, "case", {{"material", "PLA"}}).dump()));
+    go(3);
+    for (const char* part : {"negative", "electrolyte", "whole"}) {
+        const PictureItem* mark = picture("section")->item(QStringLiteral("findings:%1").arg(part));
+        ASSERT_NE(mark, nullptr) << part;
+        EXPECT_GT(mark->value.size(), 20) << part;
+    }
+    EXPECT_TRUE(picture("section")->item("findings:negative")->value.contains("hydrogen"));
+    EXPECT_TRUE(picture("section")->item("findings:whole")->value.contains("PLA", Qt::CaseInsensitive) ||
+                picture("section")->item("findings:whole")->value.contains("polylactide"));
+    // Each stands within the picture, clear of the next.
+    std::vector<QRectF> marks;
+    for (const PictureItem& item : picture("section")->items()) {
+        if (item.id.startsWith("findings:")) {
+            EXPECT_TRUE(QRectF(picture("section")->rect()).contains(item.area)) << item.id.toStdString();
+            for (const QRectF& other : marks) {
+                EXPECT_FALSE(item.area.intersects(other)) << item.id.toStdString();
+            }
+            marks.push_back(item.area);
+        }
+    }
+}
+
 } // namespace
 } // namespace anodex::app

@@ -158,8 +158,8 @@ private:
                 continue;
             }
             said.push_back(air.gas);
-            add(FindingCode::GasInAir, Severity::Danger, FindingPart::Whole,
-                {m_catalogue.species[air.gas].airLimit->name, nameOf(air.space)}, air.share);
+            add(codeFor(air.space), Severity::Danger, FindingPart::Whole,
+                {m_catalogue.species[air.gas].airLimit->name}, air.share);
         }
         const double together = static_cast<double>(m_cell.string.series) * m_cell.string.parallel;
         for (const GasFlow& flow : all) {
@@ -172,18 +172,18 @@ private:
         }
     }
 
-    static std::string nameOf(Space space) {
+    static FindingCode codeFor(Space space) {
         switch (space) {
         case Space::HeadSpace:
-            return "head space";
+            return FindingCode::GasInHeadSpace;
         case Space::Box:
-            return "box";
+            return FindingCode::GasInBox;
         case Space::Room:
-            return "room";
+            return FindingCode::GasInRoom;
         case Space::Outdoors:
-            return "air around it";
+            break;
         }
-        return {};
+        return FindingCode::GasOutdoors;
     }
 
     void strings() {

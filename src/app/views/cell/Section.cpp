@@ -4,10 +4,10 @@
 #include "app/views/cell/SectionRuler.h"
 #include "app/widgets/Draw.h"
 #include "app/widgets/NumberField.h"
-#include "wording/FindingText.h"
 #include "wording/Quantities.h"
 
 #include <QPainterPath>
+#include <QToolTip>
 #include <algorithm>
 #include <cmath>
 
@@ -49,6 +49,8 @@ Section::Section(Workbench& bench, const Theme& theme, QWidget* parent)
             ask(id);
         } else if (hit != nullptr && hit->opens) {
             emit numberAsked(*hit->opens, mapToGlobal(hit->area.center().toPoint()));
+        } else if (hit != nullptr && id.startsWith(QLatin1String("findings:"))) {
+            QToolTip::showText(mapToGlobal(hit->area.center().toPoint()), hit->tooltip, this);
         } else if (hit != nullptr) {
             emit partAsked(id, mapToGlobal(hit->area.center().toPoint()));
         }
@@ -252,14 +254,18 @@ void Section::paintWall(QPainter& painter, cell::Side side, double openShare) co
     }
 }
 
+double Section::leadX(cell::Side side) const {
+    const double inset = Theme::em(1.2);
+    return !m_layout.stacked              ? m_layout.box(side).center().x()
+           : side == cell::Side::Negative ? m_layout.gap.left() + inset
+                                          : m_layout.gap.right() - inset;
+}
+
 void Section::paintLead(QPainter& painter, cell::Side side) const {
     const Colours& c = m_theme.colours();
     const bool negative = side == cell::Side::Negative;
     const QRectF& box = m_layout.box(side);
-    const double inset = Theme::em(1.2);
-    const double x = !m_layout.stacked ? box.center().x()
-                     : negative        ? m_layout.gap.left() + inset
-                                       : m_layout.gap.right() - inset;
+    const double x = leadX(side);
     // Where liquids lie in layers the wire comes down along the wall and turns in to a smaller electrode.
     const double end = std::clamp(x, box.left(), box.right());
     const double foot = end == x ? box.top() : box.center().y();
@@ -403,6 +409,7 @@ void Section::rebuild() {
                 addElectrodeHandle(items, size);
             }
         }
+        addFindings(items);
     }
     setItems(std::move(items));
 }

@@ -44,6 +44,10 @@ private:
     void addElectrodeHandle(std::vector<PictureItem>& items, const SectionSize& size) const;
     void paintWall(QPainter& painter, cell::Side side, double openShare) const;
     void paintLead(QPainter& painter, cell::Side side) const;
+    [[nodiscard]] double leadX(cell::Side side) const;
+    [[nodiscard]] std::vector<cell::Finding> findingsOn(cell::FindingPart part) const;
+    [[nodiscard]] QPointF markFor(cell::FindingPart part) const;
+    void addFindings(std::vector<PictureItem>& items) const;
     [[nodiscard]] QString asBuilt(const SectionSize& size) const;
 
     Workbench& m_bench;

@@ -1,6 +1,7 @@
 #include "app/views/couple/PourText.h"
 
 #include "core/chemistry/NameLookup.h"
+#include "formats/Numbers.h"
 #include "wording/Quantities.h"
 
 #include <QCoreApplication>
@@ -9,6 +10,7 @@ namespace anodex::app {
 namespace {
 
 using cell::AmountUnit;
+using formats::trimmed;
 using wording::Dimension;
 
 struct UnitRow {
@@ -26,16 +28,6 @@ constexpr UnitRow kUnits[] = {{AmountUnit::MassKg, Dimension::Kilogram, 1e3, "g"
 
 QString say(const char* text) {
     return QCoreApplication::translate("Pour", text);
-}
-
-std::string_view trimmed(std::string_view text) {
-    while (!text.empty() && text.front() == ' ') {
-        text.remove_prefix(1);
-    }
-    while (!text.empty() && text.back() == ' ') {
-        text.remove_suffix(1);
-    }
-    return text;
 }
 
 std::optional<cell::Amount> amountOf(const wording::ParsedQuantity& quantity) {

@@ -1,6 +1,7 @@
 #include "app/views/shelf/OwnedText.h"
 
 #include "core/chemistry/NameLookup.h"
+#include "formats/Numbers.h"
 #include "wording/Quantities.h"
 
 #include <QCoreApplication>
@@ -9,6 +10,7 @@
 namespace anodex::app {
 namespace {
 
+using formats::trimmed;
 using wording::Dimension;
 
 constexpr double kPieceM2 = 1e-3;
@@ -19,16 +21,6 @@ QString say(const char* text) {
 
 QString q(std::string_view text) {
     return QString::fromUtf8(text.data(), static_cast<qsizetype>(text.size()));
-}
-
-std::string_view trimmed(std::string_view text) {
-    while (!text.empty() && text.front() == ' ') {
-        text.remove_prefix(1);
-    }
-    while (!text.empty() && text.back() == ' ') {
-        text.remove_suffix(1);
-    }
-    return text;
 }
 
 struct Typed {

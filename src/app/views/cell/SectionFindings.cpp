@@ -1,0 +1,96 @@
+// Findings on the part of the section they concern: the worst one's shape, and how many there are.
+#include "app/views/cell/Section.h"
+#include "app/widgets/Draw.h"
+#include "wording/FindingText.h"
+
+#include <QPainter>
+#include <algorithm>
+
+namespace anodex::app {
+namespace {
+
+using cell::FindingPart;
+
+constexpr FindingPart kParts[] = {FindingPart::Negative,  FindingPart::Positive,  FindingPart::Electrolyte,
+                                  FindingPart::Separator, FindingPart::Collector, FindingPart::Whole};
+
+/// The case has no layer of its own here: it stands with the whole.
+FindingPart drawnPart(const cell::Finding& finding) {
+    return finding.part == FindingPart::Case ? FindingPart::Whole : finding.part;
+}
+
+} // namespace
+
+std::vector<cell::Finding> Section::findingsOn(cell::FindingPart part) const {
+    std::vector<cell::Finding> found;
+    for (const cell::Finding& finding : m_bench.outcome().findings) {
+        if (drawnPart(finding) == part) {
+            found.push_back(finding);
+        }
+    }
+    return found;
+}
+
+QPointF Section::markFor(cell::FindingPart part) const {
+    const double aside = Theme::em(1.6);
+    const auto head = [&](cell::Side side, double by) { return QPointF(leadX(side) + by, Theme::em(3.6)); };
+    switch (part) {
+    case FindingPart::Negative:
+        return head(cell::Side::Negative, aside);
+    case FindingPart::Positive:
+        return head(cell::Side::Positive, -aside);
+    case FindingPart::Electrolyte:
+        return {m_layout.gap.center().x(), m_layout.gap.top() + Theme::em(m_layout.stacked ? 1.2 : 3.0)};
+    case FindingPart::Separator:
+        return {m_layout.gap.center().x(), m_layout.stacked ? m_layout.gap.center().y() - Theme::em(1.2)
+                                                            : m_layout.gap.bottom() - Theme::em(2.6)};
+    case FindingPart::Collector: {
+        const bool negative = m_bench.outcome().cell->electrode(cell::Side::Negative).collector.has_value();
+        return head(negative ? cell::Side::Negative : cell::Side::Positive, (negative ? 2.0 : -2.0) * aside);
+    }
+    case FindingPart::Case:
+    case FindingPart::Whole:
+        break;
+    }
+    return {width() / 2.0, Theme::em(0.9)};
+}
+
+void Section::addFindings(std::vector<PictureItem>& items) const {
+    for (const FindingPart part : kParts) {
+        const std::vector<cell::Finding> found = findingsOn(part);
+        if (found.empty()) {
+            continue;
+        }
+        const QPointF centre = markFor(part);
+        const double radius = Theme::em(0.55);
+        PictureItem item;
+        item.id = QStringLiteral("findings:%1").arg(wording::findingPartText(part));
+        item.area = QRectF(centre.x() - radius - 3, centre.y() - radius - 3, 2 * radius + 6, 2 * radius + 6);
+        item.role = QAccessible::Button;
+        item.name = tr("%n finding(s) here", nullptr, static_cast<int>(found.size()));
+        QStringList lines;
+        for (const cell::Finding& finding : found) {
+            const wording::FindingText text = wording::findingText(finding);
+            lines << QString::fromStdString(text.title + ": " + text.text);
+        }
+        item.value = lines.join(QStringLiteral(" "));
+        item.tooltip = lines.join(QLatin1Char('\n'));
+        item.paint = [=, this, severity = found.front().severity, count = found.size()](QPainter& painter) {
+            const Colours& c = m_theme.colours();
+            painter.setPen(Qt::NoPen);
+            painter.setBrush(c.paper);
+            painter.drawEllipse(centre, radius + 2, radius + 2);
+            drawSeverity(painter, centre, radius, severity, c);
+            if (count > 1) {
+                painter.setPen(c.ink);
+                painter.setFont(Theme::font(0.75, true));
+                painter.drawText(
+                    QRectF(centre.x() + radius, centre.y() - Theme::em(0.9), Theme::em(1.2), Theme::em(0.9)),
+                    Qt::AlignLeft | Qt::AlignVCenter, QString::number(count));
+            }
+        };
+        items.push_back(std::move(item));
+    }
+}
+
+} // namespace anodex::app

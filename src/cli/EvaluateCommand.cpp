@@ -62,6 +62,8 @@ Json assumedJson(const Cell& cell) {
             json[assumption.field] = assumption.text;
         } else if (assumption.field.ends_with("_C")) {
             json[assumption.field] = std::round((assumption.value - 273.15) * 1e6) / 1e6;
+        } else if (assumption.field.ends_with("_mL")) {
+            json[assumption.field] = std::round(assumption.value * 1e12) / 1e6;
         } else if (assumption.field.ends_with("_percent")) {
             json[assumption.field] = std::round(assumption.value * 1e8) / 1e6;
         } else {

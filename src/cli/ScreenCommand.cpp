@@ -6,6 +6,7 @@
 #include "wording/FindingText.h"
 #include "wording/ScreenText.h"
 
+#include <cmath>
 #include <thread>
 
 namespace anodex::cli {
@@ -47,18 +48,21 @@ Json candidateJson(const Catalogue& catalogue, const shelf::Candidates& candidat
     }
     const cell::Evaluation evaluation = cell::evaluate(catalogue, *cell);
     const auto findings = findingsFor(catalogue, *cell, evaluation);
-    Json worst = nullptr;
-    if (!findings.empty()) {
-        worst = {{"severity", wording::severityText(findings.front().severity)},
-                 {"code", wording::findingCode(findings.front())},
-                 {"text", wording::findingText(findings.front()).text}};
+    Json figure = {{"unit", ranking.unit}};
+    if (std::isfinite(screened.figure)) {
+        figure["value"] = screened.figure * ranking.perSi;
     }
-    return {{"cell", formats::cellToJson(design)},
-            {"figure", {{"value", screened.figure * ranking.perSi}, {"unit", ranking.unit}}},
-            {"open_circuit_voltage_V", screened.openCircuitVolts},
-            {"maximum_power_W", screened.maximumWatts},
-            {"worst_finding", worst},
-            {"why", wording::screenReason(catalogue, *cell, evaluation, findings, ranking.by)}};
+    Json json = {{"cell", formats::cellToJson(design)},
+                 {"figure", std::move(figure)},
+                 {"open_circuit_voltage_V", screened.openCircuitVolts},
+                 {"maximum_power_W", screened.maximumWatts}};
+    if (!findings.empty()) {
+        json["worst_finding"] = {{"severity", wording::severityText(findings.front().severity)},
+                                 {"code", wording::findingCode(findings.front())},
+                                 {"text", wording::findingText(findings.front()).text}};
+    }
+    json["why"] = wording::screenReason(catalogue, *cell, evaluation, findings, ranking.by);
+    return json;
 }
 
 } // namespace

@@ -29,7 +29,9 @@ Charger::Charger(const Catalogue& catalogue, const Cell& cell, const Evaluation&
       m_sign(evaluation.openCircuitVolts < 0.0 ? -1.0 : 1.0),
       m_curve(catalogue, withGrownFilms(cell, m_sign < 0.0), Moment::Settled, Draw::nominal()),
       m_area(std::min(cell.electrodes[0].areaM2, cell.electrodes[1].areaM2)) {
-    m_full = {isFull(Side::Negative), isFull(Side::Positive)};
+    // A side holds nothing up only where the other one lacks what this one has.
+    m_full = {isFull(Side::Negative) && !holdsItsSolid(Side::Positive),
+              isFull(Side::Positive) && !holdsItsSolid(Side::Negative)};
 }
 
 double Charger::ampsAt(double volts) const {

@@ -126,6 +126,16 @@ TEST(Charge, ACellThatIsFullIsChargedFromHalf) {
     EXPECT_EQ(charged(bromide()).state, ChargeState::AsBuilt);
 }
 
+TEST(Charge, AFullOxideIsChargedAfterUseThoughTheMetalCouldPlateMore) {
+    const Charging dry =
+        charged(asking(cellWith(electrode("zinc", 20), electrode("manganese dioxide and carbon mix", 20),
+                                water({{"ZnCl2", 2}})),
+                       0.02));
+    EXPECT_TRUE(dry.possible);
+    EXPECT_EQ(dry.state, ChargeState::HalfUsed);
+    EXPECT_EQ(dry.asked->reactions[1].front().fate, Fate::Stored);
+}
+
 TEST(Charge, TwoLeadSheetsAreFormedAboveTheCouplesVoltage) {
     const Charging charging = charged(asking(sheets(), 0.05));
     ASSERT_TRUE(charging.possible);

@@ -31,6 +31,12 @@ TEST_F(ChargeFace, FlipsToTheChargeAndBack) {
     EXPECT_FALSE(picture->isVisible());
 }
 
+TEST_F(ChargeFace, TheVoltageCarriesItsRange) {
+    ChargeLadder* picture = open(test::beakers());
+    EXPECT_TRUE(QTest::qWaitFor(
+        [&] { return picture->item(QStringLiteral("answer"))->value.contains(QStringLiteral("–")); }, 5000));
+}
+
 TEST_F(ChargeFace, TheSliderMovesTheCurrentAndTheVoltage) {
     ChargeLadder* picture = open(test::beakers());
     const double amps = picture->amps();
@@ -64,7 +70,8 @@ TEST_F(ChargeFace, TheVoltageOpensToHowItWasFound) {
     open(test::beakers());
     QTest::mouseClick(find<QPushButton>("loadText"), Qt::LeftButton);
     ASSERT_TRUE(m_window->explainPanel()->isVisible());
-    EXPECT_EQ(m_window->explainPanel()->tree()->findItems(QStringLiteral("E₊"), Qt::MatchStartsWith).size(), 1);
+    EXPECT_EQ(m_window->explainPanel()->tree()->findItems(QStringLiteral("E₊"), Qt::MatchStartsWith).size(),
+              1);
 }
 
 class CurvesFace : public ChargeFace {};

@@ -1,13 +1,11 @@
 #include "core/cell/Charge.h"
 
 #include "core/base/Constants.h"
-#include "core/base/Parallel.h"
 #include "core/cell/AfterUse.h"
 #include "core/cell/Charger.h"
 
 #include <algorithm>
 #include <cmath>
-#include <thread>
 
 namespace anodex::cell {
 namespace {
@@ -198,7 +196,7 @@ Charging chargingOf(const Catalogue& catalogue, const Cell& cell, const Evaluati
 
 std::optional<base::Interval> chargeVoltsDoubt(const Catalogue& catalogue, const Cell& cell,
                                                const Evaluation& evaluation, const Charging& charging,
-                                               double amps, int samples) {
+                                               double amps, int samples, const std::stop_token& stop) {
     if (samples < 1) {
         return std::nullopt;
     }
@@ -207,11 +205,13 @@ std::optional<base::Interval> chargeVoltsDoubt(const Catalogue& catalogue, const
         withGrownFilms(charging.state == ChargeState::HalfUsed ? halfUsed(catalogue, cell, evaluation) : cell,
                        charging.reversed);
     std::vector<double> volts(static_cast<std::size_t>(samples));
-    const int threads = static_cast<int>(std::max(1U, std::thread::hardware_concurrency()));
-    base::forEachIndex(volts.size(), threads, {}, [&](std::size_t i) {
+    for (std::size_t i = 0; i < volts.size(); ++i) {
+        if (stop.stop_requested()) {
+            return std::nullopt;
+        }
         const Polarisation curve(catalogue, taking, Moment::Settled, Draw::sampled(1, i));
         volts[i] = sign * curve.voltsAt(-sign * amps);
-    });
+    }
     const Polarisation nominal(catalogue, taking, Moment::Settled, Draw::nominal());
     return base::centralSpan(std::move(volts), sign * nominal.voltsAt(-sign * amps));
 }

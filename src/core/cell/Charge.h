@@ -18,11 +18,12 @@
 #include "core/cell/Evaluation.h"
 #include <array>
 #include <optional>
+#include <stop_token>
 #include <vector>
 
 namespace anodex::cell {
 
-inline constexpr double kGentleVolts = 0.1; ///< Above the floor: the gentle charge of common practice.
+inline constexpr double kGentleVolts = 0.1;    ///< Above the floor: the gentle charge of common practice.
 inline constexpr double kGassingHours = 200.0; ///< A full cell gases when its capacity would last so long.
 
 enum class ChargeState { AsBuilt, HalfUsed };
@@ -61,8 +62,8 @@ struct Charging {
     double floorVolts = 0.0;          ///< Rest, or the couples that a charge drives back: whichever is more.
     std::optional<ChargePoint> least; ///< The slowest charge that still stores well.
     std::array<double, 2> restPotentialVolts{}; ///< By Side, against SHE.
-    std::optional<double> gassingVolts; ///< Of the full cell, where the state is HalfUsed.
-    ChargeDetail gentle;             ///< kGentleVolts above the floor; where impossible, what would happen there.
+    std::optional<double> gassingVolts;         ///< Of the full cell, where the state is HalfUsed.
+    ChargeDetail gentle; ///< kGentleVolts above the floor; where impossible, what would happen there.
     std::optional<ChargePoint> best; ///< The fastest charge that still stores well.
     ChargeLimit bestLimit = ChargeLimit::None;
     std::optional<ChargeDetail> asked; ///< At the current or voltage the design states.
@@ -72,10 +73,10 @@ struct Charging {
 [[nodiscard]] Charging chargingOf(const chemistry::Catalogue& catalogue, const Cell& cell,
                                   const Evaluation& evaluation);
 
-/// 5-95 % of the voltage while the charge passes `amps`.
+/// 5-95 % of the voltage while the charge passes `amps`. Empty when `stop` was requested before the end.
 [[nodiscard]] std::optional<base::Interval> chargeVoltsDoubt(const chemistry::Catalogue& catalogue,
                                                              const Cell& cell, const Evaluation& evaluation,
                                                              const Charging& charging, double amps,
-                                                             int samples);
+                                                             int samples, const std::stop_token& stop = {});
 
 } // namespace anodex::cell

@@ -13,6 +13,8 @@ namespace anodex::app {
 namespace {
 
 constexpr cell::Side kSides[] = {cell::Side::Negative, cell::Side::Positive};
+constexpr int kPauseMilliseconds = 120;
+constexpr int kSamples = 100;
 constexpr double kWorthDrawing = 0.005; // of the current
 
 QString q(const std::string& text) {
@@ -35,7 +37,8 @@ double axisWidth() {
 } // namespace
 
 ChargeLadder::ChargeLadder(Workbench& bench, const Theme& theme, QWidget* parent)
-    : Picture(tr("Potential ladder on charge"), parent), m_bench(bench), m_theme(theme) {
+    : Picture(tr("Potential ladder on charge"), parent), m_bench(bench), m_theme(theme),
+      m_work(kPauseMilliseconds) {
     setObjectName(QStringLiteral("chargeLadder"));
     connect(&bench, &Workbench::designChanged, this, &ChargeLadder::rebuild);
     connect(&theme, &Theme::changed, this, &ChargeLadder::rebuild);
@@ -290,7 +293,9 @@ void ChargeLadder::addAnswer(std::vector<PictureItem>& items) const {
     const cell::ChargeDetail& asked = *m_charging->asked;
     QStringList lines;
     if (m_charging->possible) {
-        lines << tr("at rest %1, %2")
+        lines << (m_range ? tr("range %1").arg(q(wording::rangeText(*m_range, cell::Unit::Volt)))
+                          : tr("range to come …"))
+              << tr("at rest %1, %2")
                      .arg(volts(m_charging->restVolts), q(wording::chargeStateText(m_charging->state)))
               << tr("window %1 to %2").arg(volts(m_charging->least->volts), volts(m_charging->best->volts))
               << tr("fastest %1: %2")
@@ -370,8 +375,39 @@ void ChargeLadder::rebuild() {
     if (!isVisible()) {
         return;
     }
-    setFocusColour(m_theme.colours().focus);
     compute();
+    seekRange();
+    draw();
+}
+
+void ChargeLadder::seekRange() {
+    m_range.reset();
+    const int ticket = ++m_ticket;
+    if (!m_charging || !m_charging->possible) {
+        m_work.cancel();
+        return;
+    }
+    m_work.request([this, ticket, &catalogue = m_bench.catalogue(), cell = *m_bench.outcome().cell,
+                    evaluation = *m_bench.outcome().evaluation,
+                    charging = *m_charging](const std::stop_token& stop) {
+        const auto range = cell::chargeVoltsDoubt(catalogue, cell, evaluation, charging,
+                                                  charging.asked->point.amps, kSamples, stop);
+        if (range) {
+            QMetaObject::invokeMethod(
+                this,
+                [this, ticket, found = *range] {
+                    if (ticket == m_ticket) {
+                        m_range = found;
+                        draw();
+                    }
+                },
+                Qt::QueuedConnection);
+        }
+    });
+}
+
+void ChargeLadder::draw() {
+    setFocusColour(m_theme.colours().focus);
     std::vector<PictureItem> items;
     if (m_charging) {
         std::vector<std::vector<Rung>> columns;

@@ -5,6 +5,7 @@
 //            is the window, from the slowest to the fastest good charge; the thick bar is where the electrode
 //            sits at the current shown. A full bar is kept, a hatched one is gas or loss.
 #pragma once
+#include "app/session/LatestWork.h"
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
 #include "app/widgets/picture/Picture.h"
@@ -40,6 +41,9 @@ private:
 
     void rebuild();
     void compute();
+    /// The voltage's range, found aside.
+    void seekRange();
+    void draw();
     [[nodiscard]] std::pair<double, double> ampsRange() const;
     [[nodiscard]] std::vector<Rung> rungsOf(cell::Side side) const;
     void chooseScale(const std::vector<Rung>& rungs);
@@ -62,6 +66,9 @@ private:
     double m_low = -1.0;
     double m_high = 1.0;
     std::optional<double> m_share;
+    std::optional<base::Interval> m_range; ///< Of the voltage on charge; arrives a moment later.
+    int m_ticket = 0;
+    LatestWork m_work;
 };
 
 } // namespace anodex::app

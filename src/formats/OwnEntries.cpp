@@ -23,7 +23,7 @@ std::string idIn(const Json& entry) {
 
 std::string nameIn(const Json& entry) {
     for (const char* key : {"name", "title", "equation", "id"}) {
-        const std::string name = textAt(entry, key);
+        std::string name = textAt(entry, key);
         if (!name.empty()) {
             return name;
         }

@@ -188,9 +188,16 @@ private:
             });
         const bool shut = electrode.air != Air::Breathing || electrode.openShare < kFewHoles;
         if (breathesByNature(material) && needsAir && shut &&
-            m_evaluation.side(side).couple.branch == chemistry::Branch::Cathodic) {
+            m_evaluation.side(side).couple.branch == chemistry::Branch::Cathodic && !waitsForCharge(side)) {
             add(FindingCode::StarvedOfAir, Severity::Warning, partOf(side), {material.name});
         }
+    }
+
+    /// Built empty: its first charge makes the oxidant that this side lives on.
+    [[nodiscard]] bool waitsForCharge(Side side) const {
+        const Charging charging = chargingOf(m_catalogue, m_cell, m_evaluation);
+        const auto& reactions = charging.gentle.reactions[static_cast<std::size_t>(side)];
+        return charging.possible && !reactions.empty() && reactions.front().fate == Fate::Stored;
     }
 
     /// A film that lets current through badly, with nothing behind it to gather the current.

@@ -139,6 +139,17 @@ TEST_P(Compatibility, IsFlaggedAndItsNearMissIsSilent) {
 INSTANTIATE_TEST_SUITE_P(Pairs, Compatibility, testing::ValuesIn(pairs()),
                          [](const auto& test) { return test::caseName(test.index, test.param.code); });
 
+TEST(StarvedOfAir, IsNotSaidOfAJarThatWaitsForItsFirstCharge) {
+    const auto starved = [](const Json& json) {
+        const auto findings = findingsOf(json);
+        return std::any_of(findings.begin(), findings.end(),
+                           [](const Finding& f) { return f.code == FindingCode::StarvedOfAir; });
+    };
+    EXPECT_FALSE(starved(cellWith(electrode("zinc"), electrode("carbon felt"), water({{"ZnI2", 1}}))));
+    EXPECT_FALSE(starved(cellWith(electrode("zinc"), electrode("carbon felt"), water({{"ZnBr2", 1}}))));
+    EXPECT_TRUE(starved(cellWith(electrode("zinc"), electrode("carbon felt"), water({{"ZnSO4", 1}}))));
+}
+
 TEST(CompatibilityRules, SixtyAndMoreEachWithWordsAndASource) {
     EXPECT_GE(test::catalogue().rules.size(), 60U);
     for (const auto& rule : test::catalogue().rules) {

@@ -74,6 +74,20 @@ TEST_F(ChargeFace, TheVoltageOpensToHowItWasFound) {
               1);
 }
 
+TEST_F(ChargeFace, TheLaddersLossesAreThoseOfTheMomentChosen) {
+    m_bench->startDesign(test::design(test::foilInSalt()));
+    go(2);
+    const auto left = [this] { return picture("ladder")->item("step:1")->value; };
+    const QString first = left();
+    QTest::mouseClick(find<QPushButton>("loadMoment"), Qt::LeftButton);
+    EXPECT_EQ(find<QPushButton>("loadMoment")->text(), QStringLiteral("settled"));
+    EXPECT_NE(left(), first);
+    click(picture("ladder"), "step:1");
+    EXPECT_TRUE(m_window->explainPanel()->isVisible());
+    QTest::mouseClick(find<QPushButton>("loadMoment"), Qt::LeftButton);
+    EXPECT_EQ(left(), first);
+}
+
 class CurvesFace : public ChargeFace {};
 
 TEST_F(CurvesFace, ShowsTheLoadOnTheCurveAndTheBestPower) {

@@ -230,11 +230,11 @@ LossPart lossPartOf(ResistancePart part) {
 }
 
 std::vector<Loss> lossesAt(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation,
-                           double amps) {
-    const Polarisation first(catalogue, cell, Moment::First, Draw::nominal());
-    const double negativeShift = first.potentialAt(Side::Negative, amps) - first.restVolts(Side::Negative);
-    const double positiveShift = first.restVolts(Side::Positive) - first.potentialAt(Side::Positive, amps);
-    std::vector<Loss> losses = {{LossPart::Mixed, evaluation.thermodynamicVolts - first.openCircuitVolts()},
+                           double amps, Moment moment) {
+    const Polarisation curve(catalogue, cell, moment, Draw::nominal());
+    const double negativeShift = curve.potentialAt(Side::Negative, amps) - curve.restVolts(Side::Negative);
+    const double positiveShift = curve.restVolts(Side::Positive) - curve.potentialAt(Side::Positive, amps);
+    std::vector<Loss> losses = {{LossPart::Mixed, evaluation.thermodynamicVolts - curve.openCircuitVolts()},
                                 {LossPart::NegativePolarisation, negativeShift},
                                 {LossPart::PositivePolarisation, positiveShift}};
     const auto add = [&](LossPart part, double volts) {

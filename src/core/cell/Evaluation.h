@@ -93,6 +93,7 @@ struct EvaluationOptions {
 
 /// Voltage lost at `amps`, part by part; they sum to thermodynamic minus terminal voltage.
 [[nodiscard]] std::vector<Loss> lossesAt(const chemistry::Catalogue& catalogue, const Cell& cell,
-                                         const Evaluation& evaluation, double amps);
+                                         const Evaluation& evaluation, double amps,
+                                         Moment moment = Moment::First);
 
 } // namespace anodex::cell

@@ -58,9 +58,9 @@ public:
         case Quantity::Acidity:
             return explainAcidity(m_catalogue, m_cell, key.side);
         case Quantity::LoadedVoltage:
-            return loaded(key.amps);
+            return loaded(key.amps, key.moment);
         case Quantity::Loss:
-            return loss(key.amps, key.index);
+            return loss(key.amps, key.index, key.moment);
         case Quantity::InternalResistance:
             return internal(key.amps);
         case Quantity::ElectrodeMass:
@@ -186,10 +186,11 @@ private:
         return result;
     }
 
-    [[nodiscard]] Explanation loaded(double amps) const {
-        const auto losses = lossesAt(m_catalogue, m_cell, m_evaluation, amps);
+    [[nodiscard]] Explanation loaded(double amps, Moment moment = Moment::First) const {
+        const auto losses = lossesAt(m_catalogue, m_cell, m_evaluation, amps, moment);
         Explanation result{"V(I)",
-                           "V(I) = V_th − Σ losses, 5 s after closing",
+                           moment == Moment::First ? "V(I) = V_th − Σ losses, 5 s after closing"
+                                                   : "V(I) = V_th − Σ losses, once settled",
                            m_evaluation.thermodynamicVolts,
                            Unit::Volt,
                            {},
@@ -202,9 +203,9 @@ private:
         return result;
     }
 
-    [[nodiscard]] Explanation loss(double amps, std::size_t index) const {
-        const auto losses = lossesAt(m_catalogue, m_cell, m_evaluation, amps);
-        return index < losses.size() ? lossOf(losses[index], amps) : loaded(amps);
+    [[nodiscard]] Explanation loss(double amps, std::size_t index, Moment moment) const {
+        const auto losses = lossesAt(m_catalogue, m_cell, m_evaluation, amps, moment);
+        return index < losses.size() ? lossOf(losses[index], amps) : loaded(amps, moment);
     }
 
     [[nodiscard]] Explanation lossOf(const Loss& loss, double amps) const {

@@ -63,6 +63,7 @@ struct QuantityKey {
     Side side = Side::Negative;
     std::size_t index = 0;
     double amps = 0.0;
+    Moment moment = Moment::First; ///< Of a loaded voltage and its losses.
     bool operator==(const QuantityKey&) const = default;
 };
 

@@ -89,10 +89,20 @@ QWidget* CoupleView::makeLoadRow() {
     m_plan = new QPushButton(row);
     m_plan->setObjectName(QStringLiteral("planCharge"));
     m_plan->setProperty("quiet", true);
+    m_moment = new QPushButton(tr("after 5 s"), row);
+    m_moment->setObjectName(QStringLiteral("loadMoment"));
+    m_moment->setProperty("quiet", true);
+    m_moment->setToolTip(tr("Losses five seconds after closing, or once everything has settled"));
     layout->addWidget(m_least);
     layout->addWidget(m_load, 1);
+    layout->addWidget(m_moment);
     layout->addWidget(m_loadText);
     layout->addWidget(m_plan);
+    connect(m_moment, &QPushButton::clicked, this, [this] {
+        const bool settled = m_ladder->moment() == cell::Moment::First;
+        m_moment->setText(settled ? tr("settled") : tr("after 5 s"));
+        m_ladder->setMoment(settled ? cell::Moment::Settled : cell::Moment::First);
+    });
     connect(m_plan, &QPushButton::clicked, this, &CoupleView::planCharge);
     connect(m_load, &QSlider::valueChanged, this, &CoupleView::slide);
     connect(m_ladder, &Ladder::rebuilt, this, &CoupleView::sayLoad);
@@ -111,6 +121,7 @@ void CoupleView::showFace(Face face) {
     m_least->setText(charge ? tr("slow") : tr("no load"));
     m_load->setAccessibleName(charge ? tr("Charging current") : tr("Load current"));
     m_plan->setVisible(charge);
+    m_moment->setVisible(face == Face::Ladder);
     if (charge) {
         m_chargeLadder->startAnew();
         sayCharge();
@@ -151,8 +162,8 @@ void CoupleView::sayLoad() {
     }
     const QString amps =
         QString::fromStdString(wording::quantityText(m_ladder->loadAmps(), cell::Unit::Ampere));
-    m_loadText->setText(
-        isNarrow() ? amps : tr("load %1, %2 % of short circuit").arg(amps).arg(m_load->value()));
+    m_loadText->setText(isNarrow() ? amps
+                                   : tr("load %1, %2 % of short circuit").arg(amps).arg(m_load->value()));
     m_load->setToolTip(m_loadText->text());
 }
 

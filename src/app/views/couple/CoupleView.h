@@ -62,6 +62,7 @@ private:
     std::array<QPushButton*, 3> m_faces{}; ///< By Face.
     Face m_face = Face::Ladder;
     QPushButton* m_plan = nullptr;
+    QPushButton* m_moment = nullptr;
     QLabel* m_least = nullptr;
     int m_loadValue = 25;
 };

@@ -272,8 +272,7 @@ void Curves::addPeak(std::vector<PictureItem>& items) const {
     item.role = QAccessible::Button;
     item.name = tr("Best power");
     item.value =
-        tr("%1 at %2")
-            .arg(si(peak.watts, cell::Unit::Watt), si(std::abs(peak.amps), cell::Unit::Ampere));
+        tr("%1 at %2").arg(si(peak.watts, cell::Unit::Watt), si(std::abs(peak.amps), cell::Unit::Ampere));
     item.tooltip = item.name + QStringLiteral(": ") + item.value;
     item.opens = cell::QuantityKey{cell::Quantity::MaximumPower, {}, 0, 0.0};
     item.paint = [=, this, words = item.name + QStringLiteral(" ") + item.value](QPainter& painter) {

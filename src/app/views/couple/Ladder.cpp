@@ -54,8 +54,17 @@ void Ladder::setLoadShare(double share) {
     rebuild();
 }
 
+void Ladder::setMoment(cell::Moment moment) {
+    m_moment = moment;
+    rebuild();
+}
+
 double Ladder::loadAmps() const {
-    return m_bench.outcome().usable() ? m_share * m_bench.outcome().evaluation->first.shortCircuitAmps : 0.0;
+    if (!m_bench.outcome().usable()) {
+        return 0.0;
+    }
+    const cell::Evaluation& e = *m_bench.outcome().evaluation;
+    return m_share * (m_moment == cell::Moment::First ? e.first : e.settled).shortCircuitAmps;
 }
 
 double Ladder::barHalf() const {
@@ -263,7 +272,7 @@ void Ladder::addLoaded(std::vector<PictureItem>& items) const {
     if (amps == 0.0) {
         return;
     }
-    const auto losses = cell::lossesAt(m_bench.catalogue(), *outcome.cell, e, amps);
+    const auto losses = cell::lossesAt(m_bench.catalogue(), *outcome.cell, e, amps, m_moment);
     const double x = columnX(cell::Side::Negative) + barHalf() + Theme::em(8.0);
     const double sign = e.openCircuitVolts >= 0.0 ? 1.0 : -1.0;
     double level = e.side(cell::Side::Negative).restVolts;
@@ -287,12 +296,13 @@ void Ladder::addLoaded(std::vector<PictureItem>& items) const {
     const auto addLoss = [&](cell::LossPart part, int kind) {
         for (std::size_t i = 0; i < losses.size(); ++i) {
             if (losses[i].part == part) {
-                add(q(wording::lossText(part)), losses[i].volts, kind, {cell::Quantity::Loss, {}, i, amps});
+                add(q(wording::lossText(part)), losses[i].volts, kind,
+                    {cell::Quantity::Loss, {}, i, amps, m_moment});
             }
         }
     };
     addLoss(cell::LossPart::NegativePolarisation, 1);
-    add(tr("left at the terminals"), terminal, 0, {cell::Quantity::LoadedVoltage, {}, 0, amps});
+    add(tr("left at the terminals"), terminal, 0, {cell::Quantity::LoadedVoltage, {}, 0, amps, m_moment});
     for (const cell::LossPart part : {cell::LossPart::Liquid, cell::LossPart::Separator,
                                       cell::LossPart::Collectors, cell::LossPart::Contacts}) {
         addLoss(part, 3);

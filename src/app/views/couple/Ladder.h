@@ -19,6 +19,9 @@ public:
 
     /// The load to show, as a share of the short-circuit current.
     void setLoadShare(double share);
+    /// Five seconds after closing, or once everything has settled.
+    void setMoment(cell::Moment moment);
+    [[nodiscard]] cell::Moment moment() const { return m_moment; }
     [[nodiscard]] double loadAmps() const;
 
 signals:
@@ -63,6 +66,7 @@ private:
     double m_low = -1.0;
     double m_high = 1.0;
     double m_share = 0.25;
+    cell::Moment m_moment = cell::Moment::First;
 };
 
 } // namespace anodex::app

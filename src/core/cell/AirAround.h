@@ -6,13 +6,14 @@
 // Source     mass balance; limits in data/catalogue/species.json; ventilation after IEC 62485-2.
 // Units      mol/s, m³/s of gas at 20 °C and 101.325 kPa, shares by volume.
 #pragma once
+#include "core/base/Constants.h"
 #include "core/cell/Cell.h"
 #include <optional>
 #include <vector>
 
 namespace anodex::cell {
 
-inline constexpr double kGasM3PerMole = 8.314462618 * 293.15 / 101325.0;
+inline constexpr double kGasM3PerMole = base::kGasConstant * 293.15 / base::kStandardPressure;
 
 struct GasFlow {
     chemistry::SpeciesIndex species = 0;

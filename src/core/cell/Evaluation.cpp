@@ -1,6 +1,7 @@
 #include "core/cell/Evaluation.h"
 
 #include "core/base/Constants.h"
+#include "core/cell/AirAround.h"
 #include "core/cell/Heat.h"
 #include "core/cell/Idle.h"
 #include "core/cell/Nernst.h"
@@ -14,8 +15,6 @@ namespace {
 
 using chemistry::Branch;
 using chemistry::Catalogue;
-
-constexpr double kGasTemperature = 293.15;
 
 /// The couple that takes up the current asked for: whose own current changes most between rest and load. At
 /// rest a mixed electrode already passes currents that cancel; they are no answer to the load. A couple far
@@ -199,8 +198,7 @@ Evaluation evaluate(const Catalogue& catalogue, const Cell& cell, const Evaluati
     evaluation.heatAtRestWatts = heatWatts(catalogue, cell, settled, 0.0);
     evaluation.heatAtPowerWatts = heatWatts(catalogue, cell, settled, evaluation.settled.maximumPower.amps);
     const double hydrogenAmps = evaluation.sides[0].hydrogenAmps + evaluation.sides[1].hydrogenAmps;
-    evaluation.hydrogenM3PerSecond = hydrogenAmps / (2.0 * base::kFaraday) * base::kGasConstant *
-                                     kGasTemperature / base::kStandardPressure;
+    evaluation.hydrogenM3PerSecond = hydrogenAmps / (2.0 * base::kFaraday) * kGasM3PerMole;
     if (options.curvePoints >= 2) {
         evaluation.curve = first.curve(evaluation.first.shortCircuitAmps, options.curvePoints);
     }

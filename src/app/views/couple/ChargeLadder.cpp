@@ -1,6 +1,7 @@
 #include "app/views/couple/ChargeLadder.h"
 
 #include "app/views/couple/ChargeWindow.h"
+#include "app/views/couple/VoltAxis.h"
 #include "app/widgets/Draw.h"
 #include "wording/ChargeText.h"
 #include "wording/PartText.h"
@@ -30,17 +31,16 @@ QString percent(double share) {
                          : QStringLiteral("%1\u00A0%").arg(q(wording::numberText(share * 100.0, 2)));
 }
 
-double axisWidth() {
-    return Theme::em(3.6);
-}
-
 } // namespace
 
 ChargeLadder::ChargeLadder(Workbench& bench, const Theme& theme, QWidget* parent)
     : Picture(tr("Potential ladder on charge"), parent), m_bench(bench), m_theme(theme),
       m_work(kPauseMilliseconds) {
     setObjectName(QStringLiteral("chargeLadder"));
-    connect(&bench, &Workbench::designChanged, this, &ChargeLadder::rebuild);
+    connect(&bench, &Workbench::designChanged, this, [this] {
+        m_unasked.reset(); // the catalogue may be another one
+        rebuild();
+    });
     connect(&theme, &Theme::changed, this, &ChargeLadder::rebuild);
     connect(this, &Picture::resized, this, &ChargeLadder::rebuild);
     connect(this, &Picture::shown, this, &ChargeLadder::rebuild);
@@ -64,8 +64,7 @@ double ChargeLadder::amps() const {
 /// From a thousandth of the fastest good charge to three times that; where nothing is stored, about what the
 /// plates would be asked with.
 std::pair<double, double> ChargeLadder::ampsRange() const {
-    const double most =
-        m_charging->best ? 3.0 * m_charging->best->amps : 10.0 * m_charging->gentle.point.amps;
+    const double most = m_unasked->best ? 3.0 * m_unasked->best->amps : 10.0 * m_unasked->gentle.point.amps;
     return {1e-3 * most, most};
 }
 
@@ -77,12 +76,13 @@ void ChargeLadder::compute() {
     cell::Cell cell = *m_bench.outcome().cell;
     const cell::Evaluation& evaluation = *m_bench.outcome().evaluation;
     cell.charge.reset();
-    m_charging = cell::chargingOf(m_bench.catalogue(), cell, evaluation);
+    if (!m_unasked) {
+        m_unasked = cell::chargingOf(m_bench.catalogue(), cell, evaluation);
+    }
     const auto [least, most] = ampsRange();
     if (!m_share) {
-        const double amps = m_bench.design().charge && m_bench.design().charge->amps
-                                ? *m_bench.design().charge->amps
-                                : m_charging->gentle.point.amps;
+        const auto& planned = m_bench.design().charge;
+        const double amps = planned && planned->amps ? *planned->amps : m_unasked->gentle.point.amps;
         m_share = std::clamp(std::log(amps / least) / std::log(most / least), 0.0, 1.0);
     }
     cell.charge = cell::ChargeDesign{least * std::pow(most / least, *m_share), std::nullopt};
@@ -96,14 +96,14 @@ double ChargeLadder::top() const {
     return Theme::em(6.0);
 }
 double ChargeLadder::barHalf() const {
-    return std::min(Theme::em(2.6), 0.07 * (width() - axisWidth()));
+    return std::min(Theme::em(2.6), 0.07 * (width() - voltAxisWidth()));
 }
 double ChargeLadder::yOf(double value) const {
     const double bottom = height() - Theme::em(0.8);
     return bottom - (bottom - top()) * (value - m_low) / (m_high - m_low);
 }
 double ChargeLadder::columnX(cell::Side side) const {
-    return axisWidth() + (width() - axisWidth()) * (side == cell::Side::Negative ? 0.30 : 0.71);
+    return voltAxisWidth() + (width() - voltAxisWidth()) * (side == cell::Side::Negative ? 0.30 : 0.71);
 }
 QColor ChargeLadder::colourOf(cell::Side side) const {
     return side == cell::Side::Negative ? m_theme.colours().negative : m_theme.colours().positive;
@@ -152,7 +152,8 @@ void ChargeLadder::addRung(std::vector<PictureItem>& items, const Rung& rung) co
     const bool left = rung.side == cell::Side::Negative;
     const double edge = left ? x - barHalf() - Theme::em(0.9) : x + barHalf() + Theme::em(0.9);
     const QRectF label =
-        left ? QRectF(axisWidth() + 6, rung.labelY - Theme::em(1.15), edge - axisWidth() - 6, Theme::em(2.3))
+        left ? QRectF(voltAxisWidth() + 6, rung.labelY - Theme::em(1.15), edge - voltAxisWidth() - 6,
+                      Theme::em(2.3))
              : QRectF(edge, rung.labelY - Theme::em(1.15), width() - edge - 4, Theme::em(2.3));
     const bool kept = rung.reaction.fate != cell::Fate::Lost;
     const QString fate = tr(wording::fateText(rung.reaction.fate));
@@ -357,18 +358,7 @@ void ChargeLadder::paintAxis(QPainter& painter) const {
         return;
     }
     const Colours& c = m_theme.colours();
-    painter.setFont(Theme::font(0.85));
-    const double tight = Theme::em(1.4) * (m_high - m_low) / std::max(1.0, yOf(m_low) - yOf(m_high));
-    const double step = tight < 0.2 ? 0.2 : tight < 0.5 ? 0.5 : 1.0;
-    for (double at = std::ceil(m_low / step) * step; at <= m_high; at += step) {
-        const double y = yOf(at);
-        painter.setPen(QPen(c.rule, 1.0, std::abs(at) < 1e-9 ? Qt::SolidLine : Qt::DotLine));
-        painter.drawLine(QPointF(axisWidth(), y), QPointF(width(), y));
-        painter.setPen(c.faint);
-        painter.drawText(QRectF(0, y - Theme::em(0.6), axisWidth() - 6, Theme::em(1.2)),
-                         Qt::AlignRight | Qt::AlignVCenter,
-                         std::abs(at) < 1e-9 ? QStringLiteral("0 V") : q(wording::numberText(at, 3)));
-    }
+    paintVoltAxis(painter, c, m_low, m_high, width(), [this](double volts) { return yOf(volts); });
 }
 
 void ChargeLadder::rebuild() {

@@ -65,6 +65,8 @@ private:
     std::optional<cell::Charging> m_charging; ///< `asked` at the current shown.
     double m_low = -1.0;
     double m_high = 1.0;
+    /// The same without a current: it gives the slider its span, and holds while only the slider moves.
+    std::optional<cell::Charging> m_unasked;
     std::optional<double> m_share;
     std::optional<base::Interval> m_range; ///< Of the voltage on charge; arrives a moment later.
     int m_ticket = 0;

@@ -1,5 +1,6 @@
 #include "app/views/couple/Ladder.h"
 
+#include "app/views/couple/VoltAxis.h"
 #include "app/widgets/Draw.h"
 #include "wording/PartText.h"
 #include "wording/Quantities.h"
@@ -19,9 +20,6 @@ QString voltsText(double volts) {
            q(wording::quantityText(volts, cell::Unit::Volt, base::Interval{0.0, 0.03}));
 }
 
-double axisWidth() {
-    return Theme::em(3.6);
-}
 double footHeight() {
     return Theme::em(2.8);
 }
@@ -68,7 +66,7 @@ double Ladder::loadAmps() const {
 }
 
 double Ladder::barHalf() const {
-    return std::min(Theme::em(2.6), 0.07 * (width() - axisWidth()));
+    return std::min(Theme::em(2.6), 0.07 * (width() - voltAxisWidth()));
 }
 double Ladder::bottom() const {
     return height() - footHeight();
@@ -78,8 +76,8 @@ double Ladder::yOf(double volts) const {
     return bottom() - Theme::em(0.6) - (bottom() - Theme::em(0.6) - top) * (volts - m_low) / (m_high - m_low);
 }
 double Ladder::columnX(cell::Side side) const {
-    const double room = width() - axisWidth();
-    return axisWidth() + room * (side == cell::Side::Negative ? 0.30 : 0.71);
+    const double room = width() - voltAxisWidth();
+    return voltAxisWidth() + room * (side == cell::Side::Negative ? 0.30 : 0.71);
 }
 QColor Ladder::colourOf(cell::Side side) const {
     return side == cell::Side::Negative ? m_theme.colours().negative : m_theme.colours().positive;
@@ -145,8 +143,9 @@ void Ladder::addRung(std::vector<PictureItem>& items, const Rung& rung) const {
     const bool left = rung.side == cell::Side::Negative;
     const double edge = left ? x - barHalf() - Theme::em(0.9) : x + barHalf() + Theme::em(0.9);
     const double tall = rung.withSecond ? Theme::em(2.3) : Theme::em(1.15);
-    const QRectF label = left ? QRectF(axisWidth() + 6, rung.labelY - tall / 2, edge - axisWidth() - 6, tall)
-                              : QRectF(edge, rung.labelY - tall / 2, width() - edge - 4, tall);
+    const QRectF label =
+        left ? QRectF(voltAxisWidth() + 6, rung.labelY - tall / 2, edge - voltAxisWidth() - 6, tall)
+             : QRectF(edge, rung.labelY - tall / 2, width() - edge - 4, tall);
     PictureItem item;
     item.id = QStringLiteral("rung:%1:%2")
                   .arg(static_cast<int>(rung.side))
@@ -359,7 +358,7 @@ void Ladder::addFoot(std::vector<PictureItem>& items, cell::Side side) const {
     const QString material = q(m_bench.design().electrode(side).material);
     PictureItem item;
     item.id = QStringLiteral("foot:%1").arg(static_cast<int>(side));
-    const double wide = std::min(Theme::em(12.0), 0.38 * (width() - axisWidth()));
+    const double wide = std::min(Theme::em(12.0), 0.38 * (width() - voltAxisWidth()));
     item.area = QRectF(x - wide / 2, bottom() + Theme::em(0.35), wide, Theme::em(2.1));
     item.role = QAccessible::ButtonDropDown;
     item.name = side == cell::Side::Negative ? tr("Negative electrode") : tr("Positive electrode");
@@ -388,19 +387,7 @@ void Ladder::paintAxis(QPainter& painter) const {
         return;
     }
     const Colours& c = m_theme.colours();
-    painter.setFont(Theme::font(0.85));
-    const double span = m_high - m_low;
-    const double step = span > 2.6 ? 0.5 : 0.2;
-    for (double volts = std::ceil(m_low / step) * step; volts <= m_high; volts += step) {
-        const double y = yOf(volts);
-        painter.setPen(QPen(c.rule, 1.0, std::abs(volts) < 1e-9 ? Qt::SolidLine : Qt::DotLine));
-        painter.drawLine(QPointF(axisWidth(), y), QPointF(width(), y));
-        painter.setPen(c.faint);
-        const QString text =
-            std::abs(volts) < 1e-9 ? QStringLiteral("0 V") : q(wording::numberText(volts, 3));
-        painter.drawText(QRectF(0, y - Theme::em(0.6), axisWidth() - 6, Theme::em(1.2)),
-                         Qt::AlignRight | Qt::AlignVCenter, text);
-    }
+    paintVoltAxis(painter, c, m_low, m_high, width(), [this](double volts) { return yOf(volts); });
     painter.save();
     painter.translate(Theme::em(0.65), bottom());
     painter.rotate(-90);

@@ -1,12 +1,13 @@
 // tests/kill/KillChild.cpp - works on a notebook through the window's own commands and prints each
 // acknowledged change.
 //
-// Arguments: notebook, seed. Runs until it is killed. Lines: "importing" before an import, "ack ID HASH"
-// after a change, where ID is the newest history entry and HASH stands for everything in the notebook.
+// Arguments: notebook, seed. Runs until it is killed. Lines: "importing" before an import, "ack HASH" after a
+// change, where HASH stands for everything in the notebook but runs set aside.
 #include "app/session/Workbench.h"
 #include "formats/CatalogueReader.h"
 #include "formats/CellFile.h"
 #include "formats/EmbeddedData.h"
+#include "tests/kill/InUse.h"
 
 #include <QCoreApplication>
 #include <cmath>
@@ -29,10 +30,13 @@ record::RunSamples longRun(std::uint64_t seed) {
 }
 
 void acknowledge(app::Workbench& bench) {
-    const auto history = bench.history();
     const auto book = notebook::Notebook::open(bench.notebookPath().toStdString(), notebook::OpenMode::Read);
-    const std::size_t hash = std::hash<std::string>{}(book->dump().value_or(std::string()));
-    std::printf("ack %lld %zu\n", history.empty() ? 0LL : static_cast<long long>(history.back().id), hash);
+    const auto dump = book ? book->dump() : tl::unexpected(book.error());
+    if (!dump) {
+        std::fprintf(stderr, "the notebook cannot be read back: %s\n", dump.error().detail.c_str());
+        std::exit(4);
+    }
+    std::printf("ack %zu\n", std::hash<std::string>{}(killed::inUse(*dump)));
     std::fflush(stdout);
 }
 

@@ -1,4 +1,6 @@
+#include "app/frame/Application.h"
 #include "app/frame/MainWindow.h"
+#include "app/frame/MessageStrip.h"
 #include "formats/CatalogueReader.h"
 #include "wording/ErrorText.h"
 
@@ -36,7 +38,7 @@ int main(int argc, char** argv) {
                    stderr);
         return 3;
     }
-    QApplication application(argc, argv);
+    app::Application application(argc, argv);
     QApplication::setApplicationName(QStringLiteral("Anodex"));
     QCommandLineParser parser;
     parser.addHelpOption();
@@ -53,10 +55,13 @@ int main(int argc, char** argv) {
         return 3;
     }
     const app::Services services = app::desktopServices();
+    application.setLog(*services.log);
+    application.endOnSignals();
     app::Theme theme;
     theme.apply(application, storedTheme(services.settingsFile));
     app::Workbench bench(*catalogue, services);
     app::MainWindow window(bench, theme);
+    application.setFaulted([&](const QString& text) { window.strip()->refuse(text); });
     window.show();
     QSettings settings(services.settingsFile, QSettings::IniFormat);
     const QStringList files = parser.positionalArguments();
@@ -73,6 +78,7 @@ int main(int argc, char** argv) {
         QTimer::singleShot(0, &application, &QCoreApplication::quit);
     }
     const int result = QApplication::exec();
+    application.setFaulted({});
     if (bench.hasNotebook() && !bench.isDemo()) {
         settings.setValue(QStringLiteral("lastNotebook"), QFileInfo(bench.notebookPath()).absoluteFilePath());
     }

@@ -6,6 +6,7 @@
 #include "cli/NotebookCommand.h"
 #include "cli/ScreenCommand.h"
 #include "cli/SolutionCommand.h"
+#include "wording/ErrorText.h"
 #include "wording/Quantities.h"
 
 #include <CLI/CLI.hpp>
@@ -148,6 +149,9 @@ int run(const std::vector<std::string>& arguments, std::ostream& output, std::os
     } catch (const Stop& stop) {
         errors << stop.line << '\n';
         return stop.exit;
+    } catch (const base::Fault& fault) {
+        errors << "anodex-cli: " << wording::errorText(fault) << '\n';
+        return kCouldNot;
     } catch (const std::exception& error) {
         errors << "anodex-cli: " << error.what() << '\n';
         return kCouldNot;

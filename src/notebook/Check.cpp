@@ -1,56 +1,205 @@
 #include "notebook/Check.h"
 
+#include "notebook/Place.h"
+#include "notebook/Replay.h"
 #include "notebook/Rows.h"
+#include "notebook/RunStore.h"
 #include "notebook/Schema.h"
+#include "notebook/Seals.h"
 
 #include <SQLiteCpp/SQLiteCpp.h>
+#include <algorithm>
+#include <cmath>
 #include <fmt/format.h>
+#include <functional>
+#include <map>
+#include <set>
 
 namespace anodex::notebook {
 namespace {
 
-void integrity(SQLite::Database& database, std::vector<std::string>& faults) {
-    SQLite::Statement query(database, "PRAGMA integrity_check(20)");
+using Faults = std::vector<std::string>;
+
+constexpr std::size_t kMostOfAKind = 20;
+
+std::vector<std::string> column(SQLite::Database& database, const std::string& sql) {
+    std::vector<std::string> values;
+    SQLite::Statement query(database, sql);
     while (query.executeStep()) {
-        const std::string line = query.getColumn(0).getString();
+        values.push_back(query.getColumn(0).getString());
+    }
+    return values;
+}
+
+void pages(SQLite::Database& database, Faults& faults) {
+    for (std::string line : column(database, "PRAGMA integrity_check(20)")) {
         if (line != "ok") {
+            std::replace(line.begin(), line.end(), '\n', ' ');
             faults.push_back(line);
         }
     }
+}
+
+void tables(SQLite::Database& database, Faults& faults) {
+    for (const std::string& fault : {missingFrom(database), foreignIn(database)}) {
+        if (!fault.empty()) {
+            faults.push_back(fault);
+        }
+    }
+}
+
+std::string sealText(SQLite::Database& database, const SealFault& fault) {
+    using Kind = SealFault::Kind;
+    const std::string place = placeOf(database, fault.table, fault.row);
+    switch (fault.kind) {
+    case Kind::Differs:
+        return place + " is not as it was written";
+    case Kind::NotSealed:
+        return place + " was not written by this program";
+    case Kind::Missing:
+        return place + " is gone";
+    case Kind::TableDiffers:
+        return fmt::format("the number or the checksum of all rows of {} is not as it was", fault.table);
+    }
+    return {};
+}
+
+void seals(SQLite::Database& database, Faults& faults) {
+    std::map<std::string, std::size_t> ofTable;
+    for (const SealFault& fault : sealFaultsIn(database)) {
+        if (++ofTable[fault.table] <= kMostOfAKind) {
+            faults.push_back(sealText(database, fault));
+        }
+    }
+    for (const auto& [table, count] : ofTable) {
+        if (count > kMostOfAKind) {
+            faults.push_back(fmt::format("{} more of {}", count - kMostOfAKind, table));
+        }
+    }
+}
+
+void orphans(SQLite::Database& database, Faults& faults) {
     SQLite::Statement keys(database, "PRAGMA foreign_key_check");
     while (keys.executeStep()) {
         faults.push_back(fmt::format("a row of {} belongs to nothing", keys.getColumn(0).getString()));
     }
+    for (const std::string& run :
+         column(database, "SELECT DISTINCT run FROM run_chunk WHERE run NOT IN (SELECT id FROM run)")) {
+        faults.push_back(fmt::format("there are samples of a run {} that is not there", run));
+    }
+    for (const std::string& name : column(database, "SELECT name FROM revision WHERE parent <> '' AND parent NOT IN "
+                                                    "(SELECT id FROM revision)")) {
+        faults.push_back(fmt::format("the design \"{}\" descends from one that is not there", name));
+    }
 }
 
-void runs(SQLite::Database& database, std::vector<std::string>& faults) {
-    SQLite::Statement query(
-        database, "SELECT r.name, r.samples, coalesce(sum(c.samples), 0), coalesce(min(length(c.data) = 8 * "
-                  "c.samples), 1), "
-                  "coalesce(count(c.run), 0) FROM run r LEFT JOIN run_chunk c ON c.run = r.id GROUP BY r.id");
+void circles(SQLite::Database& database, Faults& faults) {
+    std::map<std::string, std::pair<std::string, std::string>> designs; // id to parent and name
+    SQLite::Statement query(database, "SELECT id, coalesce(parent, ''), name FROM revision");
     while (query.executeStep()) {
-        const std::int64_t expected = 3 * query.getColumn(1).getInt64();
-        if (query.getColumn(2).getInt64() != expected || query.getColumn(3).getInt() == 0) {
-            faults.push_back(fmt::format("the run \"{}\" lacks samples", query.getColumn(0).getString()));
+        designs[query.getColumn(0).getString()] = {query.getColumn(1).getString(), query.getColumn(2).getString()};
+    }
+    for (const auto& [id, design] : designs) {
+        std::set<std::string> seen;
+        std::string at = id;
+        while (!at.empty() && designs.contains(at) && seen.insert(at).second) {
+            at = designs[at].first;
         }
+        if (at == id) {
+            faults.push_back(fmt::format("the design \"{}\" descends from itself", design.second));
+        }
+    }
+}
+
+/// Reads through the same functions the program uses; what they refuse is a fault.
+void rows(SQLite::Database& database, Faults& faults) {
+    const auto readable = [&](const std::string& what, const std::function<void()>& read) {
+        try {
+            read();
+        } catch (const RowFault& fault) {
+            faults.push_back(what + " cannot be read: " + fault.text);
+        }
+    };
+    const auto all = [](const auto& list) { return list.size(); };
+    readable("a design", [&] { all(revisionRows(database)); });
+    readable("a build", [&] { all(buildRows(database)); });
+    readable("a document", [&] { all(documentRows(database)); });
+    for (const std::string& build : column(database, "SELECT id FROM build")) {
+        readable("a reading of " + placeOf(database, "build", build), [&] { all(readingRows(database, build)); });
+    }
+    for (const char* sql : {"SELECT 'project ' || id FROM project WHERE typeof(created) <> 'integer'",
+                            "SELECT 'event ' || id FROM event WHERE typeof(happened) <> 'integer'",
+                            "SELECT 'run ' || id FROM run WHERE typeof(samples) <> 'integer' OR samples < 0 OR "
+                            "typeof(duration) NOT IN ('real', 'integer') OR duration < 0"}) {
+        for (const std::string& row : column(database, sql)) {
+            faults.push_back(row + " holds an impossible value");
+        }
+    }
+}
+
+/// What is wrong with a run's samples; empty when nothing is.
+std::string faultOf(const record::RunSamples& samples) {
+    const auto finite = [](const std::vector<double>& values) {
+        return std::all_of(values.begin(), values.end(), [](double value) { return std::isfinite(value); });
+    };
+    if (!finite(samples.seconds) || !finite(samples.volts) || !finite(samples.amps)) {
+        return "a sample is no number";
+    }
+    const auto stands = std::adjacent_find(samples.seconds.begin(), samples.seconds.end(),
+                                           [](double a, double b) { return b <= a; });
+    return stands == samples.seconds.end() ? std::string() : "its time does not rise";
+}
+
+void runs(SQLite::Database& database, Faults& faults, const std::stop_token& stop) {
+    const bool hasUnfinished = database.tableExists("unfinished");
+    for (const std::string& run :
+         column(database, hasUnfinished ? "SELECT id FROM run WHERE id NOT IN (SELECT run FROM unfinished)"
+                                        : "SELECT id FROM run")) {
+        if (stop.stop_requested()) {
+            return;
+        }
+        try {
+            const std::string fault = faultOf(samplesOf(database, run));
+            if (!fault.empty()) {
+                faults.push_back(placeOf(database, "run", run) + ": " + fault);
+            }
+        } catch (const RowFault& fault) {
+            faults.push_back(placeOf(database, "run", run) + ": " + fault.text);
+        }
+    }
+}
+
+void history(SQLite::Database& database, Faults& faults) {
+    if (const auto step = stepThatDoesNotReplay(database)) {
+        faults.push_back(fmt::format("step {} of the history no longer fits what is there; undo ends at it", *step));
     }
 }
 
 } // namespace
 
-std::vector<std::string> faultsIn(SQLite::Database& database) {
-    std::vector<std::string> faults;
-    integrity(database, faults);
-    if (!faults.empty()) {
+std::vector<std::string> faultsIn(SQLite::Database& database, const std::stop_token& stop) {
+    Faults faults;
+    const auto look = [&](const auto& kind) {
+        if (stop.stop_requested()) {
+            return;
+        }
+        try {
+            kind(database, faults);
+        } catch (const SQLite::Exception& exception) {
+            faults.push_back(exception.what()); // damage that the pages' own check did not see
+        }
+    };
+    look(pages);
+    look(tables);
+    if (!missingFrom(database).empty()) {
         return faults;
     }
-    runs(database, faults);
-    try {
-        (void)revisionRows(database);
-        (void)buildRows(database);
-    } catch (const RowFault& fault) {
-        faults.push_back("a design cannot be read: " + fault.text);
-    }
+    look(seals);
+    look(orphans);
+    look(circles);
+    look(rows);
+    look([&](SQLite::Database& in, Faults& into) { runs(in, into, stop); });
+    look(history);
     return faults;
 }
 

@@ -1,5 +1,6 @@
 // src/notebook/Check.h - looks for faults in a notebook file, and writes all of it as text for comparison.
 #pragma once
+#include <stop_token>
 #include <string>
 #include <vector>
 
@@ -9,7 +10,9 @@ class Database;
 
 namespace anodex::notebook {
 
-[[nodiscard]] std::vector<std::string> faultsIn(SQLite::Database& database);
+/// In plain words, each naming the revision, build or run that is hurt; empty when the file is sound. Reads everything.
+[[nodiscard]] std::vector<std::string> faultsIn(SQLite::Database& database, const std::stop_token& stop = {});
+
 [[nodiscard]] std::string dumpOf(SQLite::Database& database);
 
 } // namespace anodex::notebook

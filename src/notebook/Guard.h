@@ -3,6 +3,7 @@
 #include "notebook/NotebookError.h"
 #include "notebook/Rows.h"
 #include <SQLiteCpp/SQLiteCpp.h>
+#include <filesystem>
 #include <sqlite3.h>
 #include <tl/expected.hpp>
 #include <type_traits>
@@ -11,23 +12,25 @@ namespace anodex::notebook {
 
 [[nodiscard]] inline NotebookError errorFrom(const SQLite::Exception& exception) {
     using Code = NotebookError::Code;
+    const int extended = exception.getExtendedErrorCode();
+    const auto as = [&](Code code) { return NotebookError{code, exception.what(), extended}; };
     switch (exception.getErrorCode()) {
     case SQLITE_FULL:
-        return {Code::DiskFull, exception.what()};
+        return as(Code::DiskFull);
     case SQLITE_READONLY:
-        return {Code::ReadOnly, exception.what()};
+        return as(extended == SQLITE_READONLY_DBMOVED ? Code::Moved : Code::ReadOnly);
     case SQLITE_NOTADB:
-        return {Code::NotANotebook, exception.what()};
+        return as(Code::NotANotebook);
     case SQLITE_CORRUPT:
-        return {Code::Damaged, exception.what()};
+        return as(Code::Damaged);
     case SQLITE_CANTOPEN:
     case SQLITE_PERM:
-        return {Code::CannotOpen, exception.what()};
+        return as(Code::CannotOpen);
     case SQLITE_BUSY:
     case SQLITE_LOCKED:
-        return {Code::LockedElsewhere, exception.what()};
+        return as(Code::LockedElsewhere);
     default:
-        return {Code::Failed, exception.what()};
+        return as(Code::Failed);
     }
 }
 
@@ -44,6 +47,8 @@ auto guarded(const Work& work) -> tl::expected<std::invoke_result_t<Work>, Noteb
         return tl::unexpected(errorFrom(exception));
     } catch (const RowFault& fault) {
         return tl::unexpected(NotebookError{NotebookError::Code::Damaged, fault.text});
+    } catch (const std::filesystem::filesystem_error& error) {
+        return tl::unexpected(NotebookError{NotebookError::Code::CannotOpen, error.code().message()});
     } catch (const NotebookError& error) {
         return tl::unexpected(error);
     }

@@ -1,6 +1,7 @@
 #include "notebook/History.h"
 
 #include "notebook/Schema.h"
+#include "notebook/Seals.h"
 
 #include <SQLiteCpp/SQLiteCpp.h>
 #include <memory>
@@ -87,13 +88,32 @@ std::optional<std::string> step(SQLite::Database& database, bool back) {
     }
     if (!changeset.empty()) {
         apply(database, back ? inverted(changeset, database) : changeset);
+        sealChanged(database, changeset);
     }
     SQLite::Statement mark(database, "UPDATE history SET undone = ? WHERE id = ?");
     mark.bind(1, back ? 1 : 0);
     mark.bind(2, id);
     mark.exec();
+    sealRow(database, "history", std::to_string(id));
     transaction.commit();
     return sentence;
+}
+
+/// Steps that `condition` names, with their seals.
+void forget(SQLite::Database& database, const char* condition) {
+    std::vector<std::int64_t> ids;
+    {
+        SQLite::Statement query(database, std::string("SELECT id FROM history WHERE ") + condition);
+        while (query.executeStep()) {
+            ids.push_back(query.getColumn(0).getInt64());
+        }
+    }
+    for (const std::int64_t id : ids) {
+        SQLite::Statement remove(database, "DELETE FROM history WHERE id = ?");
+        remove.bind(1, id);
+        remove.exec();
+        sealRow(database, "history", std::to_string(id));
+    }
 }
 
 } // namespace
@@ -110,16 +130,17 @@ void recordCommand(SQLite::Database& database, const std::string& sentence, reco
         change();
         changeset = session.changeset();
     }
-    database.exec("DELETE FROM history WHERE undone = 1");
+    sealChanged(database, changeset);
+    forget(database, "undone = 1");
     SQLite::Statement insert(
         database, "INSERT INTO history (happened, sentence, changeset, undone) VALUES (?, ?, ?, 0)");
     insert.bind(1, now);
     insert.bind(2, sentence);
     insert.bind(3, changeset.data(), static_cast<int>(changeset.size()));
     insert.exec();
-    SQLite::Statement trim(database, "DELETE FROM history WHERE id <= (SELECT max(id) FROM history) - ?");
-    trim.bind(1, kHistoryLength);
-    trim.exec();
+    sealRow(database, "history", std::to_string(database.getLastInsertRowid()));
+    static_assert(kHistoryLength == 500);
+    forget(database, "id <= (SELECT max(id) FROM history) - 500");
     transaction.commit();
 }
 

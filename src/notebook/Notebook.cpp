@@ -1,12 +1,16 @@
 #include "notebook/Notebook.h"
 
 #include "notebook/Check.h"
+#include "notebook/Connection.h"
+#include "notebook/Copies.h"
+#include "notebook/CopyInto.h"
 #include "notebook/Guard.h"
 #include "notebook/Rows.h"
+#include "notebook/RunPieces.h"
 #include "notebook/Schema.h"
+#include "notebook/Seals.h"
 
 #include <SQLiteCpp/VariadicBind.h>
-#include <algorithm>
 #include <array>
 #include <filesystem>
 #include <fmt/format.h>
@@ -21,28 +25,28 @@ std::int64_t single(SQLite::Database& database, const char* sql) {
     return database.execAndGet(sql).getInt64();
 }
 
-/// Rejects what is no notebook of ours before anything is changed in it.
+/// Rejects what is no notebook of ours before anything is changed in it. Reads the first pages only.
 void verify(SQLite::Database& database) {
     if (single(database, "PRAGMA application_id") != kApplicationId) {
         throw NotebookError{Code::NotANotebook, database.getFilename()};
     }
-    if (single(database, "PRAGMA user_version") > kSchemaVersion) {
+    const int version = versionOf(database);
+    if (version > kSchemaVersion) {
         throw NotebookError{Code::Newer, database.getFilename()};
     }
-    std::string quick = database.execAndGet("PRAGMA quick_check(1)").getString();
-    if (quick != "ok") {
-        std::replace(quick.begin(), quick.end(), '\n', ' ');
-        throw NotebookError{Code::Damaged, quick};
+    const std::string missing = version < 1 ? "its version is impossible" : missingFrom(database);
+    if (!missing.empty()) {
+        throw NotebookError{Code::Damaged, missing};
     }
 }
 
-std::string readOnlyUri(const std::string& path) {
-    std::string escaped;
-    for (const char c : path) {
-        const bool plain = c != '%' && c != '?' && c != '#';
-        escaped += plain ? std::string(1, c) : fmt::format("%{:02X}", static_cast<unsigned char>(c));
-    }
-    return "file:" + escaped + "?immutable=1";
+bool holdsSomething(const std::string& path) {
+    return std::filesystem::exists(path) && std::filesystem::file_size(path) > 0;
+}
+
+/// The file itself, where a symbolic link leads to it.
+std::string withoutLinks(const std::string& path) {
+    return std::filesystem::is_symlink(path) ? std::filesystem::canonical(path).string() : path;
 }
 
 } // namespace
@@ -59,66 +63,160 @@ record::Id newId() {
                        words[1] & 0xFFFFU, words[2] >> 16U, words[2] & 0xFFFFU, words[3]);
 }
 
-Notebook::Notebook(std::string path, std::unique_ptr<SQLite::Database> database, std::optional<FileLock> lock)
-    : m_path(std::move(path)), m_lock(std::move(lock)), m_database(std::move(database)),
-      m_readOnly(!m_lock.has_value()) {}
 Notebook::Notebook(Notebook&&) noexcept = default;
-Notebook& Notebook::operator=(Notebook&&) noexcept = default;
+
+Notebook& Notebook::operator=(Notebook&& other) noexcept {
+    if (this != &other) {
+        Notebook closed(std::move(*this));
+        m_path = std::move(other.m_path);
+        m_lock = std::move(other.m_lock);
+        m_database = std::move(other.m_database);
+        m_identity = other.m_identity;
+        m_log = other.m_log;
+        m_migrationBackup = std::move(other.m_migrationBackup);
+        m_sharesWell = other.m_sharesWell;
+    }
+    return *this;
+}
 
 Notebook::~Notebook() {
-    if (m_database && !m_readOnly) {
-        // One file that can be mailed: fold the log back in. A failure here loses nothing, the log stays
-        // beside it.
-        m_database->tryExec("PRAGMA wal_checkpoint(TRUNCATE)");
+    if (m_database && !readOnly()) {
+        putToRest(*m_database);
     }
+    m_database.reset();
 }
 
 Answer<Notebook> Notebook::open(const std::string& path, OpenMode mode, const std::string& owner) {
-    try {
-        return openUnguarded(path, mode, owner);
-    } catch (const SQLite::Exception& exception) {
-        return tl::unexpected(errorFrom(exception));
-    } catch (const NotebookError& error) {
-        return tl::unexpected(error);
-    } catch (const std::filesystem::filesystem_error& error) {
-        return tl::unexpected(NotebookError{Code::CannotOpen, error.code().message()});
+    return guarded([&] {
+        if (!holdsSomething(path) && mode != OpenMode::Create) {
+            throw NotebookError{Code::CannotOpen,
+                                std::filesystem::exists(path) ? "the file is empty" : "no such file"};
+        }
+        return mode == OpenMode::Read ? openReading(path) : openWriting(path, mode, owner);
+    });
+}
+
+Notebook Notebook::openReading(const std::string& path) {
+    Notebook book;
+    book.m_path = path;
+    book.m_database = openForReading(path);
+    verify(*book.m_database);
+    book.m_identity = identityOf(path);
+    return book;
+}
+
+Notebook Notebook::openWriting(const std::string& path, OpenMode mode, const std::string& owner) {
+    Notebook book;
+    book.m_path = path;
+    const std::string file = withoutLinks(path);
+    auto lock = RoleLock::take(file, Role::Editor, owner);
+    if (!lock) {
+        throw lock.error();
+    }
+    book.m_lock = std::move(*lock);
+    const bool fresh = !holdsSomething(file);
+    if (!fresh) {
+        if (auto held = book.m_lock->holdInode(file, owner); !held) {
+            throw held.error();
+        }
+        verify(*openForReading(file)); // before the log is begun in what may be another program's file
+    }
+    auto [database, shared] = openForWriting(file, mode == OpenMode::Create);
+    book.m_database = std::move(database);
+    book.m_sharesWell = shared;
+    if (fresh) {
+        createSchema(*book.m_database);
+        if (auto held = book.m_lock->holdInode(file, owner); !held) {
+            throw held.error();
+        }
+    }
+    book.m_identity = identityOf(path);
+    book.m_log = identityOf(file + "-wal");
+    book.migrate();
+    book.removeUnfinished();
+    return book;
+}
+
+void Notebook::migrate() {
+    const int version = versionOf(*m_database);
+    if (version == kSchemaVersion) {
+        return;
+    }
+    if (auto alone = m_lock->holdAlone(); !alone) {
+        throw alone.error();
+    }
+    // Once for the backup, once for the log the steps fill.
+    const auto size = std::filesystem::file_size(m_path);
+    if (freeBytes(m_path) < 3 * size) {
+        throw NotebookError{Code::NoRoom, m_path};
+    }
+    const std::string backup = freshNameBeside(m_path, fmt::format("version {}", version));
+    copyInto(*m_database, backup);
+    bringUpToDate(*m_database);
+    m_migrationBackup = backup;
+}
+
+void Notebook::removeUnfinished() {
+    std::vector<std::string> runs;
+    {
+        SQLite::Statement query(*m_database, "SELECT run FROM unfinished");
+        while (query.executeStep()) {
+            runs.push_back(query.getColumn(0).getString());
+        }
+    }
+    if (runs.empty() || !RoleLock::take(withoutLinks(m_path), Role::Recorder, {})) {
+        return; // a recorder at work writes one of them
+    }
+    for (const std::string& run : runs) {
+        discardRun(*m_database, run);
     }
 }
 
-Answer<Notebook> Notebook::openUnguarded(const std::string& path, OpenMode mode, const std::string& owner) {
-    const bool exists = std::filesystem::exists(path) && std::filesystem::file_size(path) > 0;
-    if (!exists && mode != OpenMode::Create) {
-        throw NotebookError{Code::CannotOpen,
-                            std::filesystem::exists(path) ? "the file is empty" : "no such file"};
+Answer<void> Notebook::stillThere() const {
+    if (identityOf(m_path) != m_identity) {
+        return tl::unexpected(NotebookError{Code::Moved, m_path});
     }
-    std::optional<FileLock> lock;
-    if (mode != OpenMode::Read) {
-        auto taken = FileLock::take(path, owner);
-        if (!taken) {
-            return tl::unexpected(taken.error());
+    return {};
+}
+
+void Notebook::requirePlace() const {
+    if (const auto there = stillThere(); !there) {
+        throw there.error();
+    }
+}
+
+void Notebook::requireLog() {
+    const bool logIsOurs = !m_sharesWell || (m_log && identityOf(withoutLinks(m_path) + "-wal") == m_log);
+    if (!logIsOurs && !foldLog(*m_database)) {
+        throw NotebookError{Code::Moved, m_path + "-wal"};
+    }
+}
+
+/// A change is acknowledged only when it stands in the file its name leads to, and nothing of it in a log that is gone.
+template <typename Work> auto Notebook::changing(const Work& work) -> Answer<std::invoke_result_t<Work>> {
+    if (readOnly()) {
+        return tl::unexpected(NotebookError{Code::ReadOnly, m_path});
+    }
+    return guarded([&] {
+        requirePlace();
+        try {
+            if constexpr (std::is_void_v<std::invoke_result_t<Work>>) {
+                work();
+                requirePlace();
+                requireLog();
+            } else {
+                auto result = work();
+                requirePlace();
+                requireLog();
+                return result;
+            }
+        } catch (const SQLite::Exception& exception) {
+            if (exception.getErrorCode() == SQLITE_IOERR && hitSizeLimit(*m_database)) {
+                throw NotebookError{Code::DiskFull, m_path, exception.getExtendedErrorCode()};
+            }
+            throw;
         }
-        lock = std::move(*taken);
-    }
-    int flags = SQLite::OPEN_READONLY | SQLite::OPEN_URI;
-    std::string name = path;
-    if (mode != OpenMode::Read) {
-        flags = SQLite::OPEN_READWRITE | (mode == OpenMode::Create ? SQLite::OPEN_CREATE : 0);
-    } else if (!std::filesystem::exists(path + "-wal")) {
-        name = readOnlyUri(path);
-    }
-    auto database = std::make_unique<SQLite::Database>(name, flags, 2000);
-    if (!exists) {
-        database->exec("PRAGMA journal_mode = WAL");
-        createSchema(*database);
-    }
-    verify(*database);
-    if (mode != OpenMode::Read) {
-        bringUpToDate(*database);
-        database->exec("PRAGMA journal_mode = WAL");
-        database->exec("PRAGMA synchronous = FULL");
-        database->exec("PRAGMA foreign_keys = ON");
-    }
-    return Notebook(path, std::move(database), std::move(lock));
+    });
 }
 
 Answer<std::vector<record::Project>> Notebook::projects() const {
@@ -164,10 +262,7 @@ Answer<Counts> Notebook::counts() const {
 
 Answer<void> Notebook::commit(const std::string& sentence, record::Millis now,
                               const std::vector<Change>& changes) {
-    if (m_readOnly) {
-        return tl::unexpected(NotebookError{Code::ReadOnly, m_path});
-    }
-    return guarded([&] {
+    return changing([&] {
         recordCommand(*m_database, sentence, now, {}, [&] {
             for (const Change& change : changes) {
                 std::visit([&](const auto& row) { putRow(*m_database, row); }, change);
@@ -179,38 +274,25 @@ Answer<void> Notebook::commit(const std::string& sentence, record::Millis now,
 Answer<void> Notebook::importRun(const std::string& sentence, record::Millis now, record::RunHeader run,
                                  const record::RunSamples& samples,
                                  const std::function<void(double)>& progress, const std::stop_token& stop) {
-    if (m_readOnly) {
-        return tl::unexpected(NotebookError{Code::ReadOnly, m_path});
-    }
-    return guarded([&] {
+    return changing([&] {
         run.samples = static_cast<std::int64_t>(samples.size());
         run.durationSeconds = samples.size() > 0 ? samples.seconds.back() - samples.seconds.front() : 0.0;
-        // The run arrives set aside and unrecorded; the recorded step is only bringing it in.
-        const auto storeSamples = [&] {
-            run.setAside = true;
-            putRow(*m_database, run);
-            if (!putSamples(*m_database, run.id, samples, progress, stop)) {
-                throw NotebookError{Code::Failed, "the import was stopped"};
-            }
-        };
-        recordCommand(*m_database, sentence, now, storeSamples, [&] {
-            run.setAside = false;
-            putRow(*m_database, run);
-        });
+        run.setAside = true;
+        storeRun(*m_database, run, samples, progress, stop);
+        // What is recorded is only that it comes in.
+        recordCommand(*m_database, sentence, now, [&] { finishRun(*m_database, run.id); },
+                      [&] {
+                          run.setAside = false;
+                          putRow(*m_database, run);
+                      });
     });
 }
 
 Answer<std::string> Notebook::undo() {
-    if (m_readOnly) {
-        return tl::unexpected(NotebookError{Code::ReadOnly, m_path});
-    }
-    return guarded([&] { return undoLast(*m_database).value_or(std::string()); });
+    return changing([&] { return undoLast(*m_database).value_or(std::string()); });
 }
 Answer<std::string> Notebook::redo() {
-    if (m_readOnly) {
-        return tl::unexpected(NotebookError{Code::ReadOnly, m_path});
-    }
-    return guarded([&] { return redoNext(*m_database).value_or(std::string()); });
+    return changing([&] { return redoNext(*m_database).value_or(std::string()); });
 }
 Answer<std::vector<HistoryEntry>> Notebook::history() const {
     return guarded([&] { return historyEntries(*m_database); });
@@ -218,10 +300,14 @@ Answer<std::vector<HistoryEntry>> Notebook::history() const {
 
 namespace {
 
-void putPair(SQLite::Database& database, const char* sql, const std::string& key, const std::string& value) {
-    SQLite::Statement put(database, sql);
+void putPair(SQLite::Database& database, const std::string& table, const std::string& key,
+             const std::string& value) {
+    SQLite::Transaction transaction(database);
+    SQLite::Statement put(database, "INSERT OR REPLACE INTO " + table + " VALUES (?, ?)");
     SQLite::bind(put, key, value);
     put.exec();
+    sealRow(database, table, key);
+    transaction.commit();
 }
 
 std::string getPair(SQLite::Database& database, const char* sql, const std::string& key) {
@@ -233,19 +319,19 @@ std::string getPair(SQLite::Database& database, const char* sql, const std::stri
 } // namespace
 
 Answer<void> Notebook::remember(const std::string& key, const std::string& value) {
-    if (m_readOnly) {
+    if (readOnly()) {
         return {};
     }
-    return guarded(
-        [&] { putPair(*m_database, "INSERT OR REPLACE INTO view_state VALUES (?, ?)", key, value); });
+    return guarded([&] { putPair(*m_database, "view_state", key, value); });
 }
 Answer<std::string> Notebook::remembered(const std::string& key) const {
     return guarded([&] { return getPair(*m_database, "SELECT value FROM view_state WHERE key = ?", key); });
 }
 Answer<void> Notebook::rememberMapping(const std::string& signature, const std::string& mapping) {
-    return guarded([&] {
-        putPair(*m_database, "INSERT OR REPLACE INTO import_mapping VALUES (?, ?)", signature, mapping);
-    });
+    if (readOnly()) {
+        return {};
+    }
+    return guarded([&] { putPair(*m_database, "import_mapping", signature, mapping); });
 }
 Answer<std::string> Notebook::rememberedMapping(const std::string& signature) const {
     return guarded([&] {
@@ -253,8 +339,14 @@ Answer<std::string> Notebook::rememberedMapping(const std::string& signature) co
     });
 }
 
-Answer<std::vector<std::string>> Notebook::check() const {
-    return guarded([&] { return faultsIn(*m_database); });
+Answer<bool> Notebook::fold() {
+    return guarded([&] { return readOnly() || !m_sharesWell || foldLog(*m_database); });
+}
+Answer<void> Notebook::copyTo(const std::string& path) const {
+    return guarded([&] { copyInto(*m_database, path); });
+}
+Answer<std::vector<std::string>> Notebook::check(const std::stop_token& stop) const {
+    return guarded([&] { return faultsIn(*m_database, stop); });
 }
 Answer<std::string> Notebook::dump() const {
     return guarded([&] { return dumpOf(*m_database); });

@@ -1,16 +1,17 @@
 // src/notebook/Notebook.h - one notebook file: everything a builder writes down, with undo and redo.
 //
-// Errors     NotebookError; library exceptions are caught here and go no further. A failed change leaves the
-// file as
+// Errors     NotebookError; library exceptions are caught here and go no further. A failed change leaves the file as
 //            it was.
 // Threads    one Notebook per thread; all writes go through one.
-// Durability every change is on disk before the call returns (WAL, synchronous=FULL).
+// Durability every change is on disk before the call returns, in the file its name leads to: when that was moved,
+//            replaced or deleted meanwhile, the change is refused with Moved.
 #pragma once
 #include "core/bench/Thinning.h"
 #include "core/record/Record.h"
-#include "notebook/FileLock.h"
+#include "notebook/FileIdentity.h"
 #include "notebook/History.h"
 #include "notebook/NotebookError.h"
+#include "notebook/RoleLock.h"
 #include "notebook/RunStore.h"
 #include <functional>
 #include <memory>
@@ -58,7 +59,13 @@ public:
     ~Notebook();
 
     [[nodiscard]] const std::string& path() const { return m_path; }
-    [[nodiscard]] bool readOnly() const { return m_readOnly; }
+    [[nodiscard]] bool readOnly() const { return !m_lock.has_value(); }
+    /// False on a disk where readers wait for writers: network, FAT.
+    [[nodiscard]] bool sharesWell() const { return m_sharesWell; }
+    /// The backup that bringing an older file up to date left beside it; empty when it was up to date.
+    [[nodiscard]] const std::string& migrationBackup() const { return m_migrationBackup; }
+    /// Moved when the name no longer leads to the open file.
+    [[nodiscard]] Answer<void> stillThere() const;
 
     [[nodiscard]] Answer<std::vector<record::Project>> projects() const;
     [[nodiscard]] Answer<std::vector<record::Revision>> revisions() const;
@@ -74,36 +81,51 @@ public:
     [[nodiscard]] Answer<Counts> counts() const;
 
     /// One command: all changes or none, undone as one, named by `sentence`.
-    Answer<void> commit(const std::string& sentence, record::Millis now, const std::vector<Change>& changes);
-    /// Stores a run with its samples. Undoing sets the run aside; its samples stay.
-    Answer<void> importRun(const std::string& sentence, record::Millis now, record::RunHeader run,
+    [[nodiscard]] Answer<void> commit(const std::string& sentence, record::Millis now, const std::vector<Change>& changes);
+    /// Stores a run with its samples, in pieces that keep nobody waiting; only the last, which brings it in, is a
+    /// command. Undoing sets the run aside; its samples stay. Stopped or failed, nothing of it is left.
+    [[nodiscard]] Answer<void> importRun(const std::string& sentence, record::Millis now, record::RunHeader run,
                            const record::RunSamples& samples,
                            const std::function<void(double)>& progress = {},
                            const std::stop_token& stop = {});
     /// The sentence of what was undone; empty text when there was nothing.
-    Answer<std::string> undo();
-    Answer<std::string> redo();
+    [[nodiscard]] Answer<std::string> undo();
+    [[nodiscard]] Answer<std::string> redo();
     [[nodiscard]] Answer<std::vector<HistoryEntry>> history() const;
 
     /// Remembered outside the history: where the window stood, how a logger's file is read.
-    Answer<void> remember(const std::string& key, const std::string& value);
+    [[nodiscard]] Answer<void> remember(const std::string& key, const std::string& value);
     [[nodiscard]] Answer<std::string> remembered(const std::string& key) const;
-    Answer<void> rememberMapping(const std::string& signature, const std::string& mapping);
+    [[nodiscard]] Answer<void> rememberMapping(const std::string& signature, const std::string& mapping);
     [[nodiscard]] Answer<std::string> rememberedMapping(const std::string& signature) const;
 
-    /// Faults found in the file, in plain words; empty when sound.
-    [[nodiscard]] Answer<std::vector<std::string>> check() const;
+    /// After this the main file alone is the whole notebook; false while a reader still needs the log.
+    [[nodiscard]] Answer<bool> fold();
+    /// The notebook as it is open, even when its name is gone; never over another file.
+    [[nodiscard]] Answer<void> copyTo(const std::string& path) const;
+
+    /// Faults found in the file, in plain words; empty when sound. Reads everything: not for the interface thread.
+    [[nodiscard]] Answer<std::vector<std::string>> check(const std::stop_token& stop = {}) const;
     /// Everything as text in a fixed order: equal texts mean equal notebooks.
     [[nodiscard]] Answer<std::string> dump() const;
 
 private:
-    Notebook(std::string path, std::unique_ptr<SQLite::Database> database, std::optional<FileLock> lock);
-    static Answer<Notebook> openUnguarded(const std::string& path, OpenMode mode, const std::string& owner);
+    Notebook() = default;
+    static Notebook openReading(const std::string& path);
+    static Notebook openWriting(const std::string& path, OpenMode mode, const std::string& owner);
+    void migrate();
+    void removeUnfinished();
+    void requirePlace() const;
+    void requireLog();
+    template <typename Work> auto changing(const Work& work) -> Answer<std::invoke_result_t<Work>>;
 
     std::string m_path;
-    std::optional<FileLock> m_lock;
+    std::optional<RoleLock> m_lock; ///< None when opened for reading. Let go after the connection.
     std::unique_ptr<SQLite::Database> m_database;
-    bool m_readOnly = false;
+    std::optional<FileIdentity> m_identity;
+    std::optional<FileIdentity> m_log; ///< Where changes stand until they are folded in.
+    std::string m_migrationBackup;
+    bool m_sharesWell = true;
 };
 
 } // namespace anodex::notebook

@@ -14,10 +14,18 @@ struct NotebookError {
         ReadOnly,
         DiskFull,
         Failed,
-        NotFound
+        NotFound,
+        Moved,   ///< The file's name no longer leads to the file that is open.
+        Exists,  ///< A copy is never written over another file.
+        NoRoom,  ///< Known beforehand: a migration or copy needs more room than the disk has.
+        Stopped, ///< As asked for.
     };
     Code code = Code::Failed;
     std::string detail;
+    int sqlite = 0; ///< The storage library's extended code; 0 when it had no part in it.
 };
+
+/// A word for the log: "damaged", "disk-full".
+[[nodiscard]] const char* codeName(NotebookError::Code code);
 
 } // namespace anodex::notebook

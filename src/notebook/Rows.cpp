@@ -5,6 +5,7 @@
 
 #include <SQLiteCpp/SQLiteCpp.h>
 #include <SQLiteCpp/VariadicBind.h>
+#include <cmath>
 
 namespace anodex::notebook {
 namespace {
@@ -19,12 +20,97 @@ cell::CellDesign designFrom(const std::string& text, const Id& row) {
     return *design;
 }
 
+/// A stored number of an enumeration that runs from `first` to `last`.
+template <typename Enum> Enum enumOf(const SQLite::Column& column, Enum first, Enum last, const Id& row) {
+    const std::int64_t value = column.getInt64();
+    if (!column.isInteger() || value < static_cast<int>(first) || value > static_cast<int>(last)) {
+        throw RowFault{row + ": " + column.getString() + " stands for nothing this program knows"};
+    }
+    return static_cast<Enum>(value);
+}
+
+double numberOf(const SQLite::Column& column, const Id& row) {
+    const bool isNumber = column.isFloat() || column.isInteger();
+    if (!isNumber || !std::isfinite(column.getDouble())) {
+        throw RowFault{row + ": " + column.getString() + " is no number"};
+    }
+    return column.getDouble();
+}
+
 void bindOptional(SQLite::Statement& statement, int index, const std::optional<double>& value) {
     if (value) {
         statement.bind(index, *value);
     } else {
         statement.bind(index);
     }
+}
+
+constexpr const char* kRevisions = "SELECT id, project, parent, name, design, created, set_aside FROM revision";
+constexpr const char* kBuilds = "SELECT id, revision, name, built, as_built, expectation, set_aside FROM build";
+constexpr const char* kReadings =
+    "SELECT id, build, quantity, side, value, load_ohm, taken, note, struck FROM reading";
+constexpr const char* kDocuments = "SELECT id, kind, name, text, set_aside FROM document";
+
+record::Revision revisionFrom(SQLite::Statement& query) {
+    record::Revision row;
+    row.id = query.getColumn(0).getString();
+    row.project = query.getColumn(1).getString();
+    row.parent = query.getColumn(2).getString();
+    row.name = query.getColumn(3).getString();
+    row.design = designFrom(query.getColumn(4).getString(), row.id);
+    row.created = query.getColumn(5).getInt64();
+    row.setAside = query.getColumn(6).getInt() != 0;
+    return row;
+}
+
+record::Build buildFrom(SQLite::Statement& query) {
+    record::Build row;
+    row.id = query.getColumn(0).getString();
+    row.revision = query.getColumn(1).getString();
+    row.name = query.getColumn(2).getString();
+    row.built = query.getColumn(3).getInt64();
+    row.asBuilt = designFrom(query.getColumn(4).getString(), row.id);
+    const auto expectation = formats::readExpectation(query.getColumn(5).getString());
+    if (!expectation) {
+        throw RowFault{row.id + ": " + expectation.error().field + ": " + expectation.error().found};
+    }
+    row.expectation = *expectation;
+    row.setAside = query.getColumn(6).getInt() != 0;
+    return row;
+}
+
+record::Reading readingFrom(SQLite::Statement& query) {
+    using record::ReadingQuantity;
+    using record::ReadingSide;
+    record::Reading row;
+    row.id = query.getColumn(0).getString();
+    row.build = query.getColumn(1).getString();
+    row.quantity =
+        enumOf(query.getColumn(2), ReadingQuantity::OpenCircuitVoltage, ReadingQuantity::Level, row.id);
+    row.side = enumOf(query.getColumn(3), ReadingSide::Whole, ReadingSide::Positive, row.id);
+    row.value = numberOf(query.getColumn(4), row.id);
+    if (!query.getColumn(5).isNull()) {
+        row.loadOhm = numberOf(query.getColumn(5), row.id);
+    }
+    row.when = query.getColumn(6).getInt64();
+    row.note = query.getColumn(7).getString();
+    row.struckOut = query.getColumn(8).getInt() != 0;
+    return row;
+}
+
+record::Document documentFrom(SQLite::Statement& query) {
+    using record::DocumentKind;
+    const Id id = query.getColumn(0).getString();
+    return {id, enumOf(query.getColumn(1), DocumentKind::Shelf, DocumentKind::OwnEntry, id),
+            query.getColumn(2).getString(), query.getColumn(3).getString(), query.getColumn(4).getInt() != 0};
+}
+
+template <typename From> auto allOf(SQLite::Statement& query, const From& from) {
+    std::vector<std::invoke_result_t<From, SQLite::Statement&>> rows;
+    while (query.executeStep()) {
+        rows.push_back(from(query));
+    }
+    return rows;
 }
 
 } // namespace
@@ -112,69 +198,19 @@ std::vector<record::Project> projectRows(SQLite::Database& database) {
 }
 
 std::vector<record::Revision> revisionRows(SQLite::Database& database) {
-    std::vector<record::Revision> rows;
-    SQLite::Statement query(database,
-                            "SELECT id, project, parent, name, design, created, set_aside FROM revision "
-                            "ORDER BY created, rowid");
-    while (query.executeStep()) {
-        record::Revision row;
-        row.id = query.getColumn(0).getString();
-        row.project = query.getColumn(1).getString();
-        row.parent = query.getColumn(2).getString();
-        row.name = query.getColumn(3).getString();
-        row.design = designFrom(query.getColumn(4).getString(), row.id);
-        row.created = query.getColumn(5).getInt64();
-        row.setAside = query.getColumn(6).getInt() != 0;
-        rows.push_back(std::move(row));
-    }
-    return rows;
+    SQLite::Statement query(database, std::string(kRevisions) + " ORDER BY created, rowid");
+    return allOf(query, revisionFrom);
 }
 
 std::vector<record::Build> buildRows(SQLite::Database& database) {
-    std::vector<record::Build> rows;
-    SQLite::Statement query(database,
-                            "SELECT id, revision, name, built, as_built, expectation, set_aside FROM build "
-                            "ORDER BY built, rowid");
-    while (query.executeStep()) {
-        record::Build row;
-        row.id = query.getColumn(0).getString();
-        row.revision = query.getColumn(1).getString();
-        row.name = query.getColumn(2).getString();
-        row.built = query.getColumn(3).getInt64();
-        row.asBuilt = designFrom(query.getColumn(4).getString(), row.id);
-        const auto expectation = formats::readExpectation(query.getColumn(5).getString());
-        if (!expectation) {
-            throw RowFault{row.id + ": " + expectation.error().field + ": " + expectation.error().found};
-        }
-        row.expectation = *expectation;
-        row.setAside = query.getColumn(6).getInt() != 0;
-        rows.push_back(std::move(row));
-    }
-    return rows;
+    SQLite::Statement query(database, std::string(kBuilds) + " ORDER BY built, rowid");
+    return allOf(query, buildFrom);
 }
 
 std::vector<record::Reading> readingRows(SQLite::Database& database, const Id& build) {
-    std::vector<record::Reading> rows;
-    SQLite::Statement query(
-        database, "SELECT id, build, quantity, side, value, load_ohm, taken, note, struck FROM reading "
-                  "WHERE build = ? ORDER BY taken, rowid");
+    SQLite::Statement query(database, std::string(kReadings) + " WHERE build = ? ORDER BY taken, rowid");
     query.bind(1, build);
-    while (query.executeStep()) {
-        record::Reading row;
-        row.id = query.getColumn(0).getString();
-        row.build = query.getColumn(1).getString();
-        row.quantity = static_cast<record::ReadingQuantity>(query.getColumn(2).getInt());
-        row.side = static_cast<record::ReadingSide>(query.getColumn(3).getInt());
-        row.value = query.getColumn(4).getDouble();
-        if (!query.getColumn(5).isNull()) {
-            row.loadOhm = query.getColumn(5).getDouble();
-        }
-        row.when = query.getColumn(6).getInt64();
-        row.note = query.getColumn(7).getString();
-        row.struckOut = query.getColumn(8).getInt() != 0;
-        rows.push_back(std::move(row));
-    }
-    return rows;
+    return allOf(query, readingFrom);
 }
 
 std::vector<record::Event> eventRows(SQLite::Database& database, const Id& build) {
@@ -217,18 +253,33 @@ void putRow(SQLite::Database& database, const record::Document& document) {
 }
 
 std::vector<record::Document> documentRows(SQLite::Database& database) {
-    std::vector<record::Document> rows;
     if (!database.tableExists("document")) {
-        return rows;
+        return {};
     }
-    SQLite::Statement query(database, "SELECT id, kind, name, text, set_aside FROM document ORDER BY rowid");
-    while (query.executeStep()) {
-        rows.push_back({query.getColumn(0).getString(),
-                        static_cast<record::DocumentKind>(query.getColumn(1).getInt()),
-                        query.getColumn(2).getString(), query.getColumn(3).getString(),
-                        query.getColumn(4).getInt() != 0});
+    SQLite::Statement query(database, std::string(kDocuments) + " ORDER BY rowid");
+    return allOf(query, documentFrom);
+}
+
+std::vector<std::string> unreadableRows(SQLite::Database& database, const std::string& table) {
+    const auto unreadable = [&](const char* sql, const auto& from) {
+        std::vector<std::string> ids;
+        SQLite::Statement query(database, sql);
+        while (query.executeStep()) {
+            try {
+                (void)from(query);
+            } catch (const RowFault&) {
+                ids.push_back(query.getColumn(0).getString());
+            }
+        }
+        return ids;
+    };
+    if (table == "revision") {
+        return unreadable(kRevisions, revisionFrom);
     }
-    return rows;
+    if (table == "build") {
+        return unreadable(kBuilds, buildFrom);
+    }
+    return table == "reading" ? unreadable(kReadings, readingFrom) : unreadable(kDocuments, documentFrom);
 }
 
 } // namespace anodex::notebook

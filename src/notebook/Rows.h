@@ -33,4 +33,7 @@ struct RowFault {
     std::string text;
 };
 
+/// Ids of rows of revision, build, document or reading that would raise a RowFault.
+[[nodiscard]] std::vector<std::string> unreadableRows(SQLite::Database& database, const std::string& table);
+
 } // namespace anodex::notebook

@@ -1,10 +1,7 @@
-// src/notebook/RunStore.h - bulk samples in chunks: 4,096 little-endian float64 a column, with first, last,
-// low, high.
+// src/notebook/RunStore.h - bulk samples in chunks: 4,096 little-endian float64 a column, with first, last, low, high.
 #pragma once
 #include "core/bench/Thinning.h"
 #include "core/record/Record.h"
-#include <functional>
-#include <stop_token>
 #include <vector>
 
 namespace SQLite {
@@ -17,14 +14,20 @@ inline constexpr std::size_t kChunkSamples = 4096;
 
 /// Stored numbers of the columns; never renumbered.
 enum class RunColumn { Seconds = 0, Volts = 1, Amps = 2 };
+inline constexpr int kRunColumns = 3;
 
-/// False when `stop` was requested; the caller rolls back.
-bool putSamples(SQLite::Database& database, const record::Id& run, const record::RunSamples& samples,
-                const std::function<void(double)>& progress, const std::stop_token& stop);
+/// Stores the samples from `from` on as chunk number from / kChunkSamples, sealed; at most one chunk. How many that were.
+std::size_t putChunk(SQLite::Database& database, const record::Id& run, const record::RunSamples& samples,
+                     std::size_t from);
 
+/// Takes away at most `most` chunks of a run, with their seals; false when none is left.
+bool dropChunks(SQLite::Database& database, const record::Id& run, int most);
+
+/// Throws RowFault when a column is short, missing or foreign: nothing is read past its end.
 [[nodiscard]] record::RunSamples samplesOf(SQLite::Database& database, const record::Id& run);
 
 /// Lowest and highest of each chunk without reading the samples: enough to draw a run of any length at once.
+/// Throws RowFault as samplesOf does.
 [[nodiscard]] std::vector<bench::CurveSample> outlineOf(SQLite::Database& database, const record::Id& run,
                                                         RunColumn column);
 

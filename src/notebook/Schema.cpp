@@ -1,37 +1,15 @@
 #include "notebook/Schema.h"
 
+#include "notebook/Seals.h"
+
 #include <SQLiteCpp/SQLiteCpp.h>
-#include <string>
+#include <map>
 
 namespace anodex::notebook {
 namespace {
 
-// Version 2: what belongs to the whole notebook, as text in an open format.
-constexpr const char* kDocuments =
-    "CREATE TABLE document (id TEXT PRIMARY KEY NOT NULL, kind INTEGER NOT NULL, name TEXT NOT NULL, "
-    "text TEXT NOT NULL, set_aside INTEGER NOT NULL)";
-
-void setVersion(SQLite::Database& database) {
-    database.exec("PRAGMA user_version = " + std::to_string(kSchemaVersion));
-}
-
-} // namespace
-
-void bringUpToDate(SQLite::Database& database) {
-    if (database.execAndGet("PRAGMA user_version").getInt() >= kSchemaVersion) {
-        return;
-    }
-    SQLite::Transaction transaction(database);
-    database.exec(kDocuments);
-    setVersion(database);
-    transaction.commit();
-}
-
-void createSchema(SQLite::Database& database) {
-    SQLite::Transaction transaction(database);
-    // A run has no foreign key: its samples outlive the undoing of the build they belong to, and come back
-    // with it.
-    database.exec(R"(
+// A run has no foreign key: its samples outlive the undoing of the build they belong to, and come back with it.
+constexpr const char* kFirst = R"(
         CREATE TABLE project  (id TEXT PRIMARY KEY NOT NULL, name TEXT NOT NULL, created INTEGER NOT NULL);
         CREATE TABLE revision (id TEXT PRIMARY KEY NOT NULL, project TEXT NOT NULL REFERENCES project(id),
                                parent TEXT, name TEXT NOT NULL, design TEXT NOT NULL, created INTEGER NOT NULL,
@@ -59,11 +37,116 @@ void createSchema(SQLite::Database& database) {
         CREATE INDEX reading_by_build ON reading(build);
         CREATE INDEX event_by_build ON event(build);
         CREATE INDEX run_by_build ON run(build);
-    )");
+)";
+
+// What belongs to the whole notebook, as text in an open format.
+constexpr const char* kDocuments =
+    "CREATE TABLE document (id TEXT PRIMARY KEY NOT NULL, kind INTEGER NOT NULL, name TEXT NOT NULL, "
+    "text TEXT NOT NULL, set_aside INTEGER NOT NULL)";
+
+// A checksum a row, how many rows a table has and the sum of their checksums; runs that are still being written.
+constexpr const char* kSeals = R"(
+        CREATE TABLE seal      (of_table TEXT NOT NULL, row TEXT NOT NULL, sum INTEGER NOT NULL,
+                                PRIMARY KEY (of_table, row)) WITHOUT ROWID;
+        CREATE TABLE table_seal(of_table TEXT PRIMARY KEY NOT NULL, rows INTEGER NOT NULL, total INTEGER NOT NULL)
+                                WITHOUT ROWID;
+        CREATE TABLE unfinished(run TEXT PRIMARY KEY NOT NULL);
+)";
+
+struct Step {
+    int version;
+    const char* sql;
+};
+constexpr Step kSteps[] = {{1, kFirst}, {2, kDocuments}, {3, kSeals}};
+constexpr int kFirstSealed = 3;
+
+void take(SQLite::Database& database, const Step& step) {
+    database.exec(step.sql);
+    if (step.version == kFirstSealed) {
+        sealEverything(database);
+    }
+    database.exec("PRAGMA user_version = " + std::to_string(step.version));
+}
+
+using Things = std::map<std::string, std::string>; // name to definition
+
+std::string withSingleBlanks(const std::string& text) {
+    std::string result;
+    for (const char c : text) {
+        const bool blank = c == ' ' || c == '\n';
+        if (!blank || (!result.empty() && result.back() != ' ')) {
+            result += blank ? ' ' : c;
+        }
+    }
+    return result;
+}
+
+Things thingsIn(SQLite::Database& database) {
+    Things things;
+    SQLite::Statement query(database, "SELECT name, coalesce(sql, '') FROM sqlite_schema WHERE name NOT LIKE 'sqlite_%'");
+    while (query.executeStep()) {
+        things[query.getColumn(0).getString()] = withSingleBlanks(query.getColumn(1).getString());
+    }
+    return things;
+}
+
+Things thingsOfVersion(int version) {
+    SQLite::Database pattern(":memory:", SQLite::OPEN_READWRITE | SQLite::OPEN_CREATE);
+    for (const Step& step : kSteps) {
+        if (step.version <= version) {
+            pattern.exec(step.sql);
+        }
+    }
+    return thingsIn(pattern);
+}
+
+} // namespace
+
+int versionOf(SQLite::Database& database) {
+    return database.execAndGet("PRAGMA user_version").getInt();
+}
+
+void createSchema(SQLite::Database& database) {
+    SQLite::Transaction transaction(database);
     database.exec("PRAGMA application_id = " + std::to_string(kApplicationId));
-    database.exec(kDocuments);
-    setVersion(database);
+    for (const Step& step : kSteps) {
+        take(database, step);
+    }
     transaction.commit();
+}
+
+void bringUpToDate(SQLite::Database& database) {
+    for (const Step& step : kSteps) {
+        if (step.version > versionOf(database)) {
+            SQLite::Transaction transaction(database);
+            take(database, step);
+            transaction.commit();
+        }
+    }
+}
+
+std::string missingFrom(SQLite::Database& database) {
+    const Things there = thingsIn(database);
+    for (const auto& [name, definition] : thingsOfVersion(versionOf(database))) {
+        const auto found = there.find(name);
+        if (found == there.end()) {
+            return "the table or index " + name + " is missing";
+        }
+        if (found->second != definition) {
+            return "the table or index " + name + " is not as this program makes it";
+        }
+    }
+    return {};
+}
+
+std::string foreignIn(SQLite::Database& database) {
+    const Things ours = thingsOfVersion(versionOf(database));
+    for (const auto& [name, definition] : thingsIn(database)) {
+        if (!ours.contains(name)) {
+            return "\"" + name + "\" was not made by this program";
+        }
+    }
+    return {};
 }
 
 } // namespace anodex::notebook

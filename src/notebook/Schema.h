@@ -1,5 +1,8 @@
-// src/notebook/Schema.h - the tables of a notebook file, and how an older file becomes a current one.
+// src/notebook/Schema.h - the tables of a notebook file, version by version.
+//
+// A new version is a new step, never a changed one: files of every version are out there.
 #pragma once
+#include <string>
 
 namespace SQLite {
 class Database;
@@ -8,14 +11,22 @@ class Database;
 namespace anodex::notebook {
 
 inline constexpr int kApplicationId = 0x414E4F58; // "ANOX"
-inline constexpr int kSchemaVersion = 2;
+inline constexpr int kSchemaVersion = 3;
 
 /// Tables whose changes can be undone; all others are bookkeeping.
 inline constexpr const char* kUndoableTables[] = {"project", "revision", "build", "reading",
-                                                "event",   "run",      "document"};
+                                                  "event",   "run",      "document"};
 
+[[nodiscard]] int versionOf(SQLite::Database& database);
+
+/// All steps, in one transaction.
 void createSchema(SQLite::Database& database);
-/// Adds what a file of an earlier version lacks.
+/// The steps that a file of an earlier version lacks, each in its own transaction.
 void bringUpToDate(SQLite::Database& database);
+
+/// What a file of its version must hold and does not, or holds otherwise; empty when all is there.
+[[nodiscard]] std::string missingFrom(SQLite::Database& database);
+/// A table, trigger, view or index that no version of ours made; empty when there is none.
+[[nodiscard]] std::string foreignIn(SQLite::Database& database);
 
 } // namespace anodex::notebook

@@ -71,8 +71,26 @@ std::string errorText(const notebook::NotebookError& error) {
         return fmt::format("the change was not stored ({}); nothing was lost", error.detail);
     case Code::NotFound:
         return fmt::format("{} is not in the notebook any more", error.detail);
+    case Code::Moved:
+        return fmt::format("{} was moved, replaced or deleted by another program; the change was not kept: write the "
+                           "notebook back, or to another name",
+                           error.detail);
+    case Code::Exists:
+        return fmt::format("{} is there already and is not written over; choose another name", error.detail);
+    case Code::NoRoom:
+        return fmt::format("there is not enough room on the disk of {}; make room and try again, nothing was changed",
+                           error.detail);
+    case Code::Stopped:
+        return "it was stopped; nothing of it was kept";
     }
     return {};
+}
+
+std::string errorText(const base::Fault& fault) {
+    const char* what = fault.kind() == base::Fault::Kind::DidNotEnd ? "did not come to an end" : "has no answer";
+    return fmt::format("the model's {} {} for this cell: a fault of this program, not of the design; what was there "
+                       "before stands, and a slightly different strength or size may work",
+                       fault.law(), what);
 }
 
 } // namespace anodex::wording

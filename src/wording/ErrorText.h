@@ -1,5 +1,6 @@
 // src/wording/ErrorText.h - one clear line: where, what is wrong, what would be right.
 #pragma once
+#include "core/base/Fault.h"
 #include "core/bench/RunAnalysis.h"
 #include "formats/FileError.h"
 #include "formats/RunCsv.h"
@@ -12,5 +13,7 @@ namespace anodex::wording {
 [[nodiscard]] std::string errorText(const formats::CsvError& error);
 [[nodiscard]] std::string errorText(const bench::RunError& error);
 [[nodiscard]] std::string errorText(const notebook::NotebookError& error);
+/// What was being worked out and how to go on; the program is at fault, not the builder.
+[[nodiscard]] std::string errorText(const base::Fault& fault);
 
 } // namespace anodex::wording

@@ -8,6 +8,7 @@
 #include <QApplication>
 #include <QLineEdit>
 #include <QTest>
+#include <algorithm>
 #include <gtest/gtest.h>
 #include <memory>
 
@@ -21,6 +22,8 @@ protected:
         m_services.chooseSave = [this](const QString&, const QString&) { return m_fileToSave; };
         m_services.documentsFolder = QString::fromStdString(m_folder.path("documents").string());
         m_services.motion = false;
+        m_services.faulted = [](const QString& law) { ADD_FAILURE() << "a fault of " << law.toStdString(); };
+        m_services.log = std::make_shared<Log>(m_folder.path("state/anodex.log").string());
         start();
     }
 
@@ -39,7 +42,17 @@ protected:
         }
     }
 
-    void openDemo() { EXPECT_TRUE(m_window->openDemo()); }
+    void openDemo() {
+        EXPECT_TRUE(m_window->openDemo());
+        waitForRuns();
+    }
+    /// Runs are read aside.
+    void waitForRuns() {
+        EXPECT_TRUE(QTest::qWaitFor([this] {
+            return std::none_of(m_bench->builds().begin(), m_bench->builds().end(),
+                                [](const BuildSummary& build) { return build.readingRuns; });
+        }));
+    }
 
     template <typename T> T* find(const QString& name) {
         T* found = m_window->findChild<T*>(name);

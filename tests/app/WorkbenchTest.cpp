@@ -16,10 +16,15 @@ namespace {
 
 class WorkbenchTest : public testing::Test {
 protected:
-    WorkbenchTest() {
+    WorkbenchTest() { makeBench(); }
+
+    void makeBench() {
+        m_bench.reset();
         Services services;
         services.now = [this] { return m_now += 1000; };
         services.documentsFolder = QString::fromStdString(m_folder.path().string());
+        services.faulted = [](const QString& law) { ADD_FAILURE() << "a fault of " << law.toStdString(); };
+        services.log = std::make_shared<Log>(m_folder.path("state/anodex.log").string());
         m_bench = std::make_unique<Workbench>(test::catalogue(), services);
         QObject::connect(m_bench.get(), &Workbench::refused,
                          [this](const QString& text) { m_refused = text; });
@@ -31,6 +36,13 @@ protected:
         cell::CellDesign design = m_bench->design();
         design.gapMetres = metres;
         m_bench->edit(design);
+    }
+
+    /// As after quitting.
+    void reopen() {
+        const QString path = m_bench->notebookPath();
+        makeBench();
+        ASSERT_TRUE(m_bench->openNotebook(path, false)) << m_refused.toStdString();
     }
 
     test::TemporaryFolder m_folder;
@@ -160,6 +172,8 @@ TEST_F(WorkbenchTest, ALongRunIsReadAsideAndArrives) {
     startLemon();
     m_bench->writeDownBuild();
     EXPECT_TRUE(m_bench->importRun("weeks", 40, test::straightDischarge(0.001, 3.6e6, 250'000), {}, {}));
+    EXPECT_FALSE(m_bench->build()->readingRuns) << "what was just imported is in hand";
+    reopen();
     EXPECT_TRUE(m_bench->build()->readingRuns);
     EXPECT_FALSE(m_bench->build()->deliveredCoulombs());
     ASSERT_TRUE(QTest::qWaitFor([&] { return m_bench->build()->deliveredCoulombs().has_value(); }, 5000));

@@ -3,6 +3,7 @@
 //
 // usage: anodex-fuzz [COUNT [SEED [ONLY]]]. Prints coverage; exits 1 when anything is broken. ONLY prints one
 // design and what is wrong with it.
+#include "core/base/Fault.h"
 #include "core/cell/Charge.h"
 #include "core/cell/Evaluation.h"
 #include "core/cell/Findings.h"
@@ -52,9 +53,6 @@ bool allFinite(const cell::Evaluation& evaluation) {
 /// What is wrong with an evaluated cell; empty when nothing is.
 std::string faultOf(const cell::Cell& cell, const cell::Evaluation& evaluation) {
     for (const chemistry::Solution& solution : cell.solutions) {
-        if (!solution.converged) {
-            return "the liquid did not converge";
-        }
         if (!std::isfinite(solution.pH) || !(solution.densityKgPerM3 > 0.0) ||
             !(solution.conductivity >= 0.0) || !std::isfinite(solution.conductivity)) {
             return "the liquid is not finite";
@@ -146,24 +144,31 @@ public:
             ++outcome.faults["refused: " + wording::errorText(design.error())];
             return {};
         }
-        const auto cell = cell::resolve(m_catalogue, *design);
-        if (!cell) {
-            ++outcome.refused;
-            ++outcome.faults["refused: " + wording::errorText(formats::toFileError(cell.error()))];
-            return {};
+        try {
+            const auto cell = cell::resolve(m_catalogue, *design);
+            if (!cell) {
+                ++outcome.refused;
+                ++outcome.faults["refused: " + wording::errorText(formats::toFileError(cell.error()))];
+                return {};
+            }
+            return faultOfCell(*cell);
+        } catch (const base::Fault& fault) {
+            return std::string("a fault of the model: ") + fault.law();
         }
-        const cell::Evaluation evaluation = cell::evaluate(m_catalogue, *cell, {60});
-        for (const cell::Finding& finding : cell::findingsFor(m_catalogue, *cell, evaluation)) {
+    }
+
+private:
+    [[nodiscard]] std::string faultOfCell(const cell::Cell& cell) const {
+        const cell::Evaluation evaluation = cell::evaluate(m_catalogue, cell, {60});
+        for (const cell::Finding& finding : cell::findingsFor(m_catalogue, cell, evaluation)) {
             if (wording::findingText(finding).text.empty() || !std::isfinite(finding.value)) {
                 return "a finding without words or with no number";
             }
         }
-        const std::string fault = faultOf(*cell, evaluation);
-        return fault.empty() && cell->charge ? faultOf(cell::chargingOf(m_catalogue, *cell, evaluation))
-                                             : fault;
+        const std::string fault = faultOf(cell, evaluation);
+        return fault.empty() && cell.charge ? faultOf(cell::chargingOf(m_catalogue, cell, evaluation)) : fault;
     }
 
-private:
     [[nodiscard]] std::string complaintOf(const Json& json) const {
         const auto design = formats::readCellFile(json.dump());
         if (!design) {

@@ -7,7 +7,7 @@
 #include "formats/CatalogueReader.h"
 #include "formats/CellFile.h"
 #include "formats/EmbeddedData.h"
-#include "tests/kill/InUse.h"
+#include "tests/support/InUse.h"
 
 #include <QCoreApplication>
 #include <cmath>
@@ -36,7 +36,7 @@ void acknowledge(app::Workbench& bench) {
         std::fprintf(stderr, "the notebook cannot be read back: %s\n", dump.error().detail.c_str());
         std::exit(4);
     }
-    std::printf("ack %zu\n", std::hash<std::string>{}(killed::inUse(*dump)));
+    std::printf("ack %zu\n", std::hash<std::string>{}(test::inUse(*dump)));
     std::fflush(stdout);
 }
 

@@ -1,7 +1,7 @@
 // A child process is killed at two hundred seeded moments, some of them inside an import. Every acknowledged
 // change must be there, and nothing but the one change in flight besides.
 #include "notebook/Notebook.h"
-#include "tests/kill/InUse.h"
+#include "tests/support/InUse.h"
 #include "tests/support/Samples.h"
 
 #include <array>
@@ -55,7 +55,7 @@ std::optional<Acknowledged> acknowledged(const std::string& line) {
 std::size_t hashOf(const notebook::Notebook& book) {
     const auto dump = book.dump();
     EXPECT_TRUE(dump) << dump.error().detail;
-    return dump ? std::hash<std::string>{}(killed::inUse(*dump)) : 0;
+    return dump ? std::hash<std::string>{}(test::inUse(*dump)) : 0;
 }
 
 /// What was acknowledged last stands there; or the one change in flight besides, which a single step takes

@@ -6,6 +6,7 @@
 #include <fstream>
 #include <gtest/gtest.h>
 #include <nlohmann/json.hpp>
+#include <sqlite3.h>
 #include <sstream>
 
 namespace anodex::test {
@@ -151,6 +152,13 @@ std::string readText(const std::filesystem::path& path) {
 void writeText(const std::filesystem::path& path, const std::string& text) {
     std::ofstream file(path, std::ios::binary);
     file << text;
+}
+
+void runSql(const std::filesystem::path& database, const std::string& sql) {
+    sqlite3* file = nullptr;
+    EXPECT_EQ(sqlite3_open(database.c_str(), &file), SQLITE_OK);
+    EXPECT_EQ(sqlite3_exec(file, sql.c_str(), nullptr, nullptr, nullptr), SQLITE_OK) << sqlite3_errmsg(file);
+    sqlite3_close(file);
 }
 
 std::filesystem::path sourceDir() {

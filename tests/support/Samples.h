@@ -35,6 +35,8 @@ std::string plain(std::string text);
 
 std::string readText(const std::filesystem::path& path);
 void writeText(const std::filesystem::path& path, const std::string& text);
+/// As another program would do it to the file.
+void runSql(const std::filesystem::path& database, const std::string& sql);
 std::filesystem::path sourceDir();
 
 /// A name for one case of a table: its place and the letters and digits of `text`.

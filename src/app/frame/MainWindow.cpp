@@ -1,6 +1,8 @@
 #include "app/frame/MainWindow.h"
 
 #include "app/frame/Crumbs.h"
+#include "app/frame/Drawer.h"
+#include "app/frame/FileActions.h"
 #include "app/frame/MessageStrip.h"
 #include "app/frame/Rail.h"
 #include "app/frame/Wire.h"
@@ -17,8 +19,6 @@
 
 #include <QApplication>
 #include <QCloseEvent>
-#include <QDir>
-#include <QFile>
 #include <QFileInfo>
 #include <QLineEdit>
 #include <QMenu>
@@ -55,7 +55,7 @@ QString q(const std::string& text) {
 } // namespace
 
 MainWindow::MainWindow(Workbench& bench, Theme& theme, QWidget* parent)
-    : QMainWindow(parent), m_bench(bench), m_theme(theme), m_wire(new Wire(theme, this)),
+    : QMainWindow(parent), m_bench(bench), m_theme(theme), m_files(new FileActions(bench, this)), m_wire(new Wire(theme, this)),
       m_crumbs(new Crumbs(bench, this)), m_stage(new QStackedWidget(this)),
       m_rail(new Rail(bench, theme, this)), m_railFrame(new PictureScroll(m_rail, this)),
       m_strip(new MessageStrip(theme, this)), m_explain(new ExplainPanel(this)), m_find(new FindPanel(this)),
@@ -98,7 +98,11 @@ MainWindow::MainWindow(Workbench& bench, Theme& theme, QWidget* parent)
             });
     connect(m_rail, &Rail::numberAsked, this, &MainWindow::explain);
     connect(m_rail, &Rail::remedyAsked, this, &MainWindow::goToRemedy);
-    connect(m_notebook, &NotebookView::demoAsked, this, &MainWindow::openDemo);
+    connect(m_notebook, &NotebookView::demoAsked, m_files, &FileActions::openDemo);
+    connect(m_notebook, &NotebookView::fileAsked, m_files, &FileActions::openDesign);
+    connect(m_files, &FileActions::stationAsked, this, &MainWindow::showStation);
+    connect(m_files, &FileActions::refused, m_strip, &MessageStrip::refuse);
+    connect(m_files, &FileActions::said, m_strip, &MessageStrip::say);
     connect(m_couple, &CoupleView::refused, m_strip, &MessageStrip::refuse);
     connect(m_cell, &CellView::refused, m_strip, &MessageStrip::refuse);
     connect(m_shelf, &ShelfView::refused, m_strip, &MessageStrip::refuse);
@@ -106,6 +110,12 @@ MainWindow::MainWindow(Workbench& bench, Theme& theme, QWidget* parent)
     connect(m_benchView, &BenchView::refused, m_strip, &MessageStrip::refuse);
     connect(&bench, &Workbench::said, m_strip, &MessageStrip::say);
     connect(&bench, &Workbench::refused, m_strip, &MessageStrip::refuse);
+    connect(&bench, &Workbench::moved, this, [this](const QString& text) {
+        m_strip->offer(text, tr("Write it back"), [this] { m_bench.writeBack(); });
+    });
+    connect(&bench, &Workbench::damaged, this, [this](const QString& path, const QString& text) {
+        m_strip->offer(text, tr("Rescue what can be read"), [this, path] { m_bench.rescue(path); });
+    });
     connect(&bench, &Workbench::designChanged, this, &MainWindow::refreshWire);
     connect(&bench, &Workbench::contentChanged, this, &MainWindow::refreshTitle);
     addShortcuts();
@@ -144,8 +154,10 @@ void MainWindow::addShortcuts() {
     add(QKeySequence(Qt::CTRL | Qt::Key_L), [this] { showStation(QStringLiteral("catalogue")); });
     add(QKeySequence(Qt::CTRL | Qt::Key_K), [this] { showStation(QStringLiteral("shelf")); });
     add(QKeySequence::Find, [this] { showFind(); });
-    add(QKeySequence::Open, [this] { openFile(); });
-    add(QKeySequence::New, [this] { newFile(); });
+    add(QKeySequence::Open, [this] { m_files->openNotebook(); });
+    add(QKeySequence::New, [this] { m_files->newNotebook(); });
+    add(QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_N), [this] { beginAnother(); });
+    add(QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_S), [this] { m_files->saveCopy(); });
     add(QKeySequence(Qt::ALT | Qt::Key_D), [this] { showDrawer(); });
     add(QKeySequence(Qt::CTRL | Qt::Key_H), [this] { m_bench.toggleHold(); });
 }
@@ -220,36 +232,16 @@ void MainWindow::goToRemedy(const cell::Finding& finding) {
 void MainWindow::showDrawer() {
     QMenu menu(this);
     menu.setObjectName(QStringLiteral("drawerMenu"));
-    menu.addAction(tr("New notebook…\tCtrl+N"), this, &MainWindow::newFile);
-    menu.addAction(tr("Open a notebook…\tCtrl+O"), this, &MainWindow::openFile);
-    menu.addAction(tr("Look at the demo"), this, &MainWindow::openDemo);
-    if (m_bench.isDemo()) {
-        menu.addAction(tr("Keep the demo as my notebook…"), this, &MainWindow::keepDemo);
-    }
-    menu.addSeparator();
-    menu.addAction(tr("Write down a build\tCtrl+B"), &m_bench, &Workbench::writeDownBuild);
-    menu.addAction(tr("Import a run…\tCtrl+I"), this, [this] {
+    DrawerActions actions;
+    actions.anotherDesign = [this] { beginAnother(); };
+    actions.importRun = [this] {
         showStation(QStringLiteral("bench"));
         m_benchView->askImport();
-    });
-    menu.addAction(m_bench.isHeld() ? tr("Let go of the held state\tCtrl+H")
-                                    : tr("Hold this state to compare\tCtrl+H"),
-                   &m_bench, &Workbench::toggleHold);
-    menu.addAction(tr("What can I make?\tCtrl+K"), this, [this] { showStation(QStringLiteral("shelf")); });
-    menu.addAction(tr("Catalogue and sources\tCtrl+L"), this,
-                   [this] { showStation(QStringLiteral("catalogue")); });
-    menu.addSeparator();
-    QMenu* look = menu.addMenu(tr("Look"));
-    const std::pair<QString, ThemeChoice> choices[] = {{tr("Follow the desktop"), ThemeChoice::FollowDesktop},
-                                                       {tr("Light"), ThemeChoice::Light},
-                                                       {tr("Dark"), ThemeChoice::Dark}};
-    for (const auto& [words, choice] : choices) {
-        QAction* action = look->addAction(words, this, [this, chosen = choice] { setTheme(chosen); });
-        action->setCheckable(true);
-        action->setChecked(m_theme.choice() == choice);
-    }
-    menu.addSeparator();
-    menu.addAction(tr("Quit"), this, &QWidget::close);
+    };
+    actions.show = [this](const QString& station) { showStation(station); };
+    actions.setTheme = [this](int choice) { setTheme(static_cast<ThemeChoice>(choice)); };
+    actions.quit = [this] { close(); };
+    Drawer::fill(menu, m_bench, *m_files, m_theme, actions);
     menu.exec(m_wire->mapToGlobal(QPoint(8, m_wire->height())));
 }
 
@@ -274,6 +266,11 @@ std::vector<FindEntry> MainWindow::findEntries() {
                        [this] { showStation(QStringLiteral("catalogue")); }});
     entries.push_back({tr("Write down a build"), tr("action"), [this] { m_bench.writeDownBuild(); }});
     entries.push_back({tr("New line from here"), tr("action"), [this] { m_bench.branchDesign(); }});
+    entries.push_back({tr("Begin another design"), tr("action"), [this] { beginAnother(); }});
+    entries.push_back({tr("Begin from a cell file"), tr("action"), [this] { m_files->openDesign(); }});
+    entries.push_back({tr("Save this design as a file"), tr("action"), [this] { m_files->saveDesign(); }});
+    entries.push_back({tr("Save a copy of the notebook"), tr("action"), [this] { m_files->saveCopy(); }});
+    entries.push_back({tr("Show the log"), tr("action"), [this] { m_files->showLog(); }});
     entries.push_back({tr("Import a run"), tr("action"), [this] {
                            showStation(QStringLiteral("bench"));
                            m_benchView->askImport();
@@ -333,56 +330,13 @@ void MainWindow::showFind() {
     m_find->open(findEntries());
 }
 
-void MainWindow::openFile() {
-    const QString path = m_bench.services().chooseOpen(tr("Open a notebook"), tr("Notebooks (*.anodex)"));
-    if (!path.isEmpty() && m_bench.openNotebook(path, false)) {
-        const QString station = m_bench.remembered(QStringLiteral("station"));
-        showStation(station.isEmpty() ? QStringLiteral("notebook") : station);
-    }
-}
-
-void MainWindow::newFile() {
-    const QString path = m_bench.services().chooseSave(tr("New notebook"), QStringLiteral("cells.anodex"));
-    if (!path.isEmpty() && m_bench.openNotebook(path, true)) {
-        showStation(QStringLiteral("notebook"));
-    }
-}
-
 bool MainWindow::openDemo() {
-    const QString folder =
-        QDir::tempPath() + QStringLiteral("/anodex-demo-%1").arg(QCoreApplication::applicationPid());
-    QDir().mkpath(folder);
-    const QString path = folder + QStringLiteral("/demo.anodex");
-    if (!(m_bench.hasNotebook() && m_bench.notebookPath() == path)) {
-        QFile::remove(path);
-        if (!QFile::copy(QStringLiteral(":/demo/demo.anodex"), path)) {
-            m_strip->refuse(tr("The demo could not be copied to %1; check that the disk has room").arg(path));
-            return false;
-        }
-        QFile::setPermissions(path, QFile::ReadOwner | QFile::WriteOwner);
-        if (!m_bench.openNotebook(path, false)) {
-            return false;
-        }
-    }
-    m_bench.setDemo(true);
-    refreshTitle();
-    showStation(QStringLiteral("notebook"));
-    return true;
+    return m_files->openDemo();
 }
 
-void MainWindow::keepDemo() {
-    const QString path =
-        m_bench.services().chooseSave(tr("Keep the demo as my notebook"), QStringLiteral("cells.anodex"));
-    if (path.isEmpty()) {
-        return;
-    }
-    const QString from = m_bench.notebookPath();
-    if (QFile::exists(path) || !QFile::copy(from, path)) {
-        m_strip->refuse(
-            tr("%1 could not be written; choose a new name in a folder that can be written").arg(path));
-        return;
-    }
-    m_bench.openNotebook(path, false);
+void MainWindow::beginAnother() {
+    showStation(QStringLiteral("notebook"));
+    m_notebook->beginAnother();
 }
 
 void MainWindow::resizeEvent(QResizeEvent* event) {

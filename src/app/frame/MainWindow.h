@@ -16,6 +16,7 @@ class CellView;
 class CoupleView;
 class Crumbs;
 class ExplainPanel;
+class FileActions;
 class JudgeView;
 class MessageStrip;
 class CatalogueView;
@@ -36,6 +37,8 @@ public:
     [[nodiscard]] QString station() const { return m_station; }
     /// Opens a fresh, marked copy of the demo notebook.
     bool openDemo();
+    /// The doors, though there are designs already.
+    void beginAnother();
     [[nodiscard]] MessageStrip* strip() const { return m_strip; }
     [[nodiscard]] ExplainPanel* explainPanel() const { return m_explain; }
 
@@ -56,13 +59,11 @@ private:
     [[nodiscard]] bool worksOnBuild() const;
     void explain(const cell::QuantityKey& key, const QPoint& at);
     void goToRemedy(const cell::Finding& finding);
-    void openFile();
-    void newFile();
-    void keepDemo();
     void setTheme(ThemeChoice choice);
 
     Workbench& m_bench;
     Theme& m_theme;
+    FileActions* m_files;
     Wire* m_wire;
     Crumbs* m_crumbs;
     QStackedWidget* m_stage;

@@ -11,28 +11,38 @@
 namespace anodex::app {
 
 MessageStrip::MessageStrip(const Theme& theme, QWidget* parent)
-    : QWidget(parent), m_theme(theme), m_label(new QLabel(this)), m_close(new QPushButton(tr("Good"), this)),
+    : QWidget(parent), m_theme(theme), m_label(new QLabel(this)), m_deed(new QPushButton(this)),
+      m_close(new QPushButton(tr("Good"), this)),
       m_timer(new QTimer(this)) {
     setObjectName(QStringLiteral("messageStrip"));
     m_label->setObjectName(QStringLiteral("message"));
     m_label->setWordWrap(true);
     setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Maximum);
+    m_deed->setObjectName(QStringLiteral("messageDeed"));
+    m_deed->hide();
     m_close->setProperty("quiet", true);
     m_close->setAccessibleName(tr("Close the message"));
     auto* layout = new QHBoxLayout(this);
     layout->setContentsMargins(static_cast<int>(Theme::em(2.0)), 2, 4, 2);
     layout->addWidget(m_label, 1);
+    layout->addWidget(m_deed);
     layout->addWidget(m_close);
     m_timer->setSingleShot(true);
     connect(m_timer, &QTimer::timeout, this, &QWidget::hide);
     connect(m_close, &QPushButton::clicked, this, &QWidget::hide);
+    connect(m_deed, &QPushButton::clicked, this, [this] {
+        hide();
+        m_mend(); // may put another message here
+    });
     hide();
 }
 
-void MessageStrip::put(const QString& text, bool fault) {
+void MessageStrip::put(const QString& text, bool fault, const QString& deed) {
     m_fault = fault;
     m_label->setText(text);
     m_close->setVisible(fault);
+    m_deed->setVisible(!deed.isEmpty());
+    m_deed->setText(deed);
     fitHeight();
     setAccessibleName(text);
     show();
@@ -43,8 +53,10 @@ void MessageStrip::put(const QString& text, bool fault) {
 
 /// A wrapped line does not claim its height by itself when the window is short of room.
 void MessageStrip::fitHeight() {
-    const int beside =
-        static_cast<int>(Theme::em(2.0)) + 4 + (m_close->isHidden() ? 0 : m_close->sizeHint().width());
+    int beside = static_cast<int>(Theme::em(2.0)) + 4;
+    for (const QPushButton* button : {m_deed, m_close}) {
+        beside += button->isHidden() ? 0 : button->sizeHint().width() + 6;
+    }
     // The label's own height for a width remembers the height it was last given.
     const QRect room(0, 0, std::max(1, width() - beside - 8), QWIDGETSIZE_MAX);
     const int words = m_label->fontMetrics().boundingRect(room, Qt::TextWordWrap, m_label->text()).height();
@@ -68,6 +80,12 @@ void MessageStrip::say(const QString& text) {
 void MessageStrip::refuse(const QString& text) {
     m_timer->stop();
     put(text, true);
+}
+
+void MessageStrip::offer(const QString& text, const QString& deed, std::function<void()> mend) {
+    m_timer->stop();
+    m_mend = std::move(mend);
+    put(text, true, deed);
 }
 
 QString MessageStrip::text() const {

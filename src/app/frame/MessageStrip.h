@@ -3,6 +3,7 @@
 #pragma once
 #include "app/theme/Theme.h"
 #include <QWidget>
+#include <functional>
 
 class QLabel;
 class QPushButton;
@@ -17,6 +18,8 @@ public:
 
     void say(const QString& text);
     void refuse(const QString& text);
+    /// What is wrong, with a button that mends it.
+    void offer(const QString& text, const QString& deed, std::function<void()> mend);
     [[nodiscard]] QString text() const;
 
 protected:
@@ -25,11 +28,13 @@ protected:
 
 private:
     void fitHeight();
-    void put(const QString& text, bool fault);
+    void put(const QString& text, bool fault, const QString& deed = {});
 
     const Theme& m_theme;
     QLabel* m_label;
+    QPushButton* m_deed;
     QPushButton* m_close;
+    std::function<void()> m_mend;
     QTimer* m_timer;
     bool m_fault = false;
 };

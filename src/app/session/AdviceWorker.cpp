@@ -1,5 +1,7 @@
 #include "app/session/AdviceWorker.h"
 
+#include "core/base/Fault.h"
+
 #include <QMetaObject>
 
 namespace anodex::app {
@@ -12,10 +14,15 @@ constexpr std::size_t kShown = 5;
 
 AdviceWorker::AdviceWorker(QObject* parent) : QObject(parent), m_work(kPauseMilliseconds) {}
 
-void AdviceWorker::request(const chemistry::Catalogue& catalogue, const cell::CellDesign& design,
+void AdviceWorker::request(CatalogueHandle catalogue, const cell::CellDesign& design,
                            shelf::RankBy by) {
-    m_work.request([this, &catalogue, design, by](const std::stop_token& stop) {
-        const auto changes = shelf::helpfulChanges(catalogue, design, by, kShown, stop);
+    m_work.request([this, from = std::move(catalogue), design, by](const std::stop_token& stop) {
+        std::optional<std::vector<shelf::Change>> changes;
+        try {
+            changes = shelf::helpfulChanges(*from, design, by, kShown, stop);
+        } catch (const base::Fault&) {
+            changes.emplace(); // the design itself is beyond the model, which its own evaluation says
+        }
         if (changes) {
             QMetaObject::invokeMethod(
                 this, [this, design, found = *changes] { emit finished(design, found); },

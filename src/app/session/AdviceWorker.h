@@ -1,5 +1,6 @@
 // src/app/session/AdviceWorker.h - what would help the design most, found aside: the latest request wins.
 #pragma once
+#include "app/session/CatalogueHandle.h"
 #include "app/session/LatestWork.h"
 #include "core/shelf/Changes.h"
 #include <QObject>
@@ -12,7 +13,7 @@ public:
     explicit AdviceWorker(QObject* parent = nullptr);
 
     /// Replaces whatever is being sought.
-    void request(const chemistry::Catalogue& catalogue, const cell::CellDesign& design, shelf::RankBy by);
+    void request(CatalogueHandle catalogue, const cell::CellDesign& design, shelf::RankBy by);
 
 signals:
     void finished(const anodex::cell::CellDesign& design, const std::vector<anodex::shelf::Change>& changes);

@@ -25,7 +25,7 @@ tl::expected<Read, formats::FileError> readWith(const std::vector<formats::OwnEn
 } // namespace
 
 CatalogueBook::CatalogueBook(const chemistry::Catalogue& shipped)
-    : m_current(&shipped), m_shipped(&shipped), m_files(formats::builtInCatalogueFiles()) {}
+    : m_shipped(CatalogueHandle(), &shipped), m_current(m_shipped), m_files(formats::builtInCatalogueFiles()) {}
 
 bool CatalogueBook::use(const std::vector<record::Document>& documents, QString& problem) {
     std::vector<formats::OwnEntry> entries;
@@ -57,8 +57,7 @@ bool CatalogueBook::use(const std::vector<record::Document>& documents, QString&
         return true;
     }
     m_files = std::move(read->files);
-    m_kept.push_back(std::make_unique<const chemistry::Catalogue>(std::move(read->catalogue)));
-    m_current = m_kept.back().get();
+    m_current = std::make_shared<const chemistry::Catalogue>(std::move(read->catalogue));
     return true;
 }
 

@@ -1,20 +1,20 @@
 // src/app/session/CatalogueBook.h - the catalogue in use: the shipped one with the notebook's own entries.
-//
-// Threads    a catalogue once handed out stays alive and unchanged as long as the book: work aside may go on
-//            with it.
 #pragma once
+#include "app/session/CatalogueHandle.h"
 #include "core/record/Record.h"
 #include "formats/OwnEntries.h"
 #include <QString>
-#include <memory>
+#include <vector>
 
 namespace anodex::app {
 
 class CatalogueBook {
 public:
+    /// `shipped` outlives the book and everything worked out from it.
     explicit CatalogueBook(const chemistry::Catalogue& shipped);
 
     [[nodiscard]] const chemistry::Catalogue& current() const { return *m_current; }
+    [[nodiscard]] const CatalogueHandle& handle() const { return m_current; }
     [[nodiscard]] const formats::CatalogueFiles& files() const { return m_files; }
     /// True when the catalogue is another one now. Entries that no longer read are left out and named.
     bool use(const std::vector<record::Document>& documents, QString& problem);
@@ -22,11 +22,10 @@ public:
     [[nodiscard]] QString faultOf(const formats::OwnEntry& entry) const;
 
 private:
-    const chemistry::Catalogue* m_current;
-    const chemistry::Catalogue* m_shipped;
+    CatalogueHandle m_shipped;
+    CatalogueHandle m_current;
     std::vector<formats::OwnEntry> m_entries;
     formats::CatalogueFiles m_files;
-    std::vector<std::unique_ptr<const chemistry::Catalogue>> m_kept;
 };
 
 } // namespace anodex::app

@@ -7,43 +7,20 @@
 namespace anodex::app {
 namespace {
 
-constexpr std::int64_t kMostSamplesReadAtOnce = 100'000;
-
-BuildSummary summaryOf(const notebook::Notebook& notebook, const record::Build& build,
-                       std::map<record::Id, RunDigestPointer>& digests, std::vector<record::Id>& longRuns) {
-    BuildSummary summary;
-    summary.build = build;
-    const auto readings = notebook.readings(build.id).value_or(std::vector<record::Reading>());
-    const auto events = notebook.events(build.id).value_or(std::vector<record::Event>());
-    summary.openCircuit =
-        record::measuredValue(readings, events, record::ReadingQuantity::OpenCircuitVoltage);
-    summary.shortCircuit =
-        record::measuredValue(readings, events, record::ReadingQuantity::ShortCircuitCurrent);
-    for (const record::RunHeader& run : notebook.runs(build.id).value_or(std::vector<record::RunHeader>())) {
-        if (run.setAside) {
-            continue;
-        }
-        summary.runs.push_back(run);
-        if (!digests.contains(run.id)) {
-            if (run.samples > kMostSamplesReadAtOnce) {
-                longRuns.push_back(run.id);
-                summary.readingRuns = true;
-                continue;
-            }
-            digests[run.id] = readDigest(notebook, run.id);
-        }
-        if (digests[run.id]) {
-            summary.digests[run.id] = digests[run.id];
-        }
+/// Moves what could be read; otherwise keeps the problem.
+template <typename T>
+void take(notebook::Answer<T> answer, T& into, std::vector<notebook::NotebookError>& problems) {
+    if (answer) {
+        into = std::move(*answer);
+    } else {
+        problems.push_back(answer.error());
     }
-    return summary;
 }
 
 } // namespace
 
-RunDigestPointer readDigest(const notebook::Notebook& notebook, const record::Id& run) {
-    const auto samples = notebook.samples(run);
-    auto digest = bench::digestRun(samples ? *samples : record::RunSamples());
+RunDigestPointer digestOf(const record::RunSamples& samples) {
+    auto digest = bench::digestRun(samples);
     return digest ? std::make_shared<const bench::RunDigest>(std::move(*digest)) : nullptr;
 }
 
@@ -76,26 +53,61 @@ std::optional<double> BuildSummary::deliveredWatts() const {
     return most > 0.0 ? std::optional(most) : std::nullopt;
 }
 
-std::optional<notebook::NotebookError> Contents::load(const notebook::Notebook& notebook) {
-    std::optional<notebook::NotebookError> problem;
-    const auto take = [&](auto answer, auto& into) {
-        if (answer) {
-            into = std::move(*answer);
-        } else if (!problem) {
-            problem = answer.error();
-        }
-    };
+std::vector<notebook::NotebookError> Contents::load(const notebook::Notebook& notebook) {
+    std::vector<notebook::NotebookError> problems;
     std::vector<record::Build> plain;
-    take(notebook.projects(), projects);
-    take(notebook.revisions(), revisions);
-    take(notebook.builds(), plain);
-    take(notebook.documents(), documents);
+    app::take(notebook.projects(), projects, problems);
+    app::take(notebook.revisions(), revisions, problems);
+    app::take(notebook.builds(), plain, problems);
+    app::take(notebook.documents(), documents, problems);
     builds.clear();
-    longRuns.clear();
+    unreadRuns.clear();
     for (const record::Build& one : plain) {
-        builds.push_back(summaryOf(notebook, one, digests, longRuns));
+        BuildSummary summary;
+        summary.build = one;
+        app::take(notebook.readings(one.id), summary.readings, problems);
+        app::take(notebook.events(one.id), summary.events, problems);
+        app::take(notebook.runs(one.id), summary.allRuns, problems);
+        using record::ReadingQuantity;
+        summary.openCircuit =
+            record::measuredValue(summary.readings, summary.events, ReadingQuantity::OpenCircuitVoltage);
+        summary.shortCircuit =
+            record::measuredValue(summary.readings, summary.events, ReadingQuantity::ShortCircuitCurrent);
+        addRuns(summary);
+        builds.push_back(std::move(summary));
     }
-    return problem;
+    return problems;
+}
+
+void Contents::addRuns(BuildSummary& summary) {
+    for (const record::RunHeader& run : summary.allRuns) {
+        if (run.setAside) {
+            continue;
+        }
+        summary.runs.push_back(run);
+        const auto known = digests.find(run.id);
+        if (known == digests.end()) {
+            unreadRuns.push_back(run.id);
+            summary.readingRuns = true;
+        } else if (known->second) {
+            summary.digests[run.id] = known->second;
+        }
+    }
+}
+
+void Contents::take(const record::Id& run, const RunDigestPointer& digest) {
+    digests[run] = digest;
+    std::erase(unreadRuns, run);
+    for (BuildSummary& summary : builds) {
+        if (digest && std::any_of(summary.runs.begin(), summary.runs.end(),
+                                  [&](const record::RunHeader& header) { return header.id == run; })) {
+            summary.digests[run] = digest;
+        }
+        summary.readingRuns =
+            std::any_of(summary.runs.begin(), summary.runs.end(), [&](const record::RunHeader& header) {
+                return std::find(unreadRuns.begin(), unreadRuns.end(), header.id) != unreadRuns.end();
+            });
+    }
 }
 
 const record::Revision* Contents::revision(const record::Id& id) const {

@@ -19,9 +19,12 @@ struct BuildSummary {
     record::Build build;
     std::optional<record::Reading> openCircuit;
     std::optional<record::Reading> shortCircuit;
+    std::vector<record::Reading> readings;          ///< Struck out or not, in order of time.
+    std::vector<record::Event> events;              ///< In order of time.
+    std::vector<record::RunHeader> allRuns;         ///< Set aside or not.
     std::vector<record::RunHeader> runs;            ///< Not set aside.
-    std::map<record::Id, RunDigestPointer> digests; ///< By run; long runs arrive later.
-    bool readingRuns = false;                       ///< A long run is still being read.
+    std::map<record::Id, RunDigestPointer> digests; ///< By run; they arrive when read.
+    bool readingRuns = false;                       ///< A run is still being read, aside.
 
     /// The run that delivered most, which stands for the build; null when there is none.
     [[nodiscard]] const bench::RunAnalysis* mainRun() const;
@@ -32,8 +35,8 @@ struct BuildSummary {
     [[nodiscard]] std::optional<double> deliveredWatts() const;
 };
 
-/// Reads a run's samples and keeps the essence; null when they cannot be used.
-[[nodiscard]] RunDigestPointer readDigest(const notebook::Notebook& notebook, const record::Id& run);
+/// The essence of a run; null when its samples cannot be used.
+[[nodiscard]] RunDigestPointer digestOf(const record::RunSamples& samples);
 
 struct Contents {
     std::vector<record::Project> projects;
@@ -41,16 +44,21 @@ struct Contents {
     std::vector<BuildSummary> builds;
     std::map<record::Id, RunDigestPointer> digests; ///< Runs never change, so each is read once.
     std::vector<record::Document> documents;        ///< Set aside or not.
-    std::vector<record::Id> longRuns;               ///< Not read yet: too long to wait for.
+    std::vector<record::Id> unreadRuns;             ///< To be read aside.
 
-    /// Reads everything anew; the first problem, if any. What could be read is there all the same.
-    std::optional<notebook::NotebookError> load(const notebook::Notebook& notebook);
+    /// Reads everything but samples anew. The problems, if any; what could be read is there all the same.
+    [[nodiscard]] std::vector<notebook::NotebookError> load(const notebook::Notebook& notebook);
+    /// A run was read; builds that have it know its essence now.
+    void take(const record::Id& run, const RunDigestPointer& digest);
     [[nodiscard]] const record::Revision* revision(const record::Id& id) const;
     [[nodiscard]] const BuildSummary* build(const record::Id& id) const;
     /// Builds of a revision that are not set aside, oldest first.
     [[nodiscard]] std::vector<const BuildSummary*> buildsOf(const record::Id& revision) const;
     /// "Jar 3" when "Jar 2" is the last of its name.
     [[nodiscard]] std::string freshName(std::string stem) const;
+
+private:
+    void addRuns(BuildSummary& summary);
 };
 
 } // namespace anodex::app

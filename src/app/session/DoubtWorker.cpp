@@ -1,5 +1,7 @@
 #include "app/session/DoubtWorker.h"
 
+#include "core/base/Fault.h"
+
 #include <QMetaObject>
 
 namespace anodex::app {
@@ -13,18 +15,22 @@ constexpr int kSamples = 200;
 
 DoubtWorker::DoubtWorker(QObject* parent) : QObject(parent), m_work(kPauseMilliseconds) {}
 
-void DoubtWorker::request(const chemistry::Catalogue& catalogue, const Outcome& outcome, int ticket) {
+void DoubtWorker::request(const Outcome& outcome, int ticket) {
     if (!outcome.usable()) {
         m_work.cancel();
         return;
     }
-    m_work.request([this, &catalogue, cell = *outcome.cell, evaluation = *outcome.evaluation,
+    m_work.request([this, catalogue = outcome.catalogue, cell = *outcome.cell, evaluation = *outcome.evaluation,
                     ticket](const std::stop_token& stop) {
-        const auto doubt = cell::estimateDoubt(catalogue, cell, evaluation, {kSamples, 1, 1}, stop);
-        if (doubt) {
+        try {
+            const auto doubt = cell::estimateDoubt(*catalogue, cell, evaluation, {kSamples, 1, 1}, stop);
+            if (doubt) {
+                QMetaObject::invokeMethod(
+                    this, [this, ticket, result = *doubt] { emit finished(ticket, result); }, Qt::QueuedConnection);
+            }
+        } catch (const base::Fault& fault) {
             QMetaObject::invokeMethod(
-                this, [this, ticket, result = *doubt] { emit finished(ticket, result); },
-                Qt::QueuedConnection);
+                this, [this, law = QString::fromLatin1(fault.law())] { emit faulted(law); }, Qt::QueuedConnection);
         }
     });
 }

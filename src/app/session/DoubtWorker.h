@@ -3,6 +3,7 @@
 #include "app/session/LatestWork.h"
 #include "app/session/Outcome.h"
 #include <QObject>
+#include <QString>
 
 namespace anodex::app {
 
@@ -12,10 +13,11 @@ public:
     explicit DoubtWorker(QObject* parent = nullptr);
 
     /// Replaces whatever is being computed. The answer carries `ticket`.
-    void request(const chemistry::Catalogue& catalogue, const Outcome& outcome, int ticket);
+    void request(const Outcome& outcome, int ticket);
 
 signals:
     void finished(int ticket, const anodex::cell::Doubt& doubt);
+    void faulted(const QString& law); ///< The model could not work the ranges out.
 
 private:
     LatestWork m_work;

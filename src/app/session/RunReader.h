@@ -1,4 +1,4 @@
-// src/app/session/RunReader.h - long runs read aside, over a connection of their own.
+// src/app/session/RunReader.h - runs read aside, over a connection of their own.
 //
 // Threads    read() and the signal belong to the window's thread; the samples are read on another.
 #pragma once
@@ -18,10 +18,12 @@ public:
 
     /// These runs of that notebook and no others; asking for the same again changes nothing.
     void read(const QString& notebook, const std::vector<record::Id>& runs);
+    /// Waits for the run at hand and lets go of the file.
+    void stop();
 
 signals:
-    /// The digest is null when the run cannot be used.
-    void finished(const QString& run, const anodex::app::RunDigestPointer& digest);
+    /// The digest is null when the run cannot be used; `problem` says why, in a line.
+    void finished(const QString& run, const anodex::app::RunDigestPointer& digest, const QString& problem);
 
 private:
     QString m_notebook;

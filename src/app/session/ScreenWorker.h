@@ -1,5 +1,6 @@
 // src/app/session/ScreenWorker.h - the shelf screened aside, streaming in: the latest request wins.
 #pragma once
+#include "app/session/CatalogueHandle.h"
 #include "app/session/LatestWork.h"
 #include "core/shelf/Screening.h"
 #include <QObject>
@@ -30,7 +31,7 @@ class ScreenWorker : public QObject {
 public:
     explicit ScreenWorker(QObject* parent = nullptr);
 
-    void request(const chemistry::Catalogue& catalogue, const shelf::Shelf& shelf, shelf::RankBy by);
+    void request(CatalogueHandle catalogue, const shelf::Shelf& shelf, shelf::RankBy by);
     void cancel() { m_work.cancel(); }
 
 signals:

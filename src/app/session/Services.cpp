@@ -1,7 +1,10 @@
 #include "app/session/Services.h"
 
+#include <QDesktopServices>
+#include <QDir>
 #include <QFileDialog>
 #include <QStandardPaths>
+#include <QUrl>
 #include <chrono>
 
 namespace anodex::app {
@@ -35,9 +38,13 @@ Services desktopServices() {
     services.chooseSave = [](const QString& title, const QString& suggested) {
         return askFile(title, {}, QFileDialog::AcceptSave, suggested);
     };
+    services.showFile = [](const QString& path) { QDesktopServices::openUrl(QUrl::fromLocalFile(path)); };
     services.documentsFolder = QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation);
     services.settingsFile =
         QStandardPaths::writableLocation(QStandardPaths::ConfigLocation) + "/anodex/anodex.ini";
+    // XDG_STATE_HOME; this version of the toolkit has no name for it.
+    const QString state = qEnvironmentVariable("XDG_STATE_HOME", QDir::homePath() + "/.local/state");
+    services.log = std::make_shared<Log>((state + "/anodex/anodex.log").toStdString());
     return services;
 }
 

@@ -4,28 +4,28 @@
 #include "wording/ChangeText.h"
 #include "wording/ErrorText.h"
 
-#include <QDir>
 #include <algorithm>
-#include <array>
-#include <unistd.h>
+#include <iterator>
 
 namespace anodex::app {
 namespace {
 
 constexpr int kQuietMilliseconds = 800;
+constexpr int kIdleMilliseconds = 1000;
 
 QString text(const std::string& utf8) {
     return QString::fromStdString(utf8);
 }
 
-std::string owner() {
-    std::array<char, 128> host{};
-    (void)gethostname(host.data(), host.size() - 1);
-    return "process " + std::to_string(getpid()) + " on " + host.data();
-}
-
-template <typename T> T orEmpty(notebook::Answer<T> answer) {
-    return answer ? std::move(*answer) : T{};
+/// "commit revision build": kinds, never contents.
+std::string commandOf(const std::vector<notebook::Change>& changes) {
+    constexpr const char* kKinds[] = {"project", "revision", "build", "reading", "event", "run", "document"};
+    static_assert(std::size(kKinds) == std::variant_size_v<notebook::Change>);
+    std::string words = "commit";
+    for (const notebook::Change& change : changes) {
+        words += std::string(" ") + kKinds[change.index()];
+    }
+    return words;
 }
 
 } // namespace
@@ -34,66 +34,41 @@ Workbench::Workbench(const chemistry::Catalogue& catalogue, Services services, Q
     : QObject(parent), m_catalogue(catalogue), m_services(std::move(services)) {
     m_quiet.setSingleShot(true);
     m_quiet.setInterval(kQuietMilliseconds);
+    m_idle.setSingleShot(true);
+    m_idle.setInterval(kIdleMilliseconds);
     connect(&m_quiet, &QTimer::timeout, this, &Workbench::settle);
+    connect(&m_idle, &QTimer::timeout, this, &Workbench::foldWhenIdle);
+    connectWorkers();
+    connectJobs();
+}
+
+Workbench::~Workbench() {
+    settle();
+    letGoOfNotebook();
+}
+
+void Workbench::connectWorkers() {
     connect(&m_doubt, &DoubtWorker::finished, this, [this](int ticket, const cell::Doubt& doubt) {
         if (ticket == m_ticket) {
             m_outcome.doubt = doubt;
             emit doubtChanged();
         }
     });
+    connect(&m_doubt, &DoubtWorker::faulted, this, &Workbench::reportFault);
     connect(&m_runReader, &RunReader::finished, this,
-            [this](const QString& run, const RunDigestPointer& digest) {
-                m_contents.digests[run.toStdString()] = digest;
-                reload();
+            [this](const QString& run, const RunDigestPointer& digest, const QString& problem) {
+                m_contents.take(run.toStdString(), digest);
+                if (!problem.isEmpty()) {
+                    m_services.log->error("read run", "damaged");
+                    emit refused(problem);
+                }
+                emit contentChanged();
             });
 }
 
-Workbench::~Workbench() {
-    settle();
-    if (m_notebook) {
-        remember(QStringLiteral("revision"), text(m_revision));
-        remember(QStringLiteral("build"), text(m_build));
-    }
-}
-
-bool Workbench::openNotebook(const QString& path, bool create) {
-    settle();
-    auto opened = notebook::Notebook::open(
-        path.toStdString(), create ? notebook::OpenMode::Create : notebook::OpenMode::Write, owner());
-    if (!opened && opened.error().code == notebook::NotebookError::Code::ReadOnly) {
-        opened = notebook::Notebook::open(path.toStdString(), notebook::OpenMode::Read);
-    }
-    if (!opened) {
-        emit refused(path + QStringLiteral(": ") + text(wording::errorText(opened.error())));
-        return false;
-    }
-    Contents contents;
-    if (const auto problem = contents.load(*opened)) {
-        emit refused(path + QStringLiteral(": ") + text(wording::errorText(*problem)));
-        return false;
-    }
-    if (m_notebook) {
-        remember(QStringLiteral("revision"), text(m_revision));
-        remember(QStringLiteral("build"), text(m_build));
-    }
-    m_notebook.emplace(std::move(*opened));
-    m_demo = false;
-    m_before.reset();
-    m_pin.reset();
-    m_contents = std::move(contents);
-    m_revision = remembered(QStringLiteral("revision")).toStdString();
-    m_build = remembered(QStringLiteral("build")).toStdString();
-    showContents();
-    return true;
-}
-
-QString Workbench::notebookPath() const {
-    return m_notebook ? text(m_notebook->path()) : QString();
-}
-
 void Workbench::reload() {
-    if (const auto problem = m_contents.load(*m_notebook)) {
-        report(*problem);
+    for (const notebook::NotebookError& problem : m_contents.load(*m_notebook)) {
+        report("load", problem);
     }
     showContents();
 }
@@ -108,30 +83,31 @@ void Workbench::showContents() {
     if (!fault.isEmpty()) {
         emit refused(tr("An own entry of the catalogue is left out: %1").arg(fault));
     }
-    m_runReader.read(notebookPath(), m_contents.longRuns);
+    m_runReader.read(notebookPath(), m_contents.unreadRuns);
     loadSelection();
     emit contentChanged();
 }
 
 void Workbench::loadSelection() {
     if (build() == nullptr) {
-        m_build.clear();
+        m_at.build.clear();
     }
     if (build() != nullptr) {
-        m_revision = build()->build.revision;
+        m_at.revision = build()->build.revision;
     }
     const bool unknown = revision() == nullptr;
     if (unknown) {
         const auto last = std::find_if(m_contents.revisions.rbegin(), m_contents.revisions.rend(),
                                        [](const record::Revision& r) { return !r.setAside; });
-        m_revision = last == m_contents.revisions.rend() ? record::Id() : last->id;
-        if (const auto builds = buildsOf(m_revision); !builds.empty()) {
-            m_build = builds.back()->build.id;
+        m_at.revision = last == m_contents.revisions.rend() ? record::Id() : last->id;
+        if (const auto builds = buildsOf(m_at.revision); !builds.empty()) {
+            m_at.build = builds.back()->build.id;
         }
     }
     m_draft.reset();
     if (const record::Revision* at = revision();
-        at != nullptr && !(at->design == m_outcome.design && m_outcome.usable())) {
+        at != nullptr && !(at->design == m_outcome.design && m_outcome.usable() &&
+                           m_outcome.catalogue == catalogueHandle())) {
         reevaluate(at->design);
     }
     evaluateBuilt();
@@ -142,7 +118,7 @@ void Workbench::evaluateBuilt() {
     if (build() == nullptr || revision() == nullptr || build()->build.asBuilt == revision()->design) {
         return;
     }
-    m_built = outcomeOf(catalogue(), build()->build.asBuilt);
+    m_built = outcomeOf(catalogueHandle(), build()->build.asBuilt);
     // The ranges are those written down that day.
     const record::Expectation& then = build()->build.expectation;
     m_built->doubt = cell::Doubt{};
@@ -154,30 +130,30 @@ void Workbench::evaluateBuilt() {
 }
 
 std::vector<record::Reading> Workbench::readings() const {
-    return m_notebook && !m_build.empty() ? orEmpty(m_notebook->readings(m_build))
-                                          : std::vector<record::Reading>();
+    return build() != nullptr ? build()->readings : std::vector<record::Reading>();
 }
 std::vector<record::Event> Workbench::events() const {
-    return m_notebook && !m_build.empty() ? orEmpty(m_notebook->events(m_build))
-                                          : std::vector<record::Event>();
+    return build() != nullptr ? build()->events : std::vector<record::Event>();
 }
-std::vector<record::RunHeader> Workbench::allRuns(const record::Id& build) const {
-    return m_notebook ? orEmpty(m_notebook->runs(build)) : std::vector<record::RunHeader>();
+std::vector<record::RunHeader> Workbench::allRuns(const record::Id& id) const {
+    const BuildSummary* summary = m_contents.build(id);
+    return summary != nullptr ? summary->allRuns : std::vector<record::RunHeader>();
 }
-record::RunSamples Workbench::samples(const record::Id& run) const {
-    return m_notebook ? orEmpty(m_notebook->samples(run)) : record::RunSamples();
+notebook::Answer<record::RunSamples> Workbench::samples(const record::Id& run) const {
+    return m_notebook ? m_notebook->samples(run) : record::RunSamples();
 }
-std::vector<bench::CurveSample> Workbench::outline(const record::Id& run, notebook::RunColumn column) const {
-    return m_notebook ? orEmpty(m_notebook->outline(run, column)) : std::vector<bench::CurveSample>();
+notebook::Answer<std::vector<bench::CurveSample>> Workbench::outline(const record::Id& run,
+                                                                     notebook::RunColumn column) const {
+    return m_notebook ? m_notebook->outline(run, column) : std::vector<bench::CurveSample>();
 }
 
 void Workbench::selectRevision(const record::Id& id) {
     settle();
-    m_revision = id;
-    m_build.clear();
+    m_at.revision = id;
+    m_at.build.clear();
     const auto builds = buildsOf(id);
     if (!builds.empty()) {
-        m_build = builds.back()->build.id;
+        m_at.build = builds.back()->build.id;
     }
     m_before.reset();
     loadSelection();
@@ -186,15 +162,15 @@ void Workbench::selectRevision(const record::Id& id) {
 
 void Workbench::selectBuild(const record::Id& id) {
     settle();
-    m_build = id;
+    m_at.build = id;
     m_before.reset();
     loadSelection();
     emit contentChanged();
 }
 
 void Workbench::reevaluate(const cell::CellDesign& design) {
-    m_outcome = outcomeOf(catalogue(), design);
-    m_doubt.request(catalogue(), m_outcome, ++m_ticket);
+    m_outcome = outcomeOf(catalogueHandle(), design);
+    m_doubt.request(m_outcome, ++m_ticket);
     emit designChanged();
 }
 
@@ -239,8 +215,8 @@ void Workbench::settle() {
     }
     const cell::CellDesign design = *m_draft;
     m_draft.reset();
-    if (m_outcome.error) {
-        emit refused(text(wording::errorText(formats::toFileError(*m_outcome.error))));
+    if (!m_outcome.usable()) {
+        emit refused(text(m_outcome.problem));
         const record::Revision* at = revision();
         if (at != nullptr) {
             reevaluate(at->design);
@@ -269,66 +245,97 @@ void Workbench::settle() {
     next.parent = at->id;
     next.created = m_services.now();
     next.name = m_contents.freshName(at->name);
-    m_revision = next.id;
-    m_build.clear();
-    if (commit(change, {next})) {
+    if (commit(change, {next}, {next.id, {}})) {
         emit said(tr("The last revision was built, so %1 begins: %2").arg(text(next.name), change));
     }
 }
 
-bool Workbench::ensureNotebook() {
-    if (m_notebook) {
-        return true;
-    }
-    QDir().mkpath(m_services.documentsFolder);
-    QString path = m_services.documentsFolder + QStringLiteral("/cells.anodex");
-    for (int number = 2; QFile::exists(path); ++number) {
-        path = m_services.documentsFolder + QStringLiteral("/cells-%1.anodex").arg(number);
-    }
-    const Outcome kept = m_outcome;
-    if (!openNotebook(path, true)) {
-        return false;
-    }
-    m_outcome = kept;
-    emit said(tr("Your notebook is kept in %1").arg(path));
-    return true;
+bool Workbench::commit(const QString& sentence, const std::vector<notebook::Change>& changes) {
+    return commit(sentence, changes, m_at);
 }
 
-bool Workbench::commit(const QString& sentence, const std::vector<notebook::Change>& changes) {
+bool Workbench::commit(const QString& sentence, const std::vector<notebook::Change>& changes,
+                       const Selection& after) {
+    settle(); // what is in hand is kept first, whoever asks
     if (!ensureNotebook()) {
         return false;
     }
+    m_services.log->command(commandOf(changes));
     const auto done = m_notebook->commit(sentence.toStdString(), m_services.now(), changes);
-    if (!done) {
-        report(done.error());
+    if (done) {
+        m_at = after;
+    } else {
+        if (done.error().code == notebook::NotebookError::Code::Moved) {
+            m_pending = Pending{sentence, changes, after};
+        }
+        report("commit", done.error());
     }
     reload();
+    m_idle.start();
     return done.has_value();
 }
 
-void Workbench::report(const notebook::NotebookError& error) {
-    emit refused(text(wording::errorText(error)));
+void Workbench::report(const char* where, const notebook::NotebookError& error) {
+    m_services.log->error(where, codeName(error.code), error.sqlite);
+    const QString words = text(wording::errorText(error));
+    if (error.code == notebook::NotebookError::Code::Moved) {
+        emit moved(words);
+    } else {
+        emit refused(words);
+    }
+}
+
+void Workbench::reportFault(const QString& law) {
+    m_services.log->fault("model", law.toStdString());
+    m_services.faulted(law);
+    emit refused(
+        tr("The ranges could not be worked out (%1): a fault of this program; the values themselves stand").arg(law));
 }
 
 std::vector<notebook::HistoryEntry> Workbench::history() const {
-    return m_notebook ? orEmpty(m_notebook->history()) : std::vector<notebook::HistoryEntry>();
+    if (!m_notebook) {
+        return {};
+    }
+    auto entries = m_notebook->history();
+    if (!entries) {
+        m_services.log->error("history", codeName(entries.error().code), entries.error().sqlite);
+        return {};
+    }
+    return std::move(*entries);
 }
 
+// What a view remembers is worth a line in the log when it fails, not one on the screen.
 void Workbench::remember(const QString& key, const QString& value) {
-    if (m_notebook) {
-        (void)m_notebook->remember(key.toStdString(), value.toStdString());
+    if (!m_notebook) {
+        return;
     }
+    if (const auto done = m_notebook->remember(key.toStdString(), value.toStdString()); !done) {
+        m_services.log->error("remember", codeName(done.error().code), done.error().sqlite);
+    }
+    m_idle.start();
 }
 QString Workbench::remembered(const QString& key) const {
-    return m_notebook ? text(orEmpty(m_notebook->remembered(key.toStdString()))) : QString();
+    return m_notebook ? text(orLogged(m_notebook->remembered(key.toStdString()))) : QString();
 }
 void Workbench::rememberMapping(const std::string& signature, const std::string& mapping) {
-    if (m_notebook) {
-        (void)m_notebook->rememberMapping(signature, mapping);
+    if (!m_notebook) {
+        return;
     }
+    if (const auto done = m_notebook->rememberMapping(signature, mapping); !done) {
+        m_services.log->error("remember", codeName(done.error().code), done.error().sqlite);
+    }
+    m_idle.start();
 }
 std::string Workbench::rememberedMapping(const std::string& signature) const {
-    return m_notebook ? orEmpty(m_notebook->rememberedMapping(signature)) : std::string();
+    return m_notebook ? orLogged(m_notebook->rememberedMapping(signature)) : std::string();
+}
+
+std::string Workbench::orLogged(const notebook::Answer<std::string>& answer) const {
+    if (!answer) {
+        m_services.log->error("remembered", codeName(answer.error().code), answer.error().sqlite);
+        return {};
+    }
+    return *answer;
 }
 
 } // namespace anodex::app

@@ -4,11 +4,13 @@
 // Drafts     while a value is dragged or typed, draft() shows its result; settle() writes one command. A
 // draft is
 //            settled by itself after 800 ms of quiet.
+// Aside      results of work aside never touch the draft; they own the catalogue they stand on.
 // Children   the first edit after a build begins a child revision by itself.
 #pragma once
 #include "app/session/CatalogueBook.h"
 #include "app/session/Contents.h"
 #include "app/session/DoubtWorker.h"
+#include "app/session/FileJobs.h"
 #include "app/session/Outcome.h"
 #include "app/session/RunReader.h"
 #include "app/session/Services.h"
@@ -25,16 +27,28 @@ public:
     Workbench(const chemistry::Catalogue& catalogue, Services services, QObject* parent = nullptr);
     ~Workbench() override;
 
-    // --- file ---
+    // --- file (WorkbenchFile.cpp) ---
     bool openNotebook(const QString& path, bool create);
+    /// A fresh copy of a notebook that travels inside the program; it goes when it is left.
+    bool openDemo(const QString& resource);
     [[nodiscard]] bool hasNotebook() const { return m_notebook.has_value(); }
     [[nodiscard]] QString notebookPath() const;
-    [[nodiscard]] bool isDemo() const { return m_demo; }
-    void setDemo(bool demo) { m_demo = demo; }
+    [[nodiscard]] bool isDemo() const { return !m_demoFolder.isEmpty(); }
+    /// Everything as it stands into a new file, aside; then that file is open.
+    void keepAs(const QString& path);
+    /// Everything as it stands into a new file, aside; what is open stays.
+    void saveCopy(const QString& path);
+    /// The open notebook to where it stood, or beside what stands there now; then what could not be kept is tried again.
+    void writeBack();
+    /// `backup` in the place of the open notebook, aside.
+    void restoreFrom(const QString& backup);
+    /// What can be read of a damaged notebook into a new file beside it, aside; then that file is open.
+    void rescue(const QString& damaged);
 
     // --- what is there ---
     /// The shipped one with the notebook's own entries.
     [[nodiscard]] const chemistry::Catalogue& catalogue() const { return m_catalogue.current(); }
+    [[nodiscard]] const CatalogueHandle& catalogueHandle() const { return m_catalogue.handle(); }
     [[nodiscard]] const CatalogueBook& catalogueBook() const { return m_catalogue; }
     [[nodiscard]] const Services& services() const { return m_services; }
     [[nodiscard]] const std::vector<record::Project>& projects() const { return m_contents.projects; }
@@ -44,16 +58,18 @@ public:
     [[nodiscard]] std::vector<const BuildSummary*> buildsOf(const record::Id& revision) const {
         return m_contents.buildsOf(revision);
     }
+    /// Of the build at hand.
     [[nodiscard]] std::vector<record::Reading> readings() const;
     [[nodiscard]] std::vector<record::Event> events() const;
+    /// Set aside or not.
     [[nodiscard]] std::vector<record::RunHeader> allRuns(const record::Id& build) const;
-    [[nodiscard]] record::RunSamples samples(const record::Id& run) const;
-    [[nodiscard]] std::vector<bench::CurveSample> outline(const record::Id& run,
-                                                          notebook::RunColumn column) const;
+    [[nodiscard]] notebook::Answer<record::RunSamples> samples(const record::Id& run) const;
+    [[nodiscard]] notebook::Answer<std::vector<bench::CurveSample>> outline(const record::Id& run,
+                                                                            notebook::RunColumn column) const;
 
     // --- what is at hand ---
-    [[nodiscard]] const record::Revision* revision() const { return m_contents.revision(m_revision); }
-    [[nodiscard]] const BuildSummary* build() const { return m_contents.build(m_build); }
+    [[nodiscard]] const record::Revision* revision() const { return m_contents.revision(m_at.revision); }
+    [[nodiscard]] const BuildSummary* build() const { return m_contents.build(m_at.build); }
     void selectRevision(const record::Id& id);
     void selectBuild(const record::Id& id);
 
@@ -105,25 +121,49 @@ signals:
     void contentChanged();             ///< Anything in the notebook or the selection.
     void said(const QString& text);    ///< One line that answers a command.
     void refused(const QString& text); ///< One line: what, where, what would be right.
+    void moved(const QString& text);   ///< The file is not where it was; writeBack() mends it.
+    void damaged(const QString& path, const QString& text); ///< rescue() takes what can be read.
 
 private:
+    /// What is at hand: by id, empty for none.
+    struct Selection {
+        record::Id revision;
+        record::Id build;
+    };
+    /// A change the file did not take because it was not there.
+    struct Pending {
+        QString sentence;
+        std::vector<notebook::Change> changes;
+        Selection after;
+    };
+    void connectWorkers();
+    void connectJobs();
+    void letGoOfNotebook();
+    void removeDemo();
+    void tellHowItOpened();
+    void foldWhenIdle();
     void reload();
     void showContents();
     void loadSelection();
     void evaluateBuilt();
     void reevaluate(const cell::CellDesign& design);
+    /// What is at hand changes only once the change is kept.
     bool commit(const QString& sentence, const std::vector<notebook::Change>& changes);
+    bool commit(const QString& sentence, const std::vector<notebook::Change>& changes, const Selection& after);
     bool ensureNotebook();
-    [[nodiscard]] record::Expectation expectationOf(const Outcome& outcome) const;
-    void report(const notebook::NotebookError& error);
+    /// Nothing when the model cannot work it out, which is said.
+    [[nodiscard]] std::optional<record::Expectation> expectationOf(const Outcome& outcome);
+    void report(const char* where, const notebook::NotebookError& error);
+    void reportFault(const QString& law);
+    [[nodiscard]] std::string orLogged(const notebook::Answer<std::string>& answer) const;
 
     CatalogueBook m_catalogue;
     Services m_services;
     std::optional<notebook::Notebook> m_notebook;
-    bool m_demo = false;
+    QString m_demoFolder; ///< Of the copy that is open; empty when none is.
+    std::optional<Pending> m_pending;
     Contents m_contents;
-    record::Id m_revision;
-    record::Id m_build;
+    Selection m_at;
     Outcome m_outcome;
     std::optional<Outcome> m_built; ///< Of a build that differs from its design.
     std::optional<Outcome> m_before;
@@ -131,8 +171,11 @@ private:
     std::optional<cell::CellDesign> m_draft;
     DoubtWorker m_doubt;
     RunReader m_runReader;
+    FileJobs m_jobs;
+    QString m_openWhenCopied;
     int m_ticket = 0;
     QTimer m_quiet;
+    QTimer m_idle; ///< Since the last change to the file.
 };
 
 } // namespace anodex::app

@@ -1,6 +1,7 @@
 // The commands a user can give; Workbench.cpp holds what is open, what is at hand, and drafts.
 #include "app/session/Workbench.h"
 
+#include "core/base/Fault.h"
 #include "core/record/Expect.h"
 #include "formats/CellFile.h"
 #include "wording/ChangeText.h"
@@ -35,9 +36,7 @@ void Workbench::startDesign(const cell::CellDesign& design) {
         fresh.project = revision() != nullptr ? revision()->project : m_contents.projects.front().id;
     }
     changes.push_back(fresh);
-    m_revision = fresh.id;
-    m_build.clear();
-    commit(tr("New design %1").arg(text(fresh.name)), changes);
+    commit(tr("New design %1").arg(text(fresh.name)), changes, {fresh.id, {}});
 }
 
 void Workbench::branchDesign() {
@@ -52,9 +51,7 @@ void Workbench::branchDesign() {
     fresh.created = m_services.now();
     fresh.name = m_contents.freshName(at->name);
     const QString sentence = tr("New line %1 from %2").arg(text(fresh.name), text(at->name));
-    m_revision = fresh.id;
-    m_build.clear();
-    if (commit(sentence, {fresh})) {
+    if (commit(sentence, {fresh}, {fresh.id, {}})) {
         emit said(sentence);
     }
 }
@@ -73,12 +70,18 @@ void Workbench::renameRevision(const QString& name) {
     }
 }
 
-record::Expectation Workbench::expectationOf(const Outcome& outcome) const {
-    // Written down for good: with the curve, and with the ranges awaited here rather than guessed.
-    const cell::Evaluation evaluation = cell::evaluate(catalogue(), *outcome.cell);
-    const cell::Doubt doubt =
-        outcome.doubt ? *outcome.doubt : cell::estimateDoubt(catalogue(), *outcome.cell, evaluation).value();
-    return record::expectationOf(catalogue().version, evaluation, doubt);
+std::optional<record::Expectation> Workbench::expectationOf(const Outcome& outcome) {
+    try {
+        // Written down for good: with the curve, and with the ranges awaited here rather than guessed.
+        const chemistry::Catalogue& from = *outcome.catalogue;
+        const cell::Evaluation evaluation = cell::evaluate(from, *outcome.cell);
+        const cell::Doubt doubt =
+            outcome.doubt ? *outcome.doubt : cell::estimateDoubt(from, *outcome.cell, evaluation).value();
+        return record::expectationOf(from.version, evaluation, doubt);
+    } catch (const base::Fault& fault) {
+        reportFault(QString::fromLatin1(fault.law()));
+        return std::nullopt;
+    }
 }
 
 void Workbench::writeDownBuild() {
@@ -94,10 +97,13 @@ void Workbench::writeDownBuild() {
     build.name = tr("build %1").arg(buildsOf(at->id).size() + 1).toStdString();
     build.built = m_services.now();
     build.asBuilt = at->design;
-    build.expectation = expectationOf(m_outcome);
-    m_build = build.id;
+    const auto expectation = expectationOf(m_outcome);
+    if (!expectation) {
+        return;
+    }
+    build.expectation = *expectation;
     const QString sentence = tr("Wrote down %1 of %2").arg(text(build.name), text(at->name));
-    if (commit(sentence, {build})) {
+    if (commit(sentence, {build}, {at->id, build.id})) {
         emit said(sentence);
     }
 }
@@ -107,14 +113,18 @@ QString Workbench::changeAsBuilt(const cell::CellDesign& built) {
     if (build() == nullptr || build()->build.asBuilt == built) {
         return {};
     }
-    const Outcome outcome = outcomeOf(catalogue(), built);
+    const Outcome outcome = outcomeOf(catalogueHandle(), built);
     if (!outcome.usable()) {
-        return text(wording::errorText(formats::toFileError(*outcome.error)));
+        return text(outcome.problem);
+    }
+    const auto expectation = expectationOf(outcome);
+    if (!expectation) {
+        return tr("What to expect of it could not be worked out");
     }
     record::Build next = build()->build;
     const QString sentence = tr("As built: %1").arg(text(wording::changeLine(next.asBuilt, built)));
     next.asBuilt = built;
-    next.expectation = expectationOf(outcome);
+    next.expectation = *expectation;
     if (commit(sentence, {next})) {
         emit said(sentence);
     }
@@ -132,11 +142,7 @@ void Workbench::setRevisionAside(const record::Id& id, bool aside) {
     next.setAside = aside;
     const QString sentence =
         aside ? tr("Set aside %1").arg(text(next.name)) : tr("Brought back %1").arg(text(next.name));
-    if (aside && m_revision == id) {
-        m_revision.clear();
-        m_build.clear();
-    }
-    if (commit(sentence, {next})) {
+    if (commit(sentence, {next}, aside && m_at.revision == id ? Selection{} : m_at)) {
         emit said(sentence);
     }
 }
@@ -152,10 +158,7 @@ void Workbench::setBuildAside(const record::Id& id, bool aside) {
     next.setAside = aside;
     const QString sentence =
         aside ? tr("Set aside %1").arg(text(next.name)) : tr("Brought back %1").arg(text(next.name));
-    if (aside && m_build == id) {
-        m_build.clear();
-    }
-    if (commit(sentence, {next})) {
+    if (commit(sentence, {next}, aside && m_at.build == id ? Selection{m_at.revision, {}} : m_at)) {
         emit said(sentence);
     }
 }
@@ -175,7 +178,7 @@ void Workbench::addReading(record::Reading reading) {
         return;
     }
     reading.id = notebook::newId();
-    reading.build = m_build;
+    reading.build = m_at.build;
     const QString sentence = tr("Noted %1").arg(text(wording::readingSentence(reading)));
     if (commit(sentence, {reading})) {
         emit said(sentence);
@@ -193,7 +196,7 @@ void Workbench::addEvent(record::Event event) {
         return;
     }
     event.id = notebook::newId();
-    event.build = m_build;
+    event.build = m_at.build;
     const QString sentence = tr("Noted \"%1\"").arg(text(event.text));
     if (commit(sentence, {event})) {
         emit said(sentence);
@@ -208,16 +211,19 @@ bool Workbench::importRun(const QString& name, record::Millis started, const rec
     }
     record::RunHeader run;
     run.id = notebook::newId();
-    run.build = m_build;
+    run.build = m_at.build;
     run.name = name.toStdString();
     run.started = started;
     const QString sentence = tr("Added the run %1").arg(name);
+    m_services.log->command("import");
     const auto done =
         m_notebook->importRun(sentence.toStdString(), m_services.now(), run, samples, progress, stop);
+    m_idle.start();
     if (!done) {
-        report(done.error());
+        report("import", done.error());
         return false;
     }
+    m_contents.digests[run.id] = digestOf(samples); // in hand: it need not be read again
     reload();
     emit said(sentence);
     return true;
@@ -228,9 +234,11 @@ void Workbench::undo() {
     if (!m_notebook) {
         return;
     }
+    m_services.log->command("undo");
     const auto done = m_notebook->undo();
+    m_idle.start();
     if (!done) {
-        report(done.error());
+        report("undo", done.error());
         return;
     }
     m_before.reset();
@@ -243,9 +251,11 @@ void Workbench::redo() {
     if (!m_notebook) {
         return;
     }
+    m_services.log->command("redo");
     const auto done = m_notebook->redo();
+    m_idle.start();
     if (!done) {
-        report(done.error());
+        report("redo", done.error());
         return;
     }
     m_before.reset();

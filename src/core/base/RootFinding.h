@@ -4,6 +4,7 @@
 // cannot diverge. The bracketing itself is Boost.Math's TOMS 748 (Alefeld, Potra & Shi, ACM TOMS 21, 327
 // (1995)).
 #pragma once
+#include "core/base/Fault.h"
 #include <boost/math/tools/roots.hpp>
 #include <cmath>
 #include <cstdint>
@@ -18,7 +19,8 @@ struct RootOptions {
 };
 
 /// The zero of a rising `function`, searched outward from `guess`. When the function keeps one sign over the
-/// whole allowed span the nearer end is returned: the crossing lies at or beyond it.
+/// whole allowed span the nearer end is returned: the crossing lies at or beyond it. Throws Fault where the function
+/// has no value or the search does not end.
 template <typename Function>
 [[nodiscard]] double rootOfRising(const Function& function, double guess, const RootOptions& options = {}) {
     double low = guess;
@@ -27,6 +29,9 @@ template <typename Function>
     double atHigh = atLow;
     if (atLow == 0.0) {
         return guess;
+    }
+    if (std::isnan(atLow)) {
+        throw Fault(Fault::Kind::OutsideDomain, "root search", guess);
     }
     for (double step = options.step; atLow > 0.0; step *= 2.0) {
         high = low;
@@ -52,11 +57,16 @@ template <typename Function>
     if (atHigh == 0.0) {
         return high;
     }
-    std::uintmax_t iterations = 200;
+    constexpr std::uintmax_t kMostIterations = 200;
+    std::uintmax_t iterations = kMostIterations;
     const auto closeEnough = [&](double a, double b) { return std::abs(b - a) <= options.tolerance; };
     const auto bracket =
         boost::math::tools::toms748_solve(function, low, high, atLow, atHigh, closeEnough, iterations);
-    return 0.5 * (bracket.first + bracket.second);
+    const double root = 0.5 * (bracket.first + bracket.second);
+    if (iterations >= kMostIterations || std::isnan(root)) {
+        throw Fault(Fault::Kind::DidNotEnd, "root search", bracket.second - bracket.first);
+    }
+    return root;
 }
 
 } // namespace anodex::base

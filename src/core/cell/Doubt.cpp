@@ -1,5 +1,6 @@
 #include "core/cell/Doubt.h"
 
+#include "core/base/Fault.h"
 #include "core/base/Parallel.h"
 #include "core/cell/Nernst.h"
 
@@ -12,7 +13,11 @@ namespace {
 
 using chemistry::Catalogue;
 
+/// Share of drawn worlds the model may fail on before there is no range.
+constexpr double kMostFaulty = 0.05;
+
 struct World {
+    bool faulty = false;
     double thermodynamic = 0.0;
     double openCircuit = 0.0;
     double shortCircuit = 0.0;
@@ -132,10 +137,18 @@ std::optional<Doubt> estimateDoubt(const Catalogue& catalogue, const Cell& cell,
     }
     std::vector<World> worlds(static_cast<std::size_t>(options.samples));
     base::forEachIndex(worlds.size(), options.threads, stop, [&](std::size_t i) {
-        worlds[i] = evaluateWorld(catalogue, cell, nominal, options.seed, i);
+        try {
+            worlds[i] = evaluateWorld(catalogue, cell, nominal, options.seed, i);
+        } catch (const base::Fault&) {
+            worlds[i].faulty = true;
+        }
     });
     if (stop.stop_requested()) {
         return std::nullopt;
+    }
+    const auto faulty = std::erase_if(worlds, [](const World& world) { return world.faulty; });
+    if (static_cast<double>(faulty) > kMostFaulty * options.samples || worlds.empty()) {
+        throw base::Fault(base::Fault::Kind::DidNotEnd, "range", static_cast<double>(faulty));
     }
     Doubt doubt;
     doubt.thermodynamicVolts = spanOf(

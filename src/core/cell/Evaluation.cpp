@@ -1,6 +1,7 @@
 #include "core/cell/Evaluation.h"
 
 #include "core/base/Constants.h"
+#include "core/base/Fault.h"
 #include "core/cell/AirAround.h"
 #include "core/cell/Heat.h"
 #include "core/cell/Idle.h"
@@ -158,6 +159,32 @@ SideResult sideResult(const Catalogue& catalogue, const Cell& cell, Side which, 
     return side;
 }
 
+void requireFinite(const Evaluation& evaluation) {
+    const std::pair<const char*, double> values[] = {
+        {"thermodynamic voltage", evaluation.thermodynamicVolts},
+        {"open-circuit voltage", evaluation.openCircuitVolts},
+        {"junction", evaluation.junctionVolts},
+        {"short circuit", evaluation.first.shortCircuitAmps},
+        {"settled short circuit", evaluation.settled.shortCircuitAmps},
+        {"maximum power", evaluation.first.maximumPower.watts},
+        {"settled maximum power", evaluation.settled.maximumPower.watts},
+        {"resistance", evaluation.resistance.totalOhm},
+        {"expected capacity", evaluation.capacity.expectedCoulombs},
+        {"theoretical capacity", evaluation.capacity.theoreticalCoulombs},
+        {"self-discharge", evaluation.selfDischargeAmps},
+        {"crossover", evaluation.crossoverAmps},
+        {"drying", evaluation.dryingKgPerSecond},
+        {"meter reading", evaluation.meterVolts},
+        {"heat at rest", evaluation.heatAtRestWatts},
+        {"heat at maximum power", evaluation.heatAtPowerWatts},
+        {"hydrogen", evaluation.hydrogenM3PerSecond}};
+    for (const auto& [law, value] : values) {
+        if (!std::isfinite(value)) {
+            throw base::Fault(base::Fault::Kind::OutsideDomain, law, value);
+        }
+    }
+}
+
 } // namespace
 
 Evaluation evaluate(const Catalogue& catalogue, const Cell& cell, const EvaluationOptions& options) {
@@ -202,6 +229,7 @@ Evaluation evaluate(const Catalogue& catalogue, const Cell& cell, const Evaluati
     if (options.curvePoints >= 2) {
         evaluation.curve = first.curve(evaluation.first.shortCircuitAmps, options.curvePoints);
     }
+    requireFinite(evaluation);
     return evaluation;
 }
 

@@ -1,5 +1,6 @@
 #include "core/chemistry/Solution.h"
 
+#include "core/base/Fault.h"
 #include "core/base/Constants.h"
 #include "core/chemistry/Conductivity.h"
 #include "core/chemistry/Pitzer.h"
@@ -137,7 +138,9 @@ void solveEquilibrium(const Catalogue& catalogue, const Totals& totals, Solution
         damping = along < 0.0 ? std::max(0.6 * damping, 0.02) : std::min(1.2 * damping, 1.0);
     }
     takeResult(catalogue, result, solution);
-    solution.converged = result.converged && change < kGoodEnough;
+    if (!result.converged || !(change < kGoodEnough)) {
+        throw base::Fault(base::Fault::Kind::DidNotEnd, "composition of a liquid", change);
+    }
     solution.ionicStrength = activities.ionicStrength;
     solution.solventActivity = std::exp(lnSolvent);
     solution.notes.typicalInteractions = activities.usedTypicalPair;

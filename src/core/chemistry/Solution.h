@@ -72,7 +72,6 @@ struct Solution {
     std::vector<Portion> dissolved;       ///< What of the portions went in.
     std::vector<Undissolved> undissolved; ///< Beyond a substance's own solubility: it never went in.
     std::vector<Precipitate> precipitates;
-    bool converged = false; ///< The coefficients and the composition agree.
     SolutionNotes notes;
 
     /// mol/m³ of the solution.

@@ -1,6 +1,7 @@
 #include "core/shelf/Changes.h"
 
 #include "core/base/Constants.h"
+#include "core/base/Fault.h"
 #include "core/cell/PorousLayer.h"
 
 #include <algorithm>
@@ -28,14 +29,19 @@ struct Judged {
     cell::Cell cell;
 };
 
+/// Nothing for what cannot be built, and for what the model cannot work out: neither is a suggestion.
 std::optional<Judged> judge(const Catalogue& catalogue, const CellDesign& design, RankBy by) {
-    auto cell = cell::resolve(catalogue, design);
-    if (!cell) {
+    try {
+        auto cell = cell::resolve(catalogue, design);
+        if (!cell) {
+            return std::nullopt;
+        }
+        const cell::Evaluation evaluation = cell::evaluate(catalogue, *cell, {0});
+        return Judged{figureOf(catalogue, *cell, evaluation, by, std::nullopt),
+                      findingsFor(catalogue, *cell, evaluation), std::move(*cell)};
+    } catch (const base::Fault&) {
         return std::nullopt;
     }
-    const cell::Evaluation evaluation = cell::evaluate(catalogue, *cell, {0});
-    return Judged{figureOf(catalogue, *cell, evaluation, by, std::nullopt),
-                  findingsFor(catalogue, *cell, evaluation), std::move(*cell)};
 }
 
 bool sameFinding(const cell::Finding& one, const cell::Finding& other) {

@@ -1,8 +1,11 @@
 #include "core/shelf/Screening.h"
 
+#include "core/base/Fault.h"
 #include "core/base/Parallel.h"
 
 #include <algorithm>
+#include <cmath>
+#include <limits>
 #include <mutex>
 
 namespace anodex::shelf {
@@ -37,6 +40,16 @@ Screened screenOne(const chemistry::Catalogue& catalogue, const Candidates& cand
     return screened;
 }
 
+/// A cell the model cannot work out comes last, whatever is asked for.
+Screened unknown(RankBy by, std::size_t index) {
+    constexpr double kWorst = std::numeric_limits<double>::infinity();
+    Screened screened;
+    screened.index = index;
+    screened.figure = by == RankBy::Cost || by == RankBy::Safety ? kWorst : -kWorst;
+    screened.openCircuitVolts = -kWorst;
+    return screened;
+}
+
 bool better(RankBy by, const Screened& one, const Screened& other) {
     const bool leastFirst = by == RankBy::Cost || by == RankBy::Safety;
     if (one.figure != other.figure) {
@@ -58,7 +71,11 @@ std::optional<ScreeningResult> screen(const chemistry::Catalogue& catalogue, con
     std::size_t done = 0;
     std::mutex telling;
     base::forEachIndex(all.size(), options.threads, stop, [&](std::size_t i) {
-        all[i] = screenOne(catalogue, candidates, options.by, i);
+        try {
+            all[i] = screenOne(catalogue, candidates, options.by, i);
+        } catch (const base::Fault&) {
+            all[i] = unknown(options.by, i);
+        }
         if (!options.progress) {
             return;
         }
@@ -74,6 +91,7 @@ std::optional<ScreeningResult> screen(const chemistry::Catalogue& catalogue, con
     }
     ScreeningResult result;
     result.tried = all.size();
+    std::erase_if(all, [](const Screened& one) { return std::isinf(one.openCircuitVolts); });
     const std::size_t kept = std::min(options.top, all.size());
     std::partial_sort(all.begin(), all.begin() + static_cast<std::ptrdiff_t>(kept), all.end(), first);
     all.resize(kept);

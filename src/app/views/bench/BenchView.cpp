@@ -6,6 +6,7 @@
 #include "app/widgets/ElidedLabel.h"
 #include "wording/ChangeText.h"
 #include "wording/EntryLine.h"
+#include "wording/ErrorText.h"
 #include "wording/PartText.h"
 #include "wording/Quantities.h"
 
@@ -241,11 +242,12 @@ void BenchView::refreshCurve() {
     for (const record::RunHeader& run : build.runs) {
         std::vector<bench::CurveSample> points;
         if (run.samples > kDrawWhole) {
-            points = m_bench.outline(run.id, notebook::RunColumn::Volts);
+            auto outline = m_bench.outline(run.id, notebook::RunColumn::Volts);
+            points = outline ? std::move(*outline) : noCurve(outline.error());
         } else {
-            const record::RunSamples samples = m_bench.samples(run.id);
+            const auto samples = m_bench.samples(run.id);
             constexpr std::size_t kBuckets = 500;
-            points = bench::thinned(samples.seconds, samples.volts, kBuckets);
+            points = samples ? bench::thinned(samples->seconds, samples->volts, kBuckets) : noCurve(samples.error());
         }
         for (bench::CurveSample& point : points) {
             point.x = hours(run.started) + point.x / 3600.0;
@@ -267,6 +269,12 @@ void BenchView::refreshCurve() {
     }
     const base::Interval& range = build.build.expectation.openCircuitVolts.range;
     m_plot->show(curves, flags, PlotBand{range.low, range.high, tr("expected open circuit")});
+}
+
+/// A run that cannot be used leaves the others as they are.
+std::vector<bench::CurveSample> BenchView::noCurve(const notebook::NotebookError& error) {
+    emit refused(q(wording::errorText(error)));
+    return {};
 }
 
 void BenchView::echo(const QString& text) {

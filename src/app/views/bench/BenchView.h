@@ -48,6 +48,7 @@ private:
     void refreshLive();
     void refreshList();
     void refreshCurve();
+    std::vector<bench::CurveSample> noCurve(const notebook::NotebookError& error);
     void echo(const QString& text);
     void enter();
     [[nodiscard]] std::optional<record::Reading> readingOf(const QListWidgetItem* row) const;

@@ -73,7 +73,7 @@ Advice::Advice(Workbench& bench, const Theme& theme, QWidget* parent)
 void Advice::seek() {
     if (isVisible() && m_bench.outcome().usable()) {
         m_seeking = true;
-        m_worker.request(m_bench.catalogue(), m_bench.design(), kFigures[m_figure].by);
+        m_worker.request(m_bench.catalogueHandle(), m_bench.design(), kFigures[m_figure].by);
     }
     rebuild();
 }

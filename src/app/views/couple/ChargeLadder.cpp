@@ -1,5 +1,6 @@
 #include "app/views/couple/ChargeLadder.h"
 
+#include "core/base/Fault.h"
 #include "app/views/couple/ChargeWindow.h"
 #include "app/views/couple/VoltAxis.h"
 #include "app/widgets/Draw.h"
@@ -29,6 +30,17 @@ QString volts(double value) {
 QString percent(double share) {
     return share > 0.995 ? QStringLiteral("100\u00A0%")
                          : QStringLiteral("%1\u00A0%").arg(q(wording::numberText(share * 100.0, 2)));
+}
+
+/// No range where the model cannot work it out; the value itself stands.
+std::optional<base::Interval> rangeOrNone(const chemistry::Catalogue& catalogue, const cell::Cell& cell,
+                                          const cell::Evaluation& evaluation, const cell::Charging& charging,
+                                          const std::stop_token& stop) {
+    try {
+        return cell::chargeVoltsDoubt(catalogue, cell, evaluation, charging, charging.asked->point.amps, kSamples, stop);
+    } catch (const base::Fault&) {
+        return std::nullopt;
+    }
 }
 
 } // namespace
@@ -377,11 +389,10 @@ void ChargeLadder::seekRange() {
         m_work.cancel();
         return;
     }
-    m_work.request([this, ticket, &catalogue = m_bench.catalogue(), cell = *m_bench.outcome().cell,
+    m_work.request([this, ticket, catalogue = m_bench.outcome().catalogue, cell = *m_bench.outcome().cell,
                     evaluation = *m_bench.outcome().evaluation,
                     charging = *m_charging](const std::stop_token& stop) {
-        const auto range = cell::chargeVoltsDoubt(catalogue, cell, evaluation, charging,
-                                                  charging.asked->point.amps, kSamples, stop);
+        const auto range = rangeOrNone(*catalogue, cell, evaluation, charging, stop);
         if (range) {
             QMetaObject::invokeMethod(
                 this,

@@ -97,7 +97,7 @@ void MaterialPicker::foretell(QListWidgetItem& row, std::size_t index) {
     electrode.massKg.reset();
     electrode.thicknessMetres.reset();
     electrode.air = usualAir(material);
-    const Outcome outcome = outcomeOf(m_bench.catalogue(), candidate);
+    const Outcome outcome = outcomeOf(m_bench.catalogueHandle(), candidate);
     if (!outcome.usable()) {
         return;
     }

@@ -8,6 +8,7 @@
 #include "wording/ErrorText.h"
 
 #include <QHBoxLayout>
+#include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
@@ -55,6 +56,8 @@ NotebookView::NotebookView(Workbench& bench, const Theme& theme, QWidget* parent
             [this] { openStarter(QStringLiteral("starters/first.cell.json")); });
     connect(m_doors, &Doors::starterAsked, this, &NotebookView::openStarter);
     connect(m_doors, &Doors::demoAsked, this, &NotebookView::demoAsked);
+    connect(m_doors, &Doors::fileAsked, this, &NotebookView::fileAsked);
+    connect(m_doors, &Doors::backAsked, this, &NotebookView::refresh);
     connect(&bench, &Workbench::contentChanged, this, &NotebookView::refresh);
     connect(m_timeline, &Picture::resized, this, &NotebookView::showCurrent);
     refresh();
@@ -134,7 +137,22 @@ void NotebookView::showCurrent() {
     }
 }
 
+void NotebookView::beginAnother() {
+    m_doors->setAnother(!m_bench.revisions().empty());
+    m_stack->setCurrentWidget(m_doors);
+    m_doors->findChild<QPushButton*>(QStringLiteral("doorFirst"))->setFocus();
+}
+
+void NotebookView::keyPressEvent(QKeyEvent* event) {
+    if (event->key() == Qt::Key_Escape && m_stack->currentWidget() == m_doors) {
+        refresh();
+        return;
+    }
+    View::keyPressEvent(event);
+}
+
 void NotebookView::refresh() {
+    m_doors->setAnother(false);
     m_stack->setCurrentIndex(m_bench.revisions().empty() ? 0 : 1);
 }
 

@@ -20,9 +20,15 @@ public:
 
     [[nodiscard]] Timeline* timeline() const { return m_timeline; }
     void renameCurrent();
+    /// The doors, though there are designs already; Escape leads back.
+    void beginAnother();
+
+protected:
+    void keyPressEvent(QKeyEvent* event) override;
 
 signals:
     void demoAsked();
+    void fileAsked();
 
 private:
     void refresh();

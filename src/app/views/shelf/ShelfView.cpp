@@ -212,7 +212,7 @@ void ShelfView::rank() {
     m_progress->setRange(0, 0);
     m_progress->show();
     m_stop->show();
-    m_worker.request(m_bench.catalogue(), shelf, kFigures[m_chosen]);
+    m_worker.request(m_bench.catalogueHandle(), shelf, kFigures[m_chosen]);
 }
 
 void ShelfView::stop() {

@@ -1,11 +1,11 @@
-// tests/kill/InUse.h - the lines of a notebook's dump that are not runs set aside.
+// tests/support/InUse.h - the lines of a notebook's dump that are not runs set aside.
 //
 // A run that was being imported when the process died, or whose import was undone, stays in the file, set
 // aside.
 #pragma once
 #include <string>
 
-namespace anodex::killed {
+namespace anodex::test {
 
 inline std::string inUse(const std::string& dump) {
     std::string kept;
@@ -20,4 +20,4 @@ inline std::string inUse(const std::string& dump) {
     return kept;
 }
 
-} // namespace anodex::killed
+} // namespace anodex::test

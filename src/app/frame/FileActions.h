@@ -1,0 +1,36 @@
+// src/app/frame/FileActions.h - what is done with files from the drawer: notebooks, designs, backups, the log.
+#pragma once
+#include "app/session/Workbench.h"
+#include <QObject>
+
+namespace anodex::app {
+
+class FileActions : public QObject {
+    Q_OBJECT
+public:
+    explicit FileActions(Workbench& bench, QObject* parent);
+
+    void openNotebook();
+    void newNotebook();
+    /// Opens a fresh, marked copy of the demo notebook, unless one is open.
+    bool openDemo();
+    void keepDemo();
+    void saveCopy();
+    void restoreBackup();
+    void rescueNotebook();
+    /// A design of its own in this notebook, from a cell file.
+    void openDesign();
+    void saveDesign();
+    void showLog();
+
+signals:
+    /// Show this station of what is open now.
+    void stationAsked(const QString& id);
+    void refused(const QString& text);
+    void said(const QString& text);
+
+private:
+    Workbench& m_bench;
+};
+
+} // namespace anodex::app

@@ -1,0 +1,260 @@
+#include "notebook/Seals.h"
+
+#include <SQLiteCpp/SQLiteCpp.h>
+#include <SQLiteCpp/VariadicBind.h>
+#include <fmt/format.h>
+#include <map>
+#include <memory>
+#include <optional>
+#include <set>
+#include <sqlite3.h>
+#include <utility>
+#include <xxhash.h>
+
+namespace anodex::notebook {
+namespace {
+
+class Checksum {
+public:
+    Checksum() : m_state(XXH3_createState()) { XXH3_64bits_reset(m_state.get()); }
+
+    void add(const SQLite::Column& column) {
+        const int type = column.getType();
+        add(&type, sizeof type);
+        switch (type) {
+        case SQLITE_INTEGER: {
+            const std::int64_t value = column.getInt64();
+            add(&value, sizeof value);
+            break;
+        }
+        case SQLITE_FLOAT: {
+            const double value = column.getDouble();
+            add(&value, sizeof value);
+            break;
+        }
+        case SQLITE_NULL:
+            break;
+        default: {
+            const int length = column.getBytes();
+            add(&length, sizeof length);
+            add(column.getBlob(), static_cast<std::size_t>(length));
+        }
+        }
+    }
+    [[nodiscard]] std::int64_t value() const {
+        return static_cast<std::int64_t>(XXH3_64bits_digest(m_state.get()));
+    }
+
+private:
+    struct Free {
+        void operator()(XXH3_state_t* state) const { XXH3_freeState(state); }
+    };
+    void add(const void* bytes, std::size_t count) { XXH3_64bits_update(m_state.get(), bytes, count); }
+
+    std::unique_ptr<XXH3_state_t, Free> m_state;
+};
+
+/// Of the columns from `first` on.
+std::int64_t sumOf(SQLite::Statement& row, int first) {
+    Checksum checksum;
+    for (int i = first; i < row.getColumnCount(); ++i) {
+        checksum.add(row.getColumn(i));
+    }
+    return checksum.value();
+}
+
+std::int64_t wrappingSum(std::int64_t a, std::int64_t b) {
+    return static_cast<std::int64_t>(static_cast<std::uint64_t>(a) + static_cast<std::uint64_t>(b));
+}
+
+std::int64_t negated(std::int64_t value) {
+    return static_cast<std::int64_t>(0 - static_cast<std::uint64_t>(value));
+}
+
+std::optional<std::int64_t> sealOf(SQLite::Database& database, const std::string& table, const std::string& row) {
+    SQLite::Statement query(database, "SELECT sum FROM seal WHERE of_table = ? AND row = ?");
+    SQLite::bind(query, table, row);
+    return query.executeStep() ? std::optional(query.getColumn(0).getInt64()) : std::nullopt;
+}
+
+void addToTable(SQLite::Database& database, const std::string& table, int rows, std::int64_t sum) {
+    std::int64_t total = 0;
+    {
+        SQLite::Statement query(database, "SELECT total FROM table_seal WHERE of_table = ?");
+        query.bind(1, table);
+        total = query.executeStep() ? query.getColumn(0).getInt64() : 0;
+    }
+    SQLite::Statement put(database, "INSERT INTO table_seal VALUES (?, ?, ?) ON CONFLICT(of_table) DO UPDATE SET "
+                                    "rows = rows + excluded.rows, total = excluded.total");
+    SQLite::bind(put, table, rows, wrappingSum(total, sum));
+    put.exec();
+}
+
+const SealedTable& sealedTable(const std::string& name) {
+    for (const SealedTable& table : kSealedTables) {
+        if (name == table.name) {
+            return table;
+        }
+    }
+    throw SQLite::Exception("no sealed table " + name);
+}
+
+std::string conditionFor(const std::string& table) {
+    // By the columns themselves, so that the table's own index finds the row.
+    if (table == "run_chunk") {
+        return "run = ?1 AND chunk = ?2 AND column_name = ?3";
+    }
+    if (table == "import_mapping") {
+        return "signature = ?1";
+    }
+    return table == "view_state" ? "key = ?1" : "id = ?1";
+}
+
+void bindRow(SQLite::Statement& query, const std::string& table, const std::string& row) {
+    if (table != "run_chunk") {
+        query.bind(1, row);
+        return;
+    }
+    const std::size_t column = row.rfind('/');
+    const std::size_t chunk = row.rfind('/', column - 1);
+    query.bind(1, row.substr(0, chunk));
+    query.bind(2, row.substr(chunk + 1, column - chunk - 1));
+    query.bind(3, row.substr(column + 1));
+}
+
+std::string textOf(sqlite3_value* value) {
+    const auto* text = reinterpret_cast<const char*>(sqlite3_value_text(value));
+    return text != nullptr ? std::string(text) : std::string();
+}
+
+using Seals = std::map<std::string, std::int64_t>;
+
+Seals sealsOf(SQLite::Database& database, const char* table) {
+    Seals seals;
+    SQLite::Statement query(database, "SELECT row, sum FROM seal WHERE of_table = ?");
+    query.bind(1, table);
+    while (query.executeStep()) {
+        seals[query.getColumn(0).getString()] = query.getColumn(1).getInt64();
+    }
+    return seals;
+}
+
+bool tableAgrees(SQLite::Database& database, const char* table, const Seals& seals) {
+    std::int64_t total = 0;
+    for (const auto& [row, sum] : seals) {
+        total = wrappingSum(total, sum);
+    }
+    SQLite::Statement query(database, "SELECT rows, total FROM table_seal WHERE of_table = ?");
+    query.bind(1, table);
+    const bool there = query.executeStep();
+    const std::int64_t rows = there ? query.getColumn(0).getInt64() : 0;
+    return rows == static_cast<std::int64_t>(seals.size()) && (there ? query.getColumn(1).getInt64() : 0) == total;
+}
+
+} // namespace
+
+void sealEverything(SQLite::Database& database) {
+    for (const SealedTable& table : kSealedTables) {
+        SQLite::Statement rows(database, fmt::format("SELECT {}, * FROM {}", table.rowName, table.name));
+        SQLite::Statement put(database, "INSERT INTO seal VALUES (?, ?, ?)");
+        while (rows.executeStep()) {
+            const std::int64_t sum = sumOf(rows, 1);
+            SQLite::bind(put, table.name, rows.getColumn(0).getString(), sum);
+            put.exec();
+            put.reset();
+            addToTable(database, table.name, 1, sum);
+        }
+    }
+}
+
+void sealRow(SQLite::Database& database, const std::string& table, const std::string& row) {
+    const std::optional<std::int64_t> before = sealOf(database, table, row);
+    std::optional<std::int64_t> now;
+    {
+        SQLite::Statement query(
+            database, fmt::format("SELECT * FROM {} WHERE {}", sealedTable(table).name, conditionFor(table)));
+        bindRow(query, table, row);
+        if (query.executeStep()) {
+            now = sumOf(query, 0);
+        }
+    }
+    if (before == now) {
+        return;
+    }
+    SQLite::Statement change(database, now ? "INSERT OR REPLACE INTO seal VALUES (?1, ?2, ?3)"
+                                           : "DELETE FROM seal WHERE of_table = ?1 AND row = ?2");
+    change.bind(1, table);
+    change.bind(2, row);
+    if (now) {
+        change.bind(3, *now);
+    }
+    change.exec();
+    addToTable(database, table, (now ? 1 : 0) - (before ? 1 : 0),
+               wrappingSum(now.value_or(0), negated(before.value_or(0))));
+}
+
+void sealChanged(SQLite::Database& database, std::span<const unsigned char> changeset) {
+    if (changeset.empty()) {
+        return;
+    }
+    std::set<std::pair<std::string, std::string>> rows;
+    sqlite3_changeset_iter* walk = nullptr;
+    // The library takes the bytes as changeable and does not change them.
+    const int started = sqlite3changeset_start(&walk, static_cast<int>(changeset.size()),
+                                               const_cast<unsigned char*>(changeset.data()));
+    if (started != SQLITE_OK) {
+        throw SQLite::Exception(database.getHandle(), started);
+    }
+    while (sqlite3changeset_next(walk) == SQLITE_ROW) {
+        const char* table = nullptr;
+        int columns = 0;
+        int kind = 0;
+        sqlite3changeset_op(walk, &table, &columns, &kind, nullptr);
+        sqlite3_value* id = nullptr; // the first column of every table with undo
+        if (kind == SQLITE_INSERT) {
+            sqlite3changeset_new(walk, 0, &id);
+        } else {
+            sqlite3changeset_old(walk, 0, &id);
+        }
+        rows.emplace(table, textOf(id));
+    }
+    if (const int ended = sqlite3changeset_finalize(walk); ended != SQLITE_OK) {
+        throw SQLite::Exception(database.getHandle(), ended);
+    }
+    for (const auto& [table, row] : rows) {
+        sealRow(database, table, row);
+    }
+}
+
+std::vector<SealFault> sealFaultsIn(SQLite::Database& database) {
+    using Kind = SealFault::Kind;
+    std::vector<SealFault> faults;
+    if (!database.tableExists("seal")) {
+        return faults;
+    }
+    for (const SealedTable& table : kSealedTables) {
+        Seals seals = sealsOf(database, table.name);
+        if (!tableAgrees(database, table.name, seals)) {
+            faults.push_back({Kind::TableDiffers, table.name, {}});
+        }
+        SQLite::Statement rows(database, fmt::format("SELECT {}, * FROM {}", table.rowName, table.name));
+        while (rows.executeStep()) {
+            const std::string row = rows.getColumn(0).getString();
+            const auto seal = seals.find(row);
+            if (seal == seals.end()) {
+                faults.push_back({Kind::NotSealed, table.name, row});
+                continue;
+            }
+            if (seal->second != sumOf(rows, 1)) {
+                faults.push_back({Kind::Differs, table.name, row});
+            }
+            seals.erase(seal);
+        }
+        for (const auto& [row, sum] : seals) {
+            faults.push_back({Kind::Missing, table.name, row});
+        }
+    }
+    return faults;
+}
+
+} // namespace anodex::notebook

@@ -82,17 +82,6 @@ bool stands(const std::string& path) {
     return std::filesystem::exists(path, ignored);
 }
 
-/// What a crash left half done is finished or taken back, which only a connection that may write can do.
-std::unique_ptr<SQLite::Database> recovered(const std::string& path, bool withoutSharedMemory) {
-    auto database = connect(path, SQLite::OPEN_READWRITE);
-    if (withoutSharedMemory) {
-        doWithoutLog(*database);
-    }
-    (void)database->execAndGet("SELECT count(*) FROM sqlite_schema");
-    database->exec("PRAGMA query_only = 1");
-    return database;
-}
-
 } // namespace
 
 WritingConnection openForWriting(const std::string& path, bool create) {
@@ -113,17 +102,24 @@ WritingConnection openForWriting(const std::string& path, bool create) {
 
 std::unique_ptr<SQLite::Database> openForReading(const std::string& path) {
     try {
-        auto database = connect(path, SQLite::OPEN_READONLY);
-        (void)database->execAndGet("PRAGMA application_id");
+        // Able to write where the disk lets it: only so can it take back what a crash left half done, and clear away
+        // what it put beside the file. What is asked of it never writes.
+        auto database = connect(path, SQLite::OPEN_READWRITE);
+        try {
+            (void)database->execAndGet("PRAGMA application_id");
+        } catch (const SQLite::Exception& exception) {
+            if (!isSharedMemoryTrouble(exception)) {
+                throw;
+            }
+            database.reset();
+            database = connect(path, SQLite::OPEN_READWRITE);
+            doWithoutLog(*database);
+        }
+        database->exec("PRAGMA query_only = 1");
         return database;
     } catch (const SQLite::Exception& exception) {
         const int code = exception.getErrorCode();
-        const bool mayNotWrite = code == SQLITE_CANTOPEN || code == SQLITE_READONLY;
-        const bool journalStands = mayNotWrite && stands(path + "-journal");
-        if (journalStands || isSharedMemoryTrouble(exception)) {
-            return recovered(path, !journalStands);
-        }
-        if (!mayNotWrite || stands(path + "-wal")) {
+        if ((code != SQLITE_CANTOPEN && code != SQLITE_READONLY) || stands(path + "-wal")) {
             throw;
         }
     }

@@ -45,9 +45,13 @@ void copyInto(SQLite::Database& database, const std::string& to) {
     std::error_code ignored;
     std::filesystem::remove(part, ignored);
     try {
+        // Counted as writing, though it writes elsewhere.
+        const auto before = database.execAndGet("PRAGMA query_only").getInt();
+        database.exec("PRAGMA query_only = 0");
         SQLite::Statement copy(database, "VACUUM INTO ?");
         copy.bind(1, part);
         copy.exec();
+        database.exec("PRAGMA query_only = " + std::to_string(before));
     } catch (const SQLite::Exception&) {
         std::filesystem::remove(part, ignored);
         throw;

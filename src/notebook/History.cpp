@@ -66,7 +66,7 @@ void apply(SQLite::Database& database, Bytes changeset) {
 }
 
 /// Applies the newest done entry backwards, or the oldest undone one forwards.
-std::optional<std::string> step(SQLite::Database& database, bool back) {
+std::string step(SQLite::Database& database, bool back) {
     SQLite::Transaction transaction(database);
     std::int64_t id = 0;
     std::string sentence;
@@ -78,7 +78,7 @@ std::optional<std::string> step(SQLite::Database& database, bool back) {
                                      : "SELECT id, sentence, changeset FROM history WHERE undone = 1 "
                                        "ORDER BY id LIMIT 1");
         if (!query.executeStep()) {
-            return std::nullopt;
+            return {};
         }
         id = query.getColumn(0).getInt64();
         sentence = query.getColumn(1).getString();
@@ -144,10 +144,10 @@ void recordCommand(SQLite::Database& database, const std::string& sentence, reco
     transaction.commit();
 }
 
-std::optional<std::string> undoLast(SQLite::Database& database) {
+std::string undoLast(SQLite::Database& database) {
     return step(database, true);
 }
-std::optional<std::string> redoNext(SQLite::Database& database) {
+std::string redoNext(SQLite::Database& database) {
     return step(database, false);
 }
 

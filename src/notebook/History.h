@@ -5,7 +5,6 @@
 #pragma once
 #include "core/record/Record.h"
 #include <functional>
-#include <optional>
 #include <string>
 #include <vector>
 
@@ -30,8 +29,8 @@ void recordCommand(SQLite::Database& database, const std::string& sentence, reco
                    const std::function<void()>& before, const std::function<void()>& change);
 
 /// The sentence of what was undone or redone; empty when there was nothing.
-std::optional<std::string> undoLast(SQLite::Database& database);
-std::optional<std::string> redoNext(SQLite::Database& database);
+std::string undoLast(SQLite::Database& database);
+std::string redoNext(SQLite::Database& database);
 
 [[nodiscard]] std::vector<HistoryEntry> historyEntries(SQLite::Database& database);
 

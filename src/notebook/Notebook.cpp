@@ -289,10 +289,10 @@ Answer<void> Notebook::importRun(const std::string& sentence, record::Millis now
 }
 
 Answer<std::string> Notebook::undo() {
-    return changing([&] { return undoLast(*m_database).value_or(std::string()); });
+    return changing([&] { return undoLast(*m_database); });
 }
 Answer<std::string> Notebook::redo() {
-    return changing([&] { return redoNext(*m_database).value_or(std::string()); });
+    return changing([&] { return redoNext(*m_database); });
 }
 Answer<std::vector<HistoryEntry>> Notebook::history() const {
     return guarded([&] { return historyEntries(*m_database); });

@@ -42,14 +42,14 @@ std::optional<std::int64_t> stepThatDoesNotReplay(SQLite::Database& database) {
     std::size_t redone = 0;
     try {
         for (; redone < undone.size(); ++redone) {
-            (void)redoNext(copy);
+            redoNext(copy);
         }
     } catch (const SQLite::Exception&) {
         return undone[redone];
     }
     try {
         for (; !steps.empty(); steps.pop_back()) {
-            (void)undoLast(copy);
+            undoLast(copy);
         }
     } catch (const SQLite::Exception&) {
         return steps.back();

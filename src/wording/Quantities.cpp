@@ -1,8 +1,8 @@
 #include "wording/Quantities.h"
 
+#include "quantity/Quantity.h"
+
 #include <algorithm>
-#include <array>
-#include <charconv>
 #include <cmath>
 #include <fmt/format.h>
 
@@ -128,96 +128,6 @@ Scaled chargeScale(double coulombs) {
     return ampereHours >= 1e-3 ? Scaled{1.0 / 3.6, "mAh"} : Scaled{1000.0 / 3.6, "µAh"};
 }
 
-struct UnitWord {
-    std::string_view text;
-    Dimension dimension;
-    double toSi;
-    double offset = 0.0;
-};
-// Longer words first, so that "mA" is not read as "m".
-constexpr UnitWord kWords[] = {{"mol/kg", Dimension::MolPerKg, 1.0},
-                               {"mol/L", Dimension::MolPerM3, 1000.0},
-                               {"mol/l", Dimension::MolPerM3, 1000.0},
-                               {"g/mL", Dimension::Density, 1000.0},
-                               {"g/ml", Dimension::Density, 1000.0},
-                               {"kg/L", Dimension::Density, 1000.0},
-                               {"volts", Dimension::Volt, 1.0},
-                               {"volt", Dimension::Volt, 1.0},
-                               {"mohm", Dimension::Ohm, 1e-3},
-                               {"kohm", Dimension::Ohm, 1e3},
-                               {"ohms", Dimension::Ohm, 1.0},
-                               {"ohm", Dimension::Ohm, 1.0},
-                               {"amps", Dimension::Ampere, 1.0},
-                               {"mins", Dimension::Second, 60.0},
-                               {"min", Dimension::Second, 60.0},
-                               {"days", Dimension::Second, 86400.0},
-                               {"day", Dimension::Second, 86400.0},
-                               {"hours", Dimension::Second, 3600.0},
-                               {"hour", Dimension::Second, 3600.0},
-                               {"mmol", Dimension::Mole, 1e-3},
-                               {"mol", Dimension::Mole, 1.0},
-                               {"cm²", Dimension::SquareMetre, 1e-4},
-                               {"cm2", Dimension::SquareMetre, 1e-4},
-                               {"mm²", Dimension::SquareMetre, 1e-6},
-                               {"mΩ", Dimension::Ohm, 1e-3},
-                               {"kΩ", Dimension::Ohm, 1e3},
-                               {"MΩ", Dimension::Ohm, 1e6},
-                               {"Ω", Dimension::Ohm, 1.0},
-                               {"µA", Dimension::Ampere, 1e-6},
-                               {"uA", Dimension::Ampere, 1e-6},
-                               {"μA", Dimension::Ampere, 1e-6},
-                               {"mA", Dimension::Ampere, 1e-3},
-                               {"µV", Dimension::Volt, 1e-6},
-                               {"mV", Dimension::Volt, 1e-3},
-                               {"kV", Dimension::Volt, 1e3},
-                               {"mW", Dimension::Watt, 1e-3},
-                               {"µW", Dimension::Watt, 1e-6},
-                               {"uW", Dimension::Watt, 1e-6},
-                               {"°C", Dimension::Kelvin, 1.0, 273.15},
-                               {"degC", Dimension::Kelvin, 1.0, 273.15},
-                               {"mL", Dimension::CubicMetre, 1e-6},
-                               {"ml", Dimension::CubicMetre, 1e-6},
-                               {"mm", Dimension::Metre, 1e-3},
-                               {"cm", Dimension::Metre, 1e-2},
-                               {"kg", Dimension::Kilogram, 1.0},
-                               {"mg", Dimension::Kilogram, 1e-6},
-                               {"C", Dimension::Kelvin, 1.0, 273.15},
-                               {"V", Dimension::Volt, 1.0},
-                               {"v", Dimension::Volt, 1.0},
-                               {"A", Dimension::Ampere, 1.0},
-                               {"W", Dimension::Watt, 1.0},
-                               {"R", Dimension::Ohm, 1.0},
-                               {"L", Dimension::CubicMetre, 1e-3},
-                               {"l", Dimension::CubicMetre, 1e-3},
-                               {"g", Dimension::Kilogram, 1e-3},
-                               {"m", Dimension::Metre, 1.0},
-                               {"s", Dimension::Second, 1.0},
-                               {"h", Dimension::Second, 3600.0},
-                               {"d", Dimension::Second, 86400.0},
-                               {"%", Dimension::Percent, 0.01}};
-
-bool endsWord(std::string_view text, std::size_t at) {
-    if (at >= text.size()) {
-        return true;
-    }
-    const char c = text[at];
-    const bool letter = (c >= 'a' && c <= 'z') || (c >= 'A' && c <= 'Z') || (c >= '0' && c <= '9');
-    return !letter && static_cast<unsigned char>(c) < 0x80;
-}
-
-std::size_t skipBlanks(std::string_view text, std::size_t at) {
-    while (at < text.size()) {
-        if (text[at] == ' ') {
-            ++at;
-        } else if (text.substr(at).starts_with("\u00A0") || text.substr(at).starts_with("\u202F")) {
-            at += text.substr(at).starts_with("\u00A0") ? 2 : 3;
-        } else {
-            break;
-        }
-    }
-    return at;
-}
-
 } // namespace
 
 std::string quantityText(double value, Unit unit, const std::optional<base::Interval>& range) {
@@ -262,47 +172,23 @@ std::string numberText(double value, int digits) {
 }
 
 std::optional<ParsedQuantity> parseQuantity(std::string_view text) {
-    std::array<char, 48> buffer{};
-    std::size_t length = 0;
-    std::size_t at = 0;
-    if (text.starts_with("\u2212") || text.starts_with("-") || text.starts_with("+")) {
-        if (!text.starts_with("+")) {
-            buffer[length++] = '-';
-        }
-        at = text.starts_with("\u2212") ? 3 : 1;
-    }
-    bool digits = false;
-    bool point = false;
-    while (at < text.size() && length < buffer.size()) {
-        const char c = text[at];
-        if (c >= '0' && c <= '9') {
-            buffer[length++] = c;
-            digits = true;
-        } else if ((c == '.' || c == ',') && !point && at + 1 < text.size() && text[at + 1] >= '0' &&
-                   text[at + 1] <= '9') {
-            buffer[length++] = '.';
-            point = true;
-        } else {
-            break;
-        }
-        ++at;
-    }
-    ParsedQuantity parsed;
-    const auto [end, problem] = std::from_chars(buffer.data(), buffer.data() + length, parsed.value);
-    if (!digits || problem != std::errc{} || end != buffer.data() + length) {
+    const auto span = quantity::readQuantity(text);
+    if (!span || !span->certain()) {
         return std::nullopt;
     }
-    parsed.used = at;
-    const std::size_t unitAt = skipBlanks(text, at);
-    for (const UnitWord& word : kWords) {
-        if (text.substr(unitAt).starts_with(word.text) && endsWord(text, unitAt + word.text.size())) {
-            parsed.value = parsed.value * word.toSi + word.offset;
-            parsed.dimension = word.dimension;
-            parsed.used = unitAt + word.text.size();
-            break;
-        }
+    return ParsedQuantity{span->readings.front().value, span->dimension(), span->used};
+}
+
+std::string unclear(std::string_view text) {
+    const auto span = quantity::readQuantity(text);
+    if (!span || span->certain()) {
+        return {};
     }
-    return parsed;
+    std::string choices;
+    for (const quantity::QuantityReading& reading : span->readings) {
+        choices += (choices.empty() ? "may be " : " or ") + quantity::writtenOut(reading);
+    }
+    return choices;
 }
 
 } // namespace anodex::wording

@@ -3,10 +3,11 @@
 // Digits     as many as the range supports: the last digit shown is about a fifth of the range's width.
 // Without a
 //            range, three significant figures.
-// Input      comma or point, either minus, SI prefixes, a unit or none.
+// Input      as src/quantity reads it.
 #pragma once
 #include "core/base/Interval.h"
 #include "core/cell/Explain.h"
+#include "quantity/Units.h"
 #include <optional>
 #include <string>
 #include <string_view>
@@ -28,24 +29,7 @@ using cell::Unit;
 /// Plain number with at most `digits` significant figures and no trailing zeros.
 [[nodiscard]] std::string numberText(double value, int digits = 3);
 
-enum class Dimension {
-    None,
-    Volt,
-    Ampere,
-    Watt,
-    Ohm,
-    Metre,
-    SquareMetre,
-    Kilogram,
-    CubicMetre,
-    Kelvin,
-    Second,
-    Density,
-    Percent,
-    Mole,
-    MolPerM3,
-    MolPerKg
-};
+using quantity::Dimension;
 
 struct ParsedQuantity {
     double value = 0.0; ///< SI when a unit was written; as written otherwise.
@@ -53,7 +37,10 @@ struct ParsedQuantity {
     std::size_t used = 0; ///< Characters taken from the front.
 };
 
-/// A number and its unit at the front of `text`.
+/// A number and its unit at the front of `text`; nothing where two readings are likely, which unclear() tells.
 [[nodiscard]] std::optional<ParsedQuantity> parseQuantity(std::string_view text);
+
+/// "may be 1.234 mm or 1234 mm": the readings of a text that has more than one; empty when it has not.
+[[nodiscard]] std::string unclear(std::string_view text);
 
 } // namespace anodex::wording

@@ -36,6 +36,7 @@ TEST_P(EveryVersion, IsReadWithoutBeingChanged) {
         EXPECT_TRUE(faults.empty()) << faults.front();
     }
     EXPECT_EQ(test::readText(m_path), before);
+    EXPECT_FALSE(fs::exists(m_path + "-wal") || fs::exists(m_path + "-shm")) << "nothing is left beside it";
 }
 
 TEST_P(EveryVersion, IsBroughtUpToDateWithABackupBesideIt) {

@@ -1,6 +1,7 @@
 #include "app/session/ShelfBook.h"
 
 #include "formats/ShelfFile.h"
+#include "wording/ErrorText.h"
 
 #include <algorithm>
 
@@ -17,10 +18,18 @@ const record::Document* shelfDocument(const Workbench& bench) {
 
 } // namespace
 
-shelf::Shelf shelfIn(const Workbench& bench) {
+shelf::Shelf shelfIn(Workbench& bench) {
     const record::Document* document = shelfDocument(bench);
-    return document != nullptr ? formats::readShelfFile(document->text).value_or(shelf::Shelf())
-                               : shelf::Shelf();
+    if (document == nullptr) {
+        return {};
+    }
+    auto shelf = formats::readShelfFile(document->text);
+    if (!shelf) {
+        emit bench.refused(Workbench::tr("The shelf in this notebook does not read: %1")
+                               .arg(QString::fromStdString(wording::errorText(shelf.error()))));
+        return {};
+    }
+    return std::move(*shelf);
 }
 
 bool keepShelf(Workbench& bench, const shelf::Shelf& shelf, const QString& sentence) {

@@ -5,8 +5,8 @@
 
 namespace anodex::app {
 
-/// Empty when the notebook keeps none, or none that reads.
-[[nodiscard]] shelf::Shelf shelfIn(const Workbench& bench);
+/// Empty when the notebook keeps none. One that does not read is said and left as it is.
+[[nodiscard]] shelf::Shelf shelfIn(Workbench& bench);
 bool keepShelf(Workbench& bench, const shelf::Shelf& shelf, const QString& sentence);
 
 } // namespace anodex::app

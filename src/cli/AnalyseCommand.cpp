@@ -3,9 +3,13 @@
 #include "cli/CellInput.h"
 #include "core/bench/RunAnalysis.h"
 #include "core/cell/Evaluation.h"
-#include "formats/RunCsv.h"
+#include "formats/run/RunCsv.h"
+#include "wording/CsvText.h"
 #include "wording/ErrorText.h"
 #include "wording/PartText.h"
+#include "wording/TypedValue.h"
+
+#include <algorithm>
 
 namespace anodex::cli {
 namespace {
@@ -29,17 +33,130 @@ const char* eventText(bench::RunEvent::Kind kind) {
     return "";
 }
 
-record::RunSamples readRun(const std::string& path) {
+template <typename T>
+std::optional<T> oneOf(const std::string& option, const std::string& text, std::initializer_list<std::pair<const char*, T>> words) {
+    if (text.empty()) {
+        return std::nullopt;
+    }
+    std::string right;
+    for (const auto& [word, value] : words) {
+        if (text == word) {
+            return value;
+        }
+        right += (right.empty() ? "" : " or ") + std::string(word);
+    }
+    throw Stop{kUsage, option + ": \"" + text + "\" does not fit; right would be " + right};
+}
+
+std::optional<std::string> unlessEmpty(const std::string& text) {
+    return text.empty() ? std::nullopt : std::optional(text);
+}
+
+/// "voltage=mV,time=ms"
+void takeUnits(const std::string& text, formats::CsvSettings& settings) {
+    for (std::size_t at = 0; at < text.size();) {
+        const std::size_t end = std::min(text.find(',', at), text.size());
+        const std::string pair = text.substr(at, end - at);
+        const std::size_t mark = pair.find('=');
+        const std::string what = pair.substr(0, mark);
+        std::optional<std::string>* into = what == "time"      ? &settings.timeUnit
+                                           : what == "voltage" ? &settings.voltageUnit
+                                           : what == "current" ? &settings.currentUnit
+                                                               : nullptr;
+        if (mark == std::string::npos || into == nullptr) {
+            throw Stop{kUsage, "--unit: \"" + pair + "\" does not fit; right would be such as voltage=mV,time=ms"};
+        }
+        *into = pair.substr(mark + 1);
+        at = end + 1;
+    }
+}
+
+formats::CsvSettings settingsFrom(const AnalyseRequest& request) {
+    formats::CsvSettings settings;
+    settings.time = unlessEmpty(request.time);
+    settings.voltage = unlessEmpty(request.voltage);
+    settings.current = unlessEmpty(request.current);
+    settings.zone = request.zone;
+    takeUnits(request.units, settings);
+    settings.currentPositiveOnCharge = oneOf<bool>("--sign", request.sign, {{"charge", true}, {"discharge", false}});
+    settings.decimalComma = oneOf<bool>("--decimal", request.decimal, {{"comma", true}, {"point", false}});
+    settings.dateOrder = oneOf<formats::DateOrder>("--date-order", request.dateOrder,
+                                                   {{"year-first", formats::DateOrder::YearFirst},
+                                                    {"day-first", formats::DateOrder::DayFirst},
+                                                    {"month-first", formats::DateOrder::MonthFirst}});
+    if (!request.interval.empty()) {
+        settings.intervalSeconds = wording::typedValue(request.interval, wording::Dimension::Second, 1.0);
+        if (!settings.intervalSeconds || !(*settings.intervalSeconds > 0.0)) {
+            throw Stop{kUsage, "--interval: \"" + request.interval + "\" does not fit; right would be such as 10s"};
+        }
+    }
+    return settings;
+}
+
+struct ReadRun {
+    record::RunSamples samples;
+    Json readAs;
+};
+
+Json readAsJson(const formats::CsvPreview& preview, const formats::CsvRun& run) {
+    Json json = {{"columns", Json::object()}, {"units", Json::object()}};
+    for (std::size_t c = 0; c < preview.mapping.columns.size(); ++c) {
+        const formats::ColumnMapping& column = preview.mapping.columns[c];
+        constexpr const char* kRoles[] = {"", "time", "voltage", "current", "date"};
+        const char* role = kRoles[static_cast<std::size_t>(column.role)];
+        if (column.role != formats::ColumnRole::Ignored) {
+            json["columns"][role] = preview.columnNames[c];
+        }
+        if (column.role == formats::ColumnRole::Voltage || column.role == formats::ColumnRole::Current) {
+            json["units"][role] = wording::columnUnitText(column);
+        }
+    }
+    json["units"]["time"] = wording::timeFormText(preview.mapping);
+    json["sign"] = preview.mapping.currentPositiveOnCharge ? "positive on charge" : "positive on discharge";
+    json["time"] = preview.mapping.newestFirst ? "newest first" : "oldest first";
+    json["encoding"] = preview.encoding;
+    json["rows"] = run.samples.size();
+    json["skipped"] = Json::array();
+    for (const formats::SkippedRow& row : run.skipped) {
+        json["skipped"].push_back({{"row", row.line}, {"why", wording::skippedText(row.why)}});
+    }
+    json["certainty"] = preview.certainty();
+    return json;
+}
+
+/// The options that settle what is left open, or the first question with its choices.
+std::string refusal(const formats::CsvAspect& question, std::size_t others) {
+    std::string options;
+    for (const formats::CsvAspect::Choice& choice : question.choices) {
+        options += (options.empty() ? "" : " or ") + wording::optionText(question.kind, choice.value);
+    }
+    std::string line = wording::questionText(question) + "; say " + options;
+    return others > 0 ? line + " (and " + std::to_string(others) + " more to settle)" : line;
+}
+
+ReadRun readRun(const AnalyseRequest& request, const formats::CsvSettings& settings) {
+    const std::string& path = request.runPath;
     const std::string text = readText(path);
-    const auto preview = formats::previewCsv(text);
+    const auto preview = formats::previewCsv(text, settings);
     if (!preview) {
         throw Stop{kWrongInput, path + ": " + wording::errorText(preview.error())};
     }
+    const std::vector<formats::CsvAspect> questions = preview->questions();
     auto run = formats::readCsv(text, preview->mapping);
-    if (!run) {
+    // What no answer would mend is said first.
+    const bool answerMends = std::any_of(questions.begin(), questions.end(), [](const formats::CsvAspect& question) {
+        using Kind = formats::CsvAspect::Kind;
+        return question.kind != Kind::TimeUnit && question.kind != Kind::VoltageUnit &&
+               question.kind != Kind::CurrentUnit && question.kind != Kind::Sign;
+    });
+    if (!run && (!answerMends || !preview->complete)) {
         throw Stop{kWrongInput, path + ": " + wording::errorText(run.error())};
     }
-    return std::move(run->samples);
+    if (!questions.empty()) {
+        throw Stop{kWrongInput, path + ": " + refusal(questions.front(), questions.size() - 1)};
+    }
+    Json readAs = readAsJson(*preview, *run);
+    return {std::move(run->samples), std::move(readAs)};
 }
 
 void addCell(const chemistry::Catalogue& catalogue, const std::string& path,
@@ -60,11 +177,19 @@ void addCell(const chemistry::Catalogue& catalogue, const std::string& path,
 
 } // namespace
 
-Json analyseFile(const chemistry::Catalogue& catalogue, const std::string& runPath,
-                 const std::string& cellPath) {
-    const auto analysis = bench::analyseRun(readRun(runPath));
+Json analyseFile(const chemistry::Catalogue& catalogue, const AnalyseRequest& request) {
+    formats::CsvSettings settings = settingsFrom(request);
+    if (!request.cellPath.empty()) {
+        // What the cell can give tells millivolts from volts.
+        const CellInput input = readCell(catalogue, request.cellPath);
+        const cell::Evaluation evaluation = cell::evaluate(catalogue, input.cell, {0});
+        settings.openCircuitVolts = evaluation.openCircuitVolts;
+        settings.shortCircuitAmps = evaluation.first.shortCircuitAmps;
+    }
+    const ReadRun run = readRun(request, settings);
+    const auto analysis = bench::analyseRun(run.samples);
     if (!analysis) {
-        throw Stop{kWrongInput, runPath + ": " + wording::errorText(analysis.error())};
+        throw Stop{kWrongInput, request.runPath + ": " + wording::errorText(analysis.error())};
     }
     Json json = {{"duration_s", analysis->durationSeconds},
                  {"charge_Ah", analysis->chargeCoulombs / 3600.0},
@@ -80,9 +205,10 @@ Json analyseFile(const chemistry::Catalogue& catalogue, const std::string& runPa
         json["events"].push_back(
             {{"kind", eventText(event.kind)}, {"time_s", event.seconds}, {"value", event.value}});
     }
-    if (!cellPath.empty()) {
-        addCell(catalogue, cellPath, *analysis, json);
+    if (!request.cellPath.empty()) {
+        addCell(catalogue, request.cellPath, *analysis, json);
     }
+    json["read_as"] = run.readAs;
     return json;
 }
 

@@ -53,9 +53,8 @@ struct Arguments {
     std::string amps;
     std::string curve;
     std::string samples;
-    std::string run;
+    AnalyseRequest analyse;
     std::string liquid;
-    std::string cell;
     std::string kind;
     std::string notebook;
     std::string verb;
@@ -78,8 +77,17 @@ void describe(CLI::App& app, Arguments& arguments) {
     CLI::App* solution = common(app.add_subcommand("solution", "What a liquid holds once it has settled"));
     solution->add_option("LIQUID", arguments.liquid, "*.liquid.json")->required();
     CLI::App* analyse = common(app.add_subcommand("analyse", "What a recorded run delivered"));
-    analyse->add_option("RUN", arguments.run, "A CSV file")->required();
-    analyse->add_option("--cell", arguments.cell, "The cell it was recorded on");
+    analyse->add_option("RUN", arguments.analyse.runPath, "Text with columns")->required();
+    analyse->add_option("--cell", arguments.analyse.cellPath, "The cell it was recorded on");
+    analyse->add_option("--time", arguments.analyse.time, "The column of time, by name or number");
+    analyse->add_option("--voltage", arguments.analyse.voltage, "The column of voltage");
+    analyse->add_option("--current", arguments.analyse.current, "The column of current, or none");
+    analyse->add_option("--unit", arguments.analyse.units, "Units, as in voltage=mV,time=ms,current=mV/0.1ohm");
+    analyse->add_option("--sign", arguments.analyse.sign, "What a positive current means: charge or discharge");
+    analyse->add_option("--date-order", arguments.analyse.dateOrder, "year-first, day-first or month-first");
+    analyse->add_option("--interval", arguments.analyse.interval, "Time between rows of a file that has none, as in 10s");
+    analyse->add_option("--decimal", arguments.analyse.decimal, "comma or point");
+    analyse->add_option("--zone", arguments.analyse.zone, "Time zone of stamps, as in Europe/Berlin (UTC)");
     CLI::App* catalogue = common(app.add_subcommand("catalogue", "The entries of one kind"));
     catalogue
         ->add_option("KIND", arguments.kind,
@@ -115,7 +123,7 @@ int dispatch(const CLI::App& app, Arguments& arguments, std::ostream& output) {
     } else if (app.got_subcommand("solution")) {
         print(console, describeSolution(catalogue, arguments.liquid));
     } else if (app.got_subcommand("analyse")) {
-        print(console, analyseFile(catalogue, arguments.run, arguments.cell));
+        print(console, analyseFile(catalogue, arguments.analyse));
     } else if (app.got_subcommand("screen")) {
         arguments.screen.top = countOption("--top", arguments.top, 20, 1);
         print(console, screenShelf(catalogue, arguments.screen));

@@ -1,5 +1,6 @@
 #include "wording/ErrorText.h"
 
+#include <algorithm>
 #include <fmt/format.h>
 
 namespace anodex::wording {
@@ -29,8 +30,23 @@ std::string errorText(const formats::CsvError& error) {
     case Code::TimeGoesBack:
         return fmt::format("line {}: the time goes back (\"{}\"); each row must be later than the one before",
                            error.line, error.found);
+    case Code::RepeatedHour:
+        return fmt::format("line {}: the clock goes back by up to an hour (\"{}\"): an autumn change of clocks or an error; "
+                           "name the time zone, such as --zone Europe/Berlin",
+                           error.line, error.found);
     case Code::Cancelled:
         return "the import was stopped; nothing was stored";
+    case Code::NoSuchColumn: {
+        const std::size_t mark = error.found.find('\x1f');
+        return fmt::format("there is no column \"{}\"; right would be a number from 1 or one of {}",
+                           error.found.substr(0, mark), error.found.substr(std::min(mark + 1, error.found.size())));
+    }
+    case Code::BadSetting:
+        return fmt::format("\"{}\" is no unit that fits; right would be V, mV, A, mA, µA or, for a voltage over a "
+                           "resistor, mV/0.1ohm",
+                           error.found);
+    case Code::UnknownZone:
+        return fmt::format("\"{}\" is no time zone; right would be a name such as Europe/Berlin", error.found);
     }
     return {};
 }

@@ -3,7 +3,7 @@
 #include "core/base/Fault.h"
 #include "core/bench/RunAnalysis.h"
 #include "formats/FileError.h"
-#include "formats/RunCsv.h"
+#include "formats/run/RunCsv.h"
 #include "notebook/NotebookError.h"
 #include <string>
 

@@ -1,9 +1,10 @@
 // The import sheet with files that take their time, and with second thoughts.
 #include "tests/app/WindowFixture.h"
 
-#include "formats/RunCsv.h"
+#include "formats/run/RunCsv.h"
 
 #include <QComboBox>
+#include <QLabel>
 #include <QProgressBar>
 #include <QPushButton>
 #include <QTimer>
@@ -15,7 +16,7 @@ namespace {
 std::string rows(int count) {
     std::string text = "time (s),voltage (V),current (A)\n";
     for (int i = 0; i < count; ++i) {
-        text += fmt::format("{},{:.4f},0.0500\n", i, 1.2 - 1e-6 * i);
+        text += fmt::format("{},{:.4f},0.0500\n", i, 1.2 - 0.3 * i / count);
     }
     return text;
 }
@@ -94,10 +95,31 @@ TEST_F(ImportTest, AnotherRoleReadsTheFileAnew) {
     give(0, "time, min");
     give(1, "voltage, V");
     give(2, "current, mA");
-    ASSERT_TRUE(add()->isEnabled());
+    ASSERT_TRUE(add()->isEnabled()) << find<QLabel>("importState")->text().toStdString();
     QTest::mouseClick(add(), Qt::LeftButton);
     ASSERT_EQ(runs(), 2U);
     EXPECT_NEAR(m_bench->build()->runs.back().durationSeconds, 1200.0, 1e-9);
+}
+
+TEST_F(ImportTest, WhatIsNotSureIsAskedBeforeItCanBeAdded) {
+    choose("time,voltage,current\n0,1.02,0\n60,1.01,0.001\n120,1.0,0.001\n180,1.01,0\n");
+    auto* question = find<QWidget>("importQuestion");
+    ASSERT_TRUE(question->isVisible());
+    EXPECT_FALSE(add()->isEnabled());
+    for (int answers = 0; question->isVisible() && answers < 4; ++answers) {
+        auto* choice = question->findChild<QPushButton*>(answers == 0 ? "choice:min" : "choice:A");
+        ASSERT_NE(choice, nullptr) << answers;
+        QTest::mouseClick(choice, Qt::LeftButton);
+        QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+    }
+    EXPECT_FALSE(question->isVisible());
+    ASSERT_TRUE(add()->isEnabled());
+    QTest::mouseClick(add(), Qt::LeftButton);
+    EXPECT_NEAR(m_bench->build()->runs.back().durationSeconds, 180.0 * 60.0, 1e-9);
+    // The next file of that logger is read the same way without a word.
+    choose("time,voltage,current\n0,1.02,0\n60,1.01,0.001\n120,1.0,0.001\n180,1.01,0\n");
+    EXPECT_FALSE(question->isVisible());
+    EXPECT_TRUE(add()->isEnabled());
 }
 
 } // namespace

@@ -2,7 +2,7 @@
 #include "tests/app/WindowFixture.h"
 
 #include "app/views/bench/ImportSheet.h"
-#include "formats/RunCsv.h"
+#include "formats/run/RunCsv.h"
 
 #include <QComboBox>
 #include <QLabel>

@@ -1,4 +1,4 @@
-#include "formats/RunCsv.h"
+#include "formats/run/RunCsv.h"
 #include "core/bench/RunAnalysis.h"
 #include "tests/support/Samples.h"
 
@@ -80,6 +80,111 @@ TEST(RunCsv, SkipsUnreadableRowsAndCountsThem) {
     EXPECT_EQ(run.samples.size(), 3U);
     EXPECT_EQ(run.rowsSkipped, 1U);
     EXPECT_EQ(run.firstSkippedLine, 3U);
+}
+
+/// What the settings say is taken, and nothing is asked about it.
+CsvRun readWith(const std::string& text, const CsvSettings& settings) {
+    const auto preview = previewCsv(text, settings);
+    if (!preview || !preview->questions().empty()) {
+        ADD_FAILURE() << "not settled: " << text.substr(0, 60);
+        return {};
+    }
+    auto run = readCsv(text, preview->mapping);
+    if (!run) {
+        ADD_FAILURE() << "not read: " << text.substr(0, 60);
+        return {};
+    }
+    return std::move(*run);
+}
+
+TEST(RunCsv, TakesWhatItIsTold) {
+    CsvSettings settings;
+    settings.timeUnit = "min";
+    settings.voltage = "2";
+    settings.voltageUnit = "mV";
+    settings.current = "b";
+    settings.currentUnit = "mA";
+    settings.currentPositiveOnCharge = true;
+    const CsvRun run = readWith("t,a,b\n0,1500,-20\n1,1400,-20\n2,1300,-20\n", settings);
+    ASSERT_EQ(run.samples.size(), 3U);
+    EXPECT_DOUBLE_EQ(run.samples.seconds[2], 120.0);
+    EXPECT_DOUBLE_EQ(run.samples.volts[0], 1.5);
+    EXPECT_DOUBLE_EQ(run.samples.amps[0], 0.02);
+}
+
+TEST(RunCsv, ReadsRowsWithoutTimeAtAnInterval) {
+    CsvSettings settings;
+    settings.intervalSeconds = 10.0;
+    const CsvRun run = readWith("voltage (V),current (A)\n1.5,0\nOL,0\n1.4,0.02\n1.39,0.02\n", settings);
+    EXPECT_EQ(run.samples.seconds, (std::vector<double>{0, 20, 30})) << "a gap still takes its time";
+    EXPECT_EQ(run.skipped.front().why, SkippedRow::Why::Overload);
+}
+
+TEST(RunCsv, ReadsACurrentAsTheVoltageOverAResistor) {
+    CsvSettings settings;
+    settings.current = "shunt";
+    settings.currentUnit = "mV/0.1ohm";
+    const CsvRun run = readWith("time (s),cell (V),shunt\n0,1.5,0\n10,1.4,2\n20,1.4,2\n", settings);
+    ASSERT_EQ(run.samples.size(), 3U);
+    EXPECT_NEAR(run.samples.amps[1], 0.02, 1e-12);
+}
+
+TEST(RunCsv, TheRepeatedHourOfAutumnIsAskedAbout) {
+    const std::string text = "time,voltage (V)\n2026-10-25 02:40:00,1.50\n2026-10-25 02:50:00,1.49\n"
+                             "2026-10-25 02:00:00,1.48\n2026-10-25 02:10:00,1.47\n2026-10-25 03:10:00,1.46\n";
+    const auto preview = previewCsv(text);
+    ASSERT_TRUE(preview);
+    const auto unsaid = readCsv(text, preview->mapping);
+    ASSERT_FALSE(unsaid);
+    EXPECT_EQ(unsaid.error().code, CsvError::Code::RepeatedHour);
+    CsvSettings settings;
+    settings.zone = "Europe/Berlin";
+    const CsvRun run = readWith(text, settings);
+    EXPECT_EQ(run.samples.seconds, (std::vector<double>{0, 600, 1200, 1800, 5400}));
+    settings.zone = "Mars/Olympus";
+    EXPECT_EQ(previewCsv(text, settings).error().code, CsvError::Code::UnknownZone);
+}
+
+TEST(RunCsv, OneShortRowDecidesNothing) {
+    const auto preview = previewCsv("time (s),voltage (V),current (A)\n0,1.5,0\n10,1.4,0.02\n20,1.4,0.02\n30,1\n");
+    ASSERT_TRUE(preview);
+    EXPECT_EQ(preview->columnNames.size(), 3U);
+}
+
+TEST(RunCsv, TheSkippedAreCountedAndSaidWhy) {
+    const std::string text = "time (s),voltage (V),current (A)\n0,1.5,0\n# stirred\ntime (s),voltage (V),current (A)\n"
+                             "10,1.4,0.02\n20,OL,0.02\n30,1.3\n40,1.3,x\n40,1.3,0.02\n40,1.3,0.02\n";
+    const auto run = readCsv(text, previewCsv(text)->mapping);
+    ASSERT_TRUE(run);
+    EXPECT_EQ(run->samples.size(), 3U);
+    EXPECT_EQ(run->rowsSkipped, 3U);
+    EXPECT_EQ(run->firstSkippedLine, 6U);
+    using Why = SkippedRow::Why;
+    const std::vector<Why> whys = {Why::Remark, Why::HeaderAgain, Why::Overload, Why::Short, Why::NoCurrent, Why::SameTime};
+    ASSERT_EQ(run->skipped.size(), whys.size());
+    for (std::size_t i = 0; i < whys.size(); ++i) {
+        EXPECT_EQ(run->skipped[i].why, whys[i]) << i;
+    }
+}
+
+TEST(RunCsv, ReadsAPackedFile) {
+    // "time (s),voltage (V)\n0,1.5\n10,1.4\n20,1.3\n", packed by gzip -n.
+    const std::string packed = test::readText(test::sourceDir() / "tests/data/runs/packed.csv.gz");
+    const auto preview = previewCsv(packed);
+    ASSERT_TRUE(preview);
+    EXPECT_EQ(preview->encoding, "gzip, UTF-8");
+    EXPECT_EQ(readCsv(packed, preview->mapping)->samples.volts, (std::vector<double>{1.5, 1.4, 1.3}));
+    EXPECT_EQ(previewCsv(packed.substr(0, packed.size() / 2)).error().code, CsvError::Code::Binary);
+}
+
+TEST(RunCsv, WhatTheCellCanGiveTellsTheUnit) {
+    const std::string text = "time (s),voltage (V),current\n0,1.5,0\n10,1.4,5\n20,1.4,5\n30,1.5,0\n";
+    EXPECT_FALSE(previewCsv(text)->questions().empty()) << "5 A or 5 mA";
+    CsvSettings settings;
+    settings.openCircuitVolts = 1.5;
+    settings.shortCircuitAmps = 0.03;
+    const auto preview = previewCsv(text, settings);
+    EXPECT_DOUBLE_EQ(preview->mapping.columns[2].toSi, 1e-3);
 }
 
 TEST(RunCsv, TheSameHeaderHasTheSameSignature) {

@@ -4,6 +4,7 @@
 #include <QDir>
 #include <QFileDialog>
 #include <QStandardPaths>
+#include <QTimeZone>
 #include <QUrl>
 #include <chrono>
 
@@ -39,6 +40,7 @@ Services desktopServices() {
         return askFile(title, {}, QFileDialog::AcceptSave, suggested);
     };
     services.showFile = [](const QString& path) { QDesktopServices::openUrl(QUrl::fromLocalFile(path)); };
+    services.zone = QString::fromUtf8(QTimeZone::systemTimeZoneId());
     services.documentsFolder = QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation);
     services.settingsFile =
         QStandardPaths::writableLocation(QStandardPaths::ConfigLocation) + "/anodex/anodex.ini";

@@ -1,6 +1,8 @@
 #include "app/views/bench/ImportSheet.h"
 
 #include "app/widgets/CurvePlot.h"
+#include "quantity/Units.h"
+#include "wording/CsvText.h"
 #include "wording/ErrorText.h"
 #include "wording/Quantities.h"
 
@@ -48,7 +50,8 @@ constexpr RoleChoice kRoleChoices[] = {
 } // namespace
 
 ImportSheet::ImportSheet(Workbench& bench, const Theme& theme, QWidget* parent)
-    : QFrame(parent), m_bench(bench), m_theme(theme), m_title(new QLabel(this)), m_state(new QLabel(this)),
+    : QFrame(parent), m_bench(bench), m_theme(theme), m_ask(new QWidget(this)), m_askText(new QLabel(m_ask)),
+      m_askChoices(new QHBoxLayout), m_title(new QLabel(this)), m_state(new QLabel(this)),
       m_table(new QTableWidget(this)),
       m_plot(new CurvePlot(theme, tr("The curve this file would make"), this)),
       m_sign(new QCheckBox(tr("Positive current charges the cell"), this)),
@@ -57,7 +60,7 @@ ImportSheet::ImportSheet(Workbench& bench, const Theme& theme, QWidget* parent)
     setObjectName(QStringLiteral("card"));
     setAccessibleName(tr("Import a run"));
     m_title->setFont(Theme::font(1.2, true));
-    m_state->setObjectName(QStringLiteral("faint"));
+    m_state->setObjectName(QStringLiteral("importState"));
     m_state->setWordWrap(true);
     m_table->setObjectName(QStringLiteral("importTable"));
     m_table->setAccessibleName(tr("First rows as read"));
@@ -79,6 +82,15 @@ ImportSheet::ImportSheet(Workbench& bench, const Theme& theme, QWidget* parent)
     auto* layout = new QVBoxLayout(this);
     layout->addWidget(m_title);
     layout->addWidget(m_state);
+    auto* asking = new QHBoxLayout(m_ask);
+    asking->setContentsMargins(0, 0, 0, 0);
+    asking->addWidget(m_askText);
+    asking->addLayout(m_askChoices);
+    asking->addStretch(1);
+    m_ask->setObjectName(QStringLiteral("importQuestion"));
+    m_askText->setFont(Theme::font(1.05, true));
+    m_ask->hide();
+    layout->addWidget(m_ask);
     layout->addWidget(m_table, 2);
     layout->addWidget(m_plot, 3);
     layout->addLayout(buttons);
@@ -99,30 +111,97 @@ bool ImportSheet::open(const QString& path) {
         return false;
     }
     m_text = std::make_shared<const std::string>(file.readAll().toStdString());
-    auto preview = formats::previewCsv(*m_text);
-    if (!preview) {
-        emit refused(QFileInfo(path).fileName() + QStringLiteral(": ") +
-                     q(wording::errorText(preview.error())));
+    m_path = path;
+    m_settings = {};
+    if (m_bench.build() != nullptr) {
+        // What the cell can give tells millivolts from volts.
+        const record::Expectation& expected = m_bench.build()->build.expectation;
+        m_settings.openCircuitVolts = expected.openCircuitVolts.value;
+        m_settings.shortCircuitAmps = expected.shortCircuitAmps.value;
+    }
+    m_settings.zone = m_bench.services().zone.toStdString();
+    if (!look()) {
         return false;
     }
-    m_path = path;
-    m_preview = std::move(*preview);
     const auto known = formats::mappingFromText(m_bench.rememberedMapping(m_preview.signature));
     m_known = known && known->columns.size() == m_preview.mapping.columns.size();
     if (m_known) {
         m_preview.mapping = *known;
+        m_question.reset();
     }
     m_title->setText(tr("Add %1 to %2")
                          .arg(QFileInfo(path).fileName(),
                               m_bench.build() != nullptr ? q(m_bench.build()->build.name) : QString()));
-    const QSignalBlocker quiet(m_sign);
-    m_sign->setChecked(m_preview.mapping.currentPositiveOnCharge);
     showRows();
+    showQuestion();
     showCurve();
     show();
     raise();
     m_add->setFocus();
     return true;
+}
+
+/// Reads the file's beginning anew with what was answered; false when it cannot be read.
+bool ImportSheet::look() {
+    auto preview = formats::previewCsv(*m_text, m_settings);
+    if (!preview) {
+        emit refused(QFileInfo(m_path).fileName() + QStringLiteral(": ") + q(wording::errorText(preview.error())));
+        return false;
+    }
+    m_preview = std::move(*preview);
+    const auto questions = m_preview.questions();
+    m_question = questions.empty() ? std::nullopt : std::optional(questions.front());
+    return true;
+}
+
+void ImportSheet::showQuestion() {
+    const QSignalBlocker quiet(m_sign);
+    m_sign->setChecked(m_preview.mapping.currentPositiveOnCharge);
+    while (QLayoutItem* item = m_askChoices->takeAt(0)) {
+        item->widget()->deleteLater();
+        delete item;
+    }
+    m_ask->setVisible(m_question.has_value());
+    if (!m_question) {
+        return;
+    }
+    m_askText->setText(q(wording::questionText(*m_question)) + QStringLiteral(":"));
+    for (const formats::CsvAspect::Choice& choice : m_question->choices) {
+        auto* button = new QPushButton(q(choice.value), m_ask);
+        button->setObjectName(QStringLiteral("choice:") + q(choice.value));
+        button->setAccessibleName(tr("It is %1").arg(q(choice.value)));
+        connect(button, &QPushButton::clicked, this,
+                [this, kind = m_question->kind, value = choice.value] { answer(kind, value); });
+        m_askChoices->addWidget(button);
+    }
+}
+
+void ImportSheet::answer(formats::CsvAspect::Kind kind, const std::string& choice) {
+    if (choice == "counts") {
+        emit refused(tr("Counts of a converter have no unit: turn them into volts first"));
+        return;
+    }
+    formats::settle(m_settings, kind, choice);
+    if (look()) {
+        showRoles();
+        showQuestion();
+        showCurve();
+    }
+}
+
+/// The curves that the two likeliest answers would make.
+void ImportSheet::showChoices(const formats::CsvAspect& question) {
+    constexpr std::size_t kBuckets = 400;
+    std::vector<PlotCurve> curves;
+    for (const formats::CsvAspect::Choice& choice : question.choices) {
+        const auto run = curves.size() < 2 ? formats::readCsv(*m_text, choice.mapping)
+                                           : tl::unexpected(formats::CsvError{formats::CsvError::Code::Cancelled, 0, {}});
+        if (run) {
+            curves.push_back({q(choice.value), bench::thinned(run->samples.seconds, run->samples.volts, kBuckets),
+                              curves.empty() ? m_theme.colours().ink : m_theme.colours().focus, false});
+        }
+    }
+    m_plot->show(curves);
 }
 
 QComboBox* ImportSheet::roleBox(std::size_t column) {
@@ -137,21 +216,34 @@ QComboBox* ImportSheet::roleBox(std::size_t column) {
     return box;
 }
 
+/// What is said by hand is as good as an answer; the rest of the file is weighed anew.
 void ImportSheet::giveRole(std::size_t column, std::size_t choice) {
-    formats::ColumnMapping& mapping = m_preview.mapping.columns[column];
     const RoleChoice& chosen = kRoleChoices[choice];
-    // A role stands on one column: giving it here takes it away elsewhere.
-    for (formats::ColumnMapping& other : m_preview.mapping.columns) {
-        if (&other != &mapping && other.role == chosen.role) {
-            other.role = formats::ColumnRole::Ignored;
+    const std::string number = std::to_string(column + 1);
+    switch (chosen.role) {
+    case formats::ColumnRole::Time:
+        m_settings.time = number;
+        m_settings.timeUnit = quantity::symbolFor(quantity::Dimension::Second, chosen.toSi);
+        break;
+    case formats::ColumnRole::Voltage:
+        m_settings.voltage = number;
+        m_settings.voltageUnit = quantity::symbolFor(quantity::Dimension::Volt, chosen.toSi);
+        break;
+    case formats::ColumnRole::Current:
+        m_settings.current = number;
+        m_settings.currentUnit = quantity::symbolFor(quantity::Dimension::Ampere, chosen.toSi);
+        break;
+    default:
+        if (m_preview.mapping.columns[column].role == formats::ColumnRole::Current) {
+            m_settings.current = "none";
         }
     }
-    mapping.isDateTime = mapping.isDateTime && chosen.role == formats::ColumnRole::Time;
-    mapping.role = chosen.role;
-    mapping.toSi = chosen.toSi;
     m_known = false;
-    showRoles();
-    showCurve();
+    if (look()) {
+        showRoles();
+        showQuestion();
+        showCurve();
+    }
 }
 
 void ImportSheet::showRoles() {
@@ -232,7 +324,7 @@ void ImportSheet::readAside() {
 }
 
 void ImportSheet::showRun(tl::expected<formats::CsvRun, formats::CsvError> run) {
-    m_add->setEnabled(run.has_value());
+    m_add->setEnabled(run.has_value() && !m_question);
     if (!run) {
         m_run.reset();
         m_state->setText(q(wording::errorText(run.error())));
@@ -252,11 +344,16 @@ void ImportSheet::showRun(tl::expected<formats::CsvRun, formats::CsvError> run) 
     if (m_known) {
         state += tr("; read as the last file with this header");
     }
+    state += tr("; time: %1").arg(q(wording::timeFormText(m_preview.mapping)));
     m_state->setText(state);
     constexpr std::size_t kBuckets = 400;
     std::vector<PlotCurve> curves = {{tr("voltage"), bench::thinned(samples.seconds, samples.volts, kBuckets),
                                       m_theme.colours().ink, false}};
-    m_plot->show(curves);
+    if (m_question) {
+        showChoices(*m_question);
+    } else {
+        m_plot->show(curves);
+    }
 }
 
 void ImportSheet::add() {

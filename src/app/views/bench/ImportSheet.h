@@ -1,18 +1,20 @@
 // src/app/views/bench/ImportSheet.h - a run from a text file: the rows as read and the curve they would make.
 //
-// Nothing is stored before Add. A header seen before is read the same way again without questions.
+// Nothing is stored before Add. What the file leaves open is asked first, one question at a time, with the curves each
+// answer would make. A header seen before is read the same way again without questions.
 // Long       a long file is read aside; storing a long run goes on in small pieces. Both show how far they
 // are
 //            and stop at Cancel, leaving nothing behind.
 #pragma once
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
-#include "formats/RunCsv.h"
+#include "formats/run/RunCsv.h"
 #include <QFrame>
 #include <memory>
 #include <thread>
 
 class QCheckBox;
+class QHBoxLayout;
 class QComboBox;
 class QLabel;
 class QProgressBar;
@@ -38,7 +40,11 @@ signals:
     void closed();
 
 private:
+    bool look();
     void showRows();
+    void showQuestion();
+    void answer(formats::CsvAspect::Kind kind, const std::string& choice);
+    void showChoices(const formats::CsvAspect& question);
     void showCurve();
     void readAside();
     void showRun(tl::expected<formats::CsvRun, formats::CsvError> run);
@@ -53,6 +59,11 @@ private:
     QString m_path;
     std::shared_ptr<const std::string> m_text = std::make_shared<const std::string>();
     formats::CsvPreview m_preview;
+    formats::CsvSettings m_settings;      ///< With what was answered so far.
+    std::optional<formats::CsvAspect> m_question; ///< Open; nothing can be added before it is answered.
+    QWidget* m_ask;
+    QLabel* m_askText;
+    QHBoxLayout* m_askChoices;
     bool m_known = false; ///< The mapping was remembered.
     QLabel* m_title;
     QLabel* m_state;

@@ -1,7 +1,7 @@
 #include "app/views/couple/PourText.h"
 
 #include "core/chemistry/NameLookup.h"
-#include "formats/Numbers.h"
+#include "quantity/Letters.h"
 #include "wording/Quantities.h"
 
 #include <QCoreApplication>
@@ -10,7 +10,7 @@ namespace anodex::app {
 namespace {
 
 using cell::AmountUnit;
-using formats::trimmed;
+using quantity::trimmed;
 using wording::Dimension;
 
 struct UnitRow {

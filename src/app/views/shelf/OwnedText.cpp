@@ -1,7 +1,7 @@
 #include "app/views/shelf/OwnedText.h"
 
 #include "core/chemistry/NameLookup.h"
-#include "formats/Numbers.h"
+#include "quantity/Letters.h"
 #include "wording/Quantities.h"
 
 #include <QCoreApplication>
@@ -10,7 +10,7 @@
 namespace anodex::app {
 namespace {
 
-using formats::trimmed;
+using quantity::trimmed;
 using wording::Dimension;
 
 constexpr double kPieceM2 = 1e-3;

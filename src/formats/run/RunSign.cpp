@@ -1,0 +1,110 @@
+#include "formats/run/RunSign.h"
+
+#include "formats/run/RowReader.h"
+#include "quantity/Letters.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace anodex::formats {
+namespace {
+
+constexpr double kSettled = 0.9995;
+
+struct Samples {
+    std::vector<double> volts;
+    std::vector<double> amps;
+};
+
+/// Rows in which both can be read, oldest first.
+Samples samplesOf(const RunTable& table, const CsvMapping& mapping) {
+    CsvMapping plain = mapping;
+    plain.time = TimeForm::Rows;
+    plain.intervalSeconds = 1.0;
+    plain.currentPositiveOnCharge = false;
+    CsvRun run;
+    RowReader reader(plain, table.names, run);
+    for (const auto& row : table.rows) {
+        std::string line;
+        for (const std::string& cell : row) {
+            line += (line.empty() ? "" : "\t") + cell;
+        }
+        plain.delimiter = '\t';
+        (void)reader.take(line);
+    }
+    Samples samples{run.samples.volts, run.samples.amps};
+    if (mapping.newestFirst) {
+        std::reverse(samples.volts.begin(), samples.volts.end());
+        std::reverse(samples.amps.begin(), samples.amps.end());
+    }
+    return samples;
+}
+
+/// Evidence of each step of the current: the voltage moves against a discharge current.
+double fromSteps(const Samples& s, double most) {
+    constexpr double kStepShare = 0.2;
+    double together = 0.0;
+    double apart = 0.0;
+    for (std::size_t i = 1; i < s.amps.size(); ++i) {
+        const double step = s.amps[i] - s.amps[i - 1];
+        if (std::abs(step) > kStepShare * most) {
+            const double moved = (s.volts[i] - s.volts[i - 1]) * (step > 0.0 ? 1.0 : -1.0);
+            (moved > 0.0 ? together : apart) += std::abs(moved);
+        }
+    }
+    const double all = together + apart;
+    if (all < 1e-4) {
+        return 0.5; // too little moved to say anything
+    }
+    return std::clamp(together / all, 1.0 - kSettled, kSettled);
+}
+
+/// Without steps: the course of the voltage while current flows.
+double fromCourse(const Samples& s) {
+    constexpr double kClear = 0.02; // V
+    double mean = 0.0;
+    for (const double amps : s.amps) {
+        mean += amps / static_cast<double>(s.amps.size());
+    }
+    const auto part = std::max<std::size_t>(1, s.volts.size() / 10);
+    double first = 0.0;
+    double last = 0.0;
+    for (std::size_t i = 0; i < part; ++i) {
+        first += s.volts[i] / static_cast<double>(part);
+        last += s.volts[s.volts.size() - 1 - i] / static_cast<double>(part);
+    }
+    const double rise = last - first;
+    if (std::abs(rise) < kClear || mean == 0.0) {
+        return 0.5;
+    }
+    return rise * mean > 0.0 ? 0.995 : 0.005;
+}
+
+} // namespace
+
+double oddsPositiveOnCharge(const RunTable& table, const CsvMapping& mapping, const std::string& name) {
+    const bool batteryDataFormat = std::find(table.names.begin(), table.names.end(), "Test Time / s") != table.names.end();
+    if (batteryDataFormat) {
+        return 1.0;
+    }
+    const Samples samples = samplesOf(table, mapping);
+    double most = 0.0;
+    for (const double amps : samples.amps) {
+        most = std::max(most, std::abs(amps));
+    }
+    if (most == 0.0 || samples.volts.size() < 2) {
+        return -1.0;
+    }
+    const double steps = fromSteps(samples, most);
+    const double odds = steps == 0.5 ? fromCourse(samples) : steps;
+    const std::string words = quantity::lowered(name);
+    if (words.find("discharge") != std::string::npos) {
+        return odds > 0.5 ? 0.5 : 0.002;
+    }
+    if (words.find("charge") != std::string::npos || words.find("charging") != std::string::npos) {
+        return odds < 0.5 ? 0.5 : 0.998;
+    }
+    return odds;
+}
+
+} // namespace anodex::formats

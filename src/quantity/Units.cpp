@@ -142,6 +142,7 @@ constexpr Spelling kSpellings[] = {
     {"celsius", Dimension::Kelvin, 1.0, 273.15},
     {"C", Dimension::Kelvin, 1.0, 273.15},
     {"°F", Dimension::Kelvin, 5.0 / 9.0, 273.15 - 32.0 * 5.0 / 9.0},
+    {"F", Dimension::Kelvin, 5.0 / 9.0, 273.15 - 32.0 * 5.0 / 9.0},
     {"degF", Dimension::Kelvin, 5.0 / 9.0, 273.15 - 32.0 * 5.0 / 9.0},
     {"fahrenheit", Dimension::Kelvin, 5.0 / 9.0, 273.15 - 32.0 * 5.0 / 9.0},
     {"K", Dimension::Kelvin, 1.0},

@@ -1,7 +1,7 @@
 #include "wording/EntryLine.h"
 
+#include "wording/EntryWords.h"
 #include "wording/PartText.h"
-#include "wording/Quantities.h"
 
 #include <algorithm>
 #include <array>
@@ -14,171 +14,11 @@ namespace anodex::wording {
 namespace {
 
 using record::Millis;
-using record::Reading;
 using record::ReadingQuantity;
 using record::ReadingSide;
 
-/// A word, or a number with its unit.
-struct Token {
-    std::string text;
-    std::optional<ParsedQuantity> quantity;
-    bool used = false;
-};
-
-std::string lowered(std::string text) {
-    std::transform(text.begin(), text.end(), text.begin(), [](unsigned char c) {
-        return static_cast<char>(c >= 'A' && c <= 'Z' ? c - 'A' + 'a' : c);
-    });
-    return text;
-}
-
-std::vector<Token> tokens(std::string_view text) {
-    std::vector<Token> list;
-    while (true) {
-        const std::size_t start = text.find_first_not_of(" \t");
-        if (start == std::string_view::npos) {
-            return list;
-        }
-        text.remove_prefix(start);
-        const auto quantity = parseQuantity(text);
-        const std::size_t wordEnd = std::min(text.find_first_of(" \t"), text.size());
-        const bool stops = quantity && (quantity->used >= text.size() || text[quantity->used] == ' ' ||
-                                        text[quantity->used] == ';' || text[quantity->used] == ',');
-        if (stops) {
-            list.push_back({std::string(text.substr(0, quantity->used)), quantity});
-            text.remove_prefix(quantity->used);
-            if (!text.empty() && (text.front() == ';' || text.front() == ',')) {
-                text.remove_prefix(1);
-            }
-        } else {
-            list.push_back({std::string(text.substr(0, wordEnd)), std::nullopt});
-            text.remove_prefix(wordEnd);
-        }
-    }
-}
-
-struct Understanding {
-    std::vector<Token> words;
-    std::optional<ReadingQuantity> quantity;
-    ReadingSide side = ReadingSide::Whole;
-    std::optional<double> loadOhm;
-    bool loaded = false; ///< Said to be under load, with or without its ohms.
-    Millis when = 0;
-};
-
-constexpr std::pair<const char*, ReadingQuantity> kQuantityWords[] = {
-    {"ocv", ReadingQuantity::OpenCircuitVoltage},
-    {"open", ReadingQuantity::OpenCircuitVoltage},
-    {"oc", ReadingQuantity::OpenCircuitVoltage},
-    {"voc", ReadingQuantity::OpenCircuitVoltage},
-    {"short", ReadingQuantity::ShortCircuitCurrent},
-    {"shorted", ReadingQuantity::ShortCircuitCurrent},
-    {"sc", ReadingQuantity::ShortCircuitCurrent},
-    {"isc", ReadingQuantity::ShortCircuitCurrent},
-    {"ph", ReadingQuantity::Acidity},
-    {"temp", ReadingQuantity::Temperature},
-    {"temperature", ReadingQuantity::Temperature},
-    {"density", ReadingQuantity::Density},
-    {"mass", ReadingQuantity::Mass},
-    {"weight", ReadingQuantity::Mass},
-    {"level", ReadingQuantity::Level},
-    {"resistance", ReadingQuantity::Resistance}};
-constexpr const char* kFillers[] = {"circuit", "reads", "is",   "of",      "now",    "=",
-                                    ":",       "the",   "side", "voltage", "current"};
-constexpr const char* kLoadWords[] = {"through", "across", "load", "into", "at", "with", "over"};
-constexpr const char* kEventWords[] = {"added",    "stirred", "pressed",  "replaced", "filled",  "cleaned",
-                                       "swapped",  "topped",  "refilled", "removed",  "washed",  "dried",
-                                       "siphoned", "charged", "rinsed",   "scraped",  "shook",   "tightened",
-                                       "moved",    "opened",  "closed",   "soaked",   "emptied", "poured"};
-
-template <std::size_t N> bool isOneOf(const std::string& word, const char* const (&list)[N]) {
-    return std::any_of(std::begin(list), std::end(list), [&](const char* entry) { return word == entry; });
-}
-
-/// "12 min ago" anywhere.
-void takeTime(Understanding& understanding, Millis now) {
-    understanding.when = now;
-    auto& words = understanding.words;
-    for (std::size_t i = 1; i < words.size(); ++i) {
-        const auto& amount = words[i - 1].quantity;
-        if (lowered(words[i].text) == "ago" && amount && amount->dimension == Dimension::Second &&
-            amount->value >= 0.0) {
-            understanding.when = now - static_cast<Millis>(std::llround(amount->value * 1000.0));
-            words[i].used = true;
-            words[i - 1].used = true;
-            return;
-        }
-    }
-}
-
-void takeWords(Understanding& understanding) {
-    for (Token& word : understanding.words) {
-        const std::string text = lowered(word.text);
-        if (word.used || word.quantity) {
-            continue;
-        }
-        if (text == "neg" || text == "negative" || text == "-" || text == "\u2212") {
-            understanding.side = ReadingSide::Negative;
-            word.used = true;
-        } else if (text == "pos" || text == "positive" || text == "+") {
-            understanding.side = ReadingSide::Positive;
-            word.used = true;
-        }
-        for (const auto& [name, quantity] : kQuantityWords) {
-            if (text == name && !understanding.quantity) {
-                understanding.quantity = quantity;
-                word.used = true;
-            }
-        }
-    }
-    if (understanding.quantity) {
-        for (Token& word : understanding.words) {
-            word.used = word.used || (!word.quantity && isOneOf(lowered(word.text), kFillers));
-        }
-    }
-    if (understanding.side != ReadingSide::Whole) {
-        for (Token& word : understanding.words) {
-            word.used = word.used || lowered(word.text) == "side";
-        }
-    }
-}
-
-/// "under load", "loaded"
-void takeLoaded(Understanding& understanding) {
-    auto& words = understanding.words;
-    for (std::size_t i = 0; i < words.size(); ++i) {
-        const std::string text = lowered(words[i].text);
-        if (!words[i].used && (text == "load" || text == "loaded")) {
-            understanding.loaded = true;
-            words[i].used = true;
-            if (i > 0 && lowered(words[i - 1].text) == "under") {
-                words[i - 1].used = true;
-            }
-        }
-    }
-}
-
-/// "through 10 ohm", "10 ohm load"
-void takeLoad(Understanding& understanding) {
-    auto& words = understanding.words;
-    const auto isOhm = [](const Token& word) {
-        return !word.used && word.quantity && word.quantity->dimension == Dimension::Ohm &&
-               word.quantity->value > 0.0;
-    };
-    for (std::size_t i = 0; i < words.size(); ++i) {
-        if (words[i].used || words[i].quantity || !isOneOf(lowered(words[i].text), kLoadWords)) {
-            continue;
-        }
-        for (const std::size_t near : {i + 1, i - 1}) {
-            if (near < words.size() && isOhm(words[near])) {
-                understanding.loadOhm = words[near].quantity->value;
-                words[near].used = true;
-                words[i].used = true;
-                return;
-            }
-        }
-    }
-}
+/// A choice that keeps the line as words.
+constexpr std::string_view kAsNote = " (as a note)";
 
 std::optional<ReadingQuantity> quantityFor(const ParsedQuantity& value, const Understanding& understanding) {
     const auto& asked = understanding.quantity;
@@ -275,34 +115,128 @@ Entry asNote(std::string_view text, Millis now, const std::string& why) {
 
 } // namespace
 
-Entry readEntry(std::string_view text, Millis now) {
-    while (!text.empty() && (text.front() == ' ' || text.front() == '\t')) {
-        text.remove_prefix(1);
+namespace {
+
+Entry asQuestion(std::string text, std::vector<std::string> choices) {
+    Entry entry;
+    entry.kind = Entry::Kind::Question;
+    entry.echo = text + "?";
+    for (const std::string& choice : choices) {
+        entry.echo += " · " + choice;
     }
-    while (!text.empty() && (text.back() == ' ' || text.back() == '\t')) {
-        text.remove_suffix(1);
+    entry.question = {std::move(text), std::move(choices)};
+    return entry;
+}
+
+std::string replaced(std::string_view text, const std::string& part, const std::string& by) {
+    std::string result(text);
+    const std::size_t at = result.find(part);
+    return at == std::string::npos ? result : result.replace(at, part.size(), by);
+}
+
+/// A number with two readings, in a place where both are possible at all.
+std::optional<Entry> unclearNumber(std::string_view text, const Understanding& understanding) {
+    for (const Token& word : understanding.words) {
+        if (word.readings.size() < 2) {
+            continue;
+        }
+        std::string words = word.text + " may be";
+        std::vector<std::string> choices;
+        for (const quantity::QuantityReading& reading : word.readings) {
+            const std::string meant = quantity::writtenOut(reading);
+            words += (choices.empty() ? " " : " or ") + meant;
+            choices.push_back(replaced(text, word.text, meant));
+        }
+        return asQuestion(words, choices);
     }
-    if (text.empty()) {
-        return {};
+    return std::nullopt;
+}
+
+/// A time this line cannot tell.
+std::optional<Entry> unclearTime(const Understanding& understanding) {
+    const Token* word = unclearTimeIn(understanding);
+    return word == nullptr ? std::nullopt
+                           : std::optional(asQuestion("when was that? \"" + word->text +
+                                                          "\" does not say; write such as 90 min ago",
+                                                      {}));
+}
+
+struct Bounds {
+    double least;
+    double most;
+};
+
+/// What is asked about: beyond what one cell gives at all, or what this one is expected to give.
+std::optional<Bounds> boundsOf(ReadingQuantity quantity, const EntryContext& context) {
+    constexpr double kVoltsOfAnyCell = 5.0;
+    constexpr double kAmpsOfAnyCell = 20.0;
+    switch (quantity) {
+    case ReadingQuantity::OpenCircuitVoltage:
+    case ReadingQuantity::LoadedVoltage: {
+        const double expected = std::abs(context.openCircuitVolts.value_or(0.0));
+        if (expected < 0.01) {
+            return Bounds{2e-3, kVoltsOfAnyCell};
+        }
+        const bool open = quantity == ReadingQuantity::OpenCircuitVoltage;
+        return Bounds{open ? expected / 100.0 : 1e-3, std::max(2.0 * expected, expected + 0.5)};
     }
-    Understanding understanding;
-    understanding.words = tokens(text);
-    takeTime(understanding, now);
-    const bool begins =
-        std::any_of(understanding.words.begin(), understanding.words.end(), [](const Token& word) {
-            return !word.quantity && isOneOf(lowered(word.text), kEventWords);
-        });
-    const bool firstIsValue = understanding.words.front().quantity.has_value();
-    if (begins && !firstIsValue) {
-        Entry entry;
-        entry.kind = Entry::Kind::Event;
-        entry.event = {{}, {}, understanding.when, unusedWords(understanding.words), true};
-        entry.echo = "event: " + entry.event.text + " · " + timeEcho(understanding.when, now);
-        return entry;
+    case ReadingQuantity::ShortCircuitCurrent:
+    case ReadingQuantity::Current: {
+        const double expected = std::abs(context.shortCircuitAmps.value_or(0.0));
+        if (expected < 1e-9) {
+            return Bounds{1e-8, kAmpsOfAnyCell};
+        }
+        // Currents are expected within a factor of five; a factor of a thousand is a unit.
+        const bool shorted = quantity == ReadingQuantity::ShortCircuitCurrent;
+        return Bounds{shorted ? expected / 200.0 : 0.0, 50.0 * expected};
     }
-    takeWords(understanding);
-    takeLoad(understanding);
-    takeLoaded(understanding);
+    default:
+        return std::nullopt;
+    }
+}
+
+/// The same digits in the units that would fit.
+std::vector<std::string> fittingUnits(std::string_view text, const Token& word, ReadingQuantity quantity,
+                                      const EntryContext& context) {
+    std::vector<std::string> choices = {std::string(text)};
+    const auto bounds = boundsOf(quantity, context);
+    const bool volts = word.quantity->dimension == Dimension::Volt || word.quantity->dimension == Dimension::None;
+    const quantity::QuantityReading& reading = word.readings.front();
+    for (const double toSi : {1.0, 1e-3, 1e-6}) {
+        const std::string symbol = quantity::symbolFor(volts ? Dimension::Volt : Dimension::Ampere, toSi);
+        const double value = std::abs(reading.written) * toSi;
+        if (bounds && value >= bounds->least && value <= bounds->most && symbol != reading.unit.symbol) {
+            quantity::QuantityReading other = reading;
+            other.unit.symbol = symbol;
+            choices.push_back(replaced(text, word.text, quantity::writtenOut(other)));
+        }
+    }
+    return choices;
+}
+
+std::optional<Entry> implausible(std::string_view text, const Token& word, const record::Reading& reading,
+                                 const EntryContext& context) {
+    const auto bounds = boundsOf(reading.quantity, context);
+    const double size = std::abs(reading.value);
+    if (bounds && size > 0.0 && (size < bounds->least || size > bounds->most)) {
+        return asQuestion(readingText(reading) + " is far from what this cell can give",
+                          fittingUnits(text, word, reading.quantity, context));
+    }
+    if (!isPlausible(reading.quantity, reading.value)) {
+        return asQuestion(std::string(readingName(reading.quantity)) + " " + word.text + " is out of any sensible range",
+                          {std::string(text) + std::string(kAsNote)});
+    }
+    return std::nullopt;
+}
+
+struct Found {
+    std::vector<record::Reading> readings;
+    std::optional<Entry> question;
+};
+
+/// Every quantity of the line that is a reading.
+Found readingsOf(std::string_view text, Understanding& understanding, const EntryContext& context, bool confirmed) {
+    Found found;
     for (std::size_t i = 0; i < understanding.words.size(); ++i) {
         Token& word = understanding.words[i];
         if (word.used || !word.quantity) {
@@ -312,28 +246,124 @@ Entry readEntry(std::string_view text, Millis now) {
         if (!quantity) {
             continue;
         }
-        Entry entry;
-        entry.kind = Entry::Kind::Reading;
-        entry.reading.quantity = *quantity;
-        entry.reading.side = understanding.side;
-        entry.reading.loadOhm = understanding.loadOhm;
-        entry.reading.when = understanding.when;
+        record::Reading reading;
+        reading.quantity = *quantity;
+        reading.side = understanding.side;
+        reading.loadOhm = understanding.loadOhm;
+        reading.when = understanding.when;
         const bool bare = word.quantity->dimension == Dimension::None;
-        entry.reading.value = bare ? bareToSi(*quantity, word.quantity->value) : word.quantity->value;
-        if (!isPlausible(*quantity, entry.reading.value)) {
-            return asNote(text, now, std::string(readingName(*quantity)) + " out of any sensible range");
+        reading.value = bare ? bareToSi(*quantity, word.quantity->value) : word.quantity->value;
+        if (auto question = implausible(text, word, reading, context); question && !confirmed) {
+            found.question = std::move(question);
+            return found;
+        }
+        const bool again = std::any_of(found.readings.begin(), found.readings.end(),
+                                       [&](const record::Reading& other) { return other.quantity == reading.quantity; });
+        if (again) {
+            found.question = asQuestion("two values of one kind; write them one after the other", {});
+            return found;
         }
         word.used = true;
-        if (i > 0 && isOneOf(lowered(understanding.words[i - 1].text), kFillers)) {
+        if (i > 0 && isFiller(understanding.words[i - 1].text)) {
             understanding.words[i - 1].used = true;
         }
-        entry.reading.note = unusedWords(understanding.words);
-        entry.echo = readingSentence(entry.reading);
-        entry.echo += entry.reading.note.empty() ? "" : " · note: " + entry.reading.note;
-        entry.echo += " · " + timeEcho(understanding.when, now);
-        return entry;
+        found.readings.push_back(reading);
     }
-    return asNote(text, now, firstIsValue ? "no unit that fits a reading" : "");
+    return found;
+}
+
+/// "0.85 V 21 mA": read at the same time, the voltage is that of a load.
+void joinLoadedPair(std::vector<record::Reading>& readings, bool saidOpen) {
+    const auto of = [&](ReadingQuantity quantity) {
+        return std::find_if(readings.begin(), readings.end(),
+                            [&](const record::Reading& reading) { return reading.quantity == quantity; });
+    };
+    const auto volts = of(ReadingQuantity::OpenCircuitVoltage);
+    const auto amps = of(ReadingQuantity::Current);
+    if (!saidOpen && volts != readings.end() && amps != readings.end() && amps->value > 0.0) {
+        volts->quantity = ReadingQuantity::LoadedVoltage;
+        volts->loadOhm = volts->value / amps->value;
+    }
+}
+
+std::string_view withoutEnds(std::string_view text) {
+    while (!text.empty() && (text.front() == ' ' || text.front() == '\t')) {
+        text.remove_prefix(1);
+    }
+    while (!text.empty() && (text.back() == ' ' || text.back() == '\t')) {
+        text.remove_suffix(1);
+    }
+    return text;
+}
+
+/// Only a number: of what, nobody can know.
+bool isBareNumber(const Understanding& understanding) {
+    return understanding.words.size() == 1 && understanding.words.front().quantity &&
+           understanding.words.front().quantity->dimension == Dimension::None;
+}
+
+Entry asEvent(Understanding& understanding, Millis now) {
+    Entry entry;
+    entry.kind = Entry::Kind::Event;
+    entry.event = {{}, {}, understanding.when, unusedWords(understanding.words), true};
+    entry.echo = "event: " + entry.event.text + " · " + timeEcho(understanding.when, now);
+    return entry;
+}
+
+Entry asReadings(std::vector<record::Reading> readings, const Understanding& understanding, Millis now) {
+    Entry entry;
+    entry.kind = Entry::Kind::Reading;
+    readings.front().note = unusedWords(understanding.words);
+    for (const record::Reading& reading : readings) {
+        entry.echo += (entry.echo.empty() ? "" : " · ") + readingSentence(reading);
+    }
+    entry.echo += readings.front().note.empty() ? "" : " · note: " + readings.front().note;
+    entry.echo += " · " + timeEcho(understanding.when, now);
+    entry.reading = readings.front();
+    entry.also.assign(readings.begin() + 1, readings.end());
+    return entry;
+}
+
+} // namespace
+
+Entry readEntry(std::string_view text, Millis now, const EntryContext& context, bool confirmed) {
+    text = withoutEnds(text);
+    if (text.empty()) {
+        return {};
+    }
+    if (text.ends_with(kAsNote)) {
+        return asNote(text.substr(0, text.size() - kAsNote.size()), now, "");
+    }
+    Understanding understanding = understand(text, now);
+    const bool firstIsValue = understanding.words.front().quantity.has_value();
+    if (understanding.deed && !firstIsValue) {
+        return asEvent(understanding, now);
+    }
+    if (isBareNumber(understanding) && !confirmed) {
+        const std::string number = understanding.words.front().text;
+        return asQuestion(number + " of what", {number + " V", number + " mA", "pH " + number, number + std::string(kAsNote)});
+    }
+    const bool saidOpen = understanding.quantity == ReadingQuantity::OpenCircuitVoltage;
+    if (saidOpen && (understanding.loadOhm || understanding.loaded) && !confirmed) {
+        return asQuestion("with a load on it the circuit is not open", {});
+    }
+    Found found = readingsOf(text, understanding, context, confirmed);
+    if (found.question || !found.readings.empty()) {
+        if (auto unclear = unclearNumber(text, understanding)) {
+            return *unclear;
+        }
+        if (auto unclear = unclearTime(understanding)) {
+            return *unclear;
+        }
+    }
+    if (found.question) {
+        return *found.question;
+    }
+    if (found.readings.empty()) {
+        return asNote(text, now, firstIsValue ? "no unit that fits a reading" : "");
+    }
+    joinLoadedPair(found.readings, saidOpen);
+    return asReadings(std::move(found.readings), understanding, now);
 }
 
 } // namespace anodex::wording

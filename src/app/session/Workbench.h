@@ -99,6 +99,8 @@ public:
     void setBuildAside(const record::Id& id, bool aside);
     void setRunAside(const record::RunHeader& run, bool aside);
     void addReading(record::Reading reading);
+    /// Read at once: one command.
+    void addReadings(std::vector<record::Reading> readings);
     void changeReading(const record::Reading& reading, const QString& sentence);
     void addEvent(record::Event event);
     bool importRun(const QString& name, record::Millis started, const record::RunSamples& samples,

@@ -174,13 +174,23 @@ void Workbench::setRunAside(const record::RunHeader& run, bool aside) {
 }
 
 void Workbench::addReading(record::Reading reading) {
-    if (build() == nullptr) {
+    addReadings({std::move(reading)});
+}
+
+void Workbench::addReadings(std::vector<record::Reading> readings) {
+    if (build() == nullptr || readings.empty()) {
         return;
     }
-    reading.id = notebook::newId();
-    reading.build = m_at.build;
-    const QString sentence = tr("Noted %1").arg(text(wording::readingSentence(reading)));
-    if (commit(sentence, {reading})) {
+    std::vector<notebook::Change> changes;
+    QStringList words;
+    for (record::Reading& reading : readings) {
+        reading.id = notebook::newId();
+        reading.build = m_at.build;
+        words << text(wording::readingSentence(reading));
+        changes.emplace_back(reading);
+    }
+    const QString sentence = tr("Noted %1").arg(words.join(QStringLiteral(" · ")));
+    if (commit(sentence, changes)) {
         emit said(sentence);
     }
 }

@@ -1,7 +1,9 @@
 #include "formats/run/RunGuess.h"
 
+#include "formats/run/Possible.h"
 #include "formats/run/RowReader.h"
 #include "formats/run/RunSign.h"
+#include "formats/run/TimeColumns.h"
 #include "formats/run/TimeCell.h"
 #include "quantity/Letters.h"
 #include "quantity/Number.h"
@@ -20,45 +22,6 @@ using quantity::Dimension;
 
 constexpr double kSure = 0.99;
 constexpr double kContradicts = 2e-4; // of a header that states another unit
-constexpr double kMost = 0.9;          // of a sample's cells
-
-Dimension dimensionOf(ColumnRole role) {
-    return role == ColumnRole::Voltage ? Dimension::Volt : role == ColumnRole::Current ? Dimension::Ampere : Dimension::Second;
-}
-
-double largest(const std::vector<double>& values) {
-    double most = 0.0;
-    for (const double value : values) {
-        most = std::max(most, std::abs(value));
-    }
-    return most;
-}
-
-/// Odds that a cell shows at most so many volts; common practice, no source.
-double voltsPossible(double volts, const CsvSettings& settings) {
-    if (settings.openCircuitVolts && std::abs(*settings.openCircuitVolts) > 0.05) {
-        const double ratio = volts / std::abs(*settings.openCircuitVolts);
-        return ratio > 0.2 && ratio < 2.5 ? 1.0 : ratio > 0.02 && ratio < 10.0 ? 0.05 : 1e-4;
-    }
-    if (volts > 600.0) {
-        return 1e-6;
-    }
-    if (volts > 60.0) {
-        return 1e-3;
-    }
-    return volts > 4.5 ? 0.15 : volts >= 0.2 ? 1.0 : volts >= 0.02 ? 0.2 : 1e-5;
-}
-
-double ampsPossible(double amps, const CsvSettings& settings) {
-    if (amps == 0.0) {
-        return 1.0;
-    }
-    if (settings.shortCircuitAmps && std::abs(*settings.shortCircuitAmps) > 0.0) {
-        const double ratio = amps / std::abs(*settings.shortCircuitAmps);
-        return ratio <= 2.0 && ratio > 1e-4 ? 1.0 : ratio <= 20.0 && ratio > 1e-6 ? 0.02 : ratio <= 200.0 ? 1e-3 : 1e-6;
-    }
-    return amps > 200.0 ? 1e-5 : amps > 20.0 ? 0.02 : amps > 1e-7 ? 1.0 : 1e-3;
-}
 
 bool allWhole(const std::vector<double>& values) {
     return std::all_of(values.begin(), values.end(), [](double v) { return v == std::floor(v); });
@@ -169,79 +132,13 @@ private:
 
     // --- time ---
 
-    struct TimeColumn {
-        std::size_t column = 0;
-        std::optional<std::size_t> date;
-        TimeForm form = TimeForm::Elapsed;
-        double odds = 0.0;
-    };
-
-    [[nodiscard]] bool goesOneWay(const std::vector<double>& values, bool& falls) const {
-        std::size_t up = 0;
-        std::size_t down = 0;
-        for (std::size_t i = 1; i < values.size(); ++i) {
-            up += values[i] > values[i - 1] ? 1 : 0;
-            down += values[i] < values[i - 1] ? 1 : 0;
-        }
-        falls = down > up;
-        const double most = static_cast<double>(std::max(up, down));
-        return values.size() > 1 && most >= kMost * static_cast<double>(values.size() - 1);
-    }
-
-    [[nodiscard]] std::vector<TimeColumn> timeColumns() const {
-        std::vector<TimeColumn> found;
-        for (std::size_t c = 0; c < m_columns.size(); ++c) {
-            const RunColumn& column = m_columns[c];
-            const double named = 1.0 + column.time;
-            if (column.stamps >= kMost) {
-                found.push_back({c, std::nullopt, TimeForm::Stamp, 1000.0 * named});
-            } else if (column.clocks >= kMost) {
-                for (std::size_t d = 0; d < m_columns.size(); ++d) {
-                    if (m_columns[d].dates >= kMost) {
-                        found.push_back({c, d, TimeForm::Stamp, 1000.0 * named});
-                    }
-                }
-                found.push_back({c, std::nullopt, TimeForm::Clock, 500.0 * named});
-            } else if (column.numbers >= kMost) {
-                addNumericTime(c, found);
-            }
-        }
-        return found;
-    }
-
-    void addNumericTime(std::size_t c, std::vector<TimeColumn>& found) const {
-        const std::vector<double> values = numbersIn(m_table, c, m_at.decimalComma);
-        bool falls = false;
-        if (!goesOneWay(values, falls) && m_columns[c].time < 1.0) {
-            return;
-        }
-        const RunColumn& column = m_columns[c];
-        if (column.voltage >= 1.0 || column.current >= 1.0) {
-            return;
-        }
-        const double first = values.empty() ? 0.0 : values.front();
-        const bool epoch = (first > 5e8 && first < 4e9) || (first > 5e11 && first < 4e12) || (first > 5e14 && first < 4e15);
-        const bool sheet = first > 30'000.0 && first < 80'000.0 && !allWhole(values);
-        const bool unitStated = column.stated(Dimension::Second).has_value();
-        if (epoch && !(unitStated && column.stated(Dimension::Second)->toSi != 1.0 && first < 4e9)) {
-            found.push_back({c, std::nullopt, TimeForm::Epoch, 1000.0 * (1.0 + column.time)});
-        } else if (sheet && !unitStated) {
-            found.push_back({c, std::nullopt, TimeForm::SheetDays, 1000.0 * (1.0 + column.time)});
-        } else {
-            const bool numbered = !column.name.empty() && column.time == 0.0 && values.size() > 1 && values[1] - values[0] == 1.0;
-            // A named unit is exact where a stamp may be rounded; a bare count of rows is hardly time.
-            const double odds = unitStated ? 5000.0 : column.time >= 2.0 ? 200.0 : numbered ? 1.0 : c == 0 ? 20.0 : 2.0;
-            found.push_back({c, std::nullopt, TimeForm::Elapsed, odds});
-        }
-    }
-
     Problem time() {
         if (m_settings.intervalSeconds) {
             m_at.time = TimeForm::Rows;
             m_at.intervalSeconds = *m_settings.intervalSeconds;
             return std::nullopt;
         }
-        std::vector<TimeColumn> candidates = timeColumns();
+        std::vector<TimeColumn> candidates = timeColumnsOf(m_table, m_columns, m_at.decimalComma);
         if (m_settings.time) {
             const auto wanted = columnNamed(*m_settings.time);
             if (!wanted) {
@@ -309,7 +206,7 @@ private:
             return;
         }
         std::vector<Choice> choices;
-        for (const auto& [symbol, odds] : {std::pair{"s", 0.6}, std::pair{"ms", 0.2}, std::pair{"min", 0.12}, std::pair{"h", 0.08}}) {
+        for (const auto& [odds, symbol] : {std::pair{0.6, "s"}, std::pair{0.2, "ms"}, std::pair{0.12, "min"}, std::pair{0.08, "h"}}) {
             choices.push_back(choice(symbol, odds, [&, name = symbol](CsvMapping& m) {
                 m.columns[c].toSi = unitFactor(ColumnRole::Time, name).value_or(1.0);
             }));
@@ -339,23 +236,6 @@ private:
                                 choice("mm:ss", 0.5, [](CsvMapping& m) { m.time = TimeForm::MinSec; })});
     }
 
-    [[nodiscard]] std::vector<double> stampsWith(DateOrder order, bool& known, bool& whole) const {
-        const auto date = columnOf(m_at, ColumnRole::Date);
-        std::vector<double> times;
-        known = false;
-        std::size_t read = 0;
-        for (const auto& row : m_table.rows) {
-            const std::string text = date ? row[*date] + " " + row[timeColumn()] : row[timeColumn()];
-            if (const auto stamp = readStamp(text, order)) {
-                times.push_back(static_cast<double>(stamp->local));
-                known = known || stamp->orderKnown;
-                ++read;
-            }
-        }
-        whole = static_cast<double>(read) >= kMost * static_cast<double>(m_table.rows.size());
-        return times;
-    }
-
     void dateOrder() {
         if (m_at.time != TimeForm::Stamp) {
             return;
@@ -366,10 +246,8 @@ private:
         }
         std::vector<Choice> choices;
         for (const auto& [order, name] : {std::pair{DateOrder::DayFirst, "day-first"}, std::pair{DateOrder::MonthFirst, "month-first"}}) {
-            bool known = false;
-            bool whole = false;
+            const auto [times, known, whole] = stampsOf(m_table, m_at, order);
             bool falls = false;
-            const std::vector<double> times = stampsWith(order, known, whole);
             const bool rises = goesOneWay(times, falls) || times.size() < 2;
             const double span = times.size() > 1 ? std::abs(times.back() - times.front()) : 0.0;
             const bool jumps = span > 1e9 * static_cast<double>(times.size()); // a step of eleven days and more each
@@ -390,10 +268,8 @@ private:
             return false;
         }
         bool falls = false;
-        bool known = false;
-        bool whole = false;
         if (m_at.time == TimeForm::Stamp) {
-            return goesOneWay(stampsWith(m_at.dateOrder, known, whole), falls) && falls;
+            return goesOneWay(stampsOf(m_table, m_at, m_at.dateOrder).times, falls) && falls;
         }
         if (m_at.time == TimeForm::Elapsed || m_at.time == TimeForm::Epoch || m_at.time == TimeForm::SheetDays) {
             return goesOneWay(numbersIn(m_table, timeColumn(), m_at.decimalComma), falls) && falls;
@@ -530,19 +406,6 @@ tl::expected<RunGuess, CsvError> guessRun(const RunTable& table, const CsvSettin
         return tl::unexpected(CsvError{Code::UnknownZone, 0, settings.zone});
     }
     return Guess(table, settings).run();
-}
-
-std::optional<double> unitFactor(ColumnRole role, std::string_view text) {
-    const std::size_t over = text.find('/');
-    if (role == ColumnRole::Current && over != std::string_view::npos) {
-        const auto volts = unitFactor(ColumnRole::Voltage, text.substr(0, over));
-        const auto ohm = quantity::wholeQuantity(text.substr(over + 1));
-        const bool isOhm = ohm && ohm->unit.dimension == Dimension::Ohm && ohm->value > 0.0;
-        return volts && isOhm ? std::optional(*volts / ohm->value) : std::nullopt;
-    }
-    const auto readings = quantity::readingsOf(quantity::trimmed(text));
-    const bool fits = readings.size() == 1 && readings.front().dimension == dimensionOf(role);
-    return fits ? std::optional(readings.front().toSi) : std::nullopt;
 }
 
 } // namespace anodex::formats

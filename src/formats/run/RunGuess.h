@@ -15,7 +15,4 @@ struct RunGuess {
 
 [[nodiscard]] tl::expected<RunGuess, CsvError> guessRun(const RunTable& table, const CsvSettings& settings);
 
-/// "mV", "A", "mV/0.1ohm": the factor to SI; nothing for what is no unit of that role.
-[[nodiscard]] std::optional<double> unitFactor(ColumnRole role, std::string_view text);
-
 } // namespace anodex::formats

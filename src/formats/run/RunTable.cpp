@@ -161,8 +161,7 @@ bool isValue(std::string_view cell) {
 bool isOverload(std::string_view cell) {
     const std::string text = quantity::lowered(trimmed(cell));
     for (const char* code : {"ol", "o.l", "0l", "ovld", "ovl", "ovr", "over", "overload", "overflow", "overrange", "+ol",
-                             "-ol", "---", "--", "----", "nan", "inf", "-inf", "+inf", "err", "error", "n/a", "na", "null",
-                             "open", "lead open"}) {
+                             "-ol", "---", "--", "----", "nan", "inf", "-inf", "+inf", "err", "error", "n/a", "na", "null"}) {
         if (text == code) {
             return true;
         }

@@ -1,9 +1,9 @@
 #include "app/views/bench/BenchView.h"
 
 #include "app/views/bench/AsBuiltSheet.h"
+#include "app/views/bench/EntryBox.h"
 #include "app/views/bench/ImportSheet.h"
 #include "app/widgets/CurvePlot.h"
-#include "app/widgets/ElidedLabel.h"
 #include "wording/ChangeText.h"
 #include "wording/EntryLine.h"
 #include "wording/ErrorText.h"
@@ -95,15 +95,8 @@ QWidget* BenchView::makePage() {
     m_list->setObjectName(QStringLiteral("readingList"));
     m_list->setAccessibleName(tr("Readings and events, newest first"));
     m_list->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    m_entry = new QLineEdit(page);
-    m_entry->setObjectName(QStringLiteral("entryLine"));
-    m_entry->setAccessibleName(tr("Reading, event or note"));
-    m_entry->setPlaceholderText(
-        tr("type a reading, an event or a note:  1.02 V   ·   short 35 mA   ·   pH 4.2 neg   ·   stirred"));
-    m_entry->setFont(Theme::font(1.25));
-    m_echo = new ElidedLabel(page);
-    m_echo->setObjectName(QStringLiteral("entryEcho"));
-    m_echo->setMinimumHeight(static_cast<int>(Theme::em(1.3)));
+    m_box = new EntryBox(m_bench, [this](const wording::Entry& entry) { return echoOf(entry); }, page);
+    m_entry = m_box->line();
     m_asBuiltButton = new QPushButton(tr("As built"), page);
     m_asBuiltButton->setObjectName(QStringLiteral("asBuilt"));
     connect(m_asBuiltButton, &QPushButton::clicked, this, [this] { m_asBuilt->open(); });
@@ -111,10 +104,15 @@ QWidget* BenchView::makePage() {
     import->setObjectName(QStringLiteral("importRun"));
     import->setToolTip(tr("Ctrl+I, or drop a file here"));
     connect(import, &QPushButton::clicked, this, &BenchView::askImport);
-    connect(m_entry, &QLineEdit::textChanged, this, &BenchView::echo);
-    connect(m_entry, &QLineEdit::returnPressed, this, &BenchView::enter);
+    connect(m_box, &EntryBox::entered, this, &BenchView::enter);
+    connect(m_box, &EntryBox::refused, this, &BenchView::refused);
+    connect(m_box, &EntryBox::escaped, this, [this] {
+        if (m_correcting) {
+            m_correcting.reset();
+            m_entry->setText(QString());
+        }
+    });
     connect(m_list, &QListWidget::itemActivated, this, &BenchView::open);
-    m_entry->installEventFilter(this);
     m_list->installEventFilter(this);
     auto* head = new QHBoxLayout;
     head->addWidget(m_live);
@@ -132,8 +130,7 @@ QWidget* BenchView::makePage() {
     layout->setContentsMargins(0, 0, 0, 0);
     layout->addLayout(head);
     layout->addLayout(middle, 1);
-    layout->addWidget(m_echo);
-    layout->addWidget(m_entry);
+    layout->addWidget(m_box);
     return page;
 }
 
@@ -223,7 +220,7 @@ void BenchView::refreshList() {
         row->setFont(font);
     }
     m_list->setCurrentRow(std::min(at, m_list->count() - 1));
-    echo(m_entry->text());
+    m_box->refresh();
 }
 
 void BenchView::refreshCurve() {
@@ -277,51 +274,43 @@ std::vector<bench::CurveSample> BenchView::noCurve(const notebook::NotebookError
     return {};
 }
 
-void BenchView::echo(const QString& text) {
-    const wording::Entry entry = wording::readEntry(text.toStdString(), m_bench.services().now());
-    // With nothing typed, the line tells what the list can do.
-    QString words = m_list->count() > 0
-                        ? tr("In the list, Enter corrects and Delete strikes out or brings back")
-                        : QString();
-    if (entry.kind != wording::Entry::Kind::Nothing && m_bench.build() != nullptr) {
-        words = m_correcting
-                    ? tr("corrects the reading of %1: %2").arg(clock(m_correcting->when), q(entry.echo))
-                    : q(entry.echo) + QStringLiteral(" · ") + q(m_bench.build()->build.name);
+QString BenchView::echoOf(const wording::Entry& entry) const {
+    if (entry.kind == wording::Entry::Kind::Nothing || m_bench.build() == nullptr) {
+        // With nothing typed, the line tells what the list can do.
+        return m_list->count() > 0 ? tr("In the list, Enter corrects and Delete strikes out or brings back") : QString();
     }
-    m_echo->setWhole(words);
+    return m_correcting ? tr("corrects the reading of %1: %2").arg(clock(m_correcting->when), q(entry.echo))
+                        : q(entry.echo) + QStringLiteral(" · ") + q(m_bench.build()->build.name);
 }
 
-void BenchView::enter() {
-    const QString text = m_entry->text().trimmed();
-    const record::Millis now = m_bench.services().now();
-    const wording::Entry entry = wording::readEntry(text.toStdString(), now);
-    if (entry.kind == wording::Entry::Kind::Nothing) {
-        return;
-    }
+void BenchView::enter(const QString& text, const wording::Entry& entry) {
     if (m_correcting && entry.kind != wording::Entry::Kind::Reading) {
         emit refused(
             tr("\"%1\" is no reading; right would be a number with its unit, such as 1.02 V").arg(text));
         return;
     }
-    m_typed << text;
-    m_recalled = static_cast<int>(m_typed.size());
     m_entry->setText(QString()); // unlike clear(), leaves nothing to undo in the field
     if (m_correcting) {
-        record::Reading right = entry.reading;
-        right.id = m_correcting->id;
-        right.build = m_correcting->build;
-        right.struckOut = m_correcting->struckOut;
-        if (entry.reading.when == now) {
-            right.when = m_correcting->when; // no other time was typed
-        }
-        const QString from = q(wording::readingSentence(*m_correcting));
-        m_correcting.reset();
-        m_bench.changeReading(right, tr("Corrected %1 to %2").arg(from, q(wording::readingSentence(right))));
+        correct(entry.reading);
     } else if (entry.kind == wording::Entry::Kind::Reading) {
-        m_bench.addReading(entry.reading);
+        std::vector<record::Reading> readings = {entry.reading};
+        readings.insert(readings.end(), entry.also.begin(), entry.also.end());
+        m_bench.addReadings(std::move(readings));
     } else {
         m_bench.addEvent(entry.event);
     }
+}
+
+void BenchView::correct(record::Reading right) {
+    right.id = m_correcting->id;
+    right.build = m_correcting->build;
+    right.struckOut = m_correcting->struckOut;
+    if (right.when == m_box->enteredAt()) {
+        right.when = m_correcting->when; // no other time was typed
+    }
+    const QString from = q(wording::readingSentence(*m_correcting));
+    m_correcting.reset();
+    m_bench.changeReading(right, tr("Corrected %1 to %2").arg(from, q(wording::readingSentence(right))));
 }
 
 std::optional<record::Reading> BenchView::readingOf(const QListWidgetItem* row) const {
@@ -362,25 +351,11 @@ void BenchView::strikeOut(QListWidgetItem* row) {
     emit refused(tr("An event or note stays as it is; undo takes back the last one (Ctrl+Z)"));
 }
 
-void BenchView::recall(int step) {
-    m_recalled = std::clamp(m_recalled + step, 0, static_cast<int>(m_typed.size()));
-    m_entry->setText(m_recalled < m_typed.size() ? m_typed[m_recalled] : QString());
-}
-
 bool BenchView::eventFilter(QObject* watched, QEvent* event) {
     if (event->type() != QEvent::KeyPress) {
         return View::eventFilter(watched, event);
     }
     const int key = static_cast<QKeyEvent*>(event)->key();
-    if (watched == m_entry && (key == Qt::Key_Up || key == Qt::Key_Down)) {
-        recall(key == Qt::Key_Up ? -1 : 1);
-        return true;
-    }
-    if (watched == m_entry && key == Qt::Key_Escape && m_correcting) {
-        m_correcting.reset();
-        m_entry->setText(QString());
-        return true;
-    }
     if (watched == m_list && key == Qt::Key_Delete && m_list->currentItem() != nullptr) {
         strikeOut(m_list->currentItem());
         return true;

@@ -4,6 +4,7 @@
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
 #include "app/views/View.h"
+#include "wording/EntryLine.h"
 
 class QLabel;
 class QLineEdit;
@@ -16,7 +17,7 @@ namespace anodex::app {
 
 class AsBuiltSheet;
 class CurvePlot;
-class ElidedLabel;
+class EntryBox;
 class ImportSheet;
 
 class BenchView : public View {
@@ -49,14 +50,14 @@ private:
     void refreshList();
     void refreshCurve();
     std::vector<bench::CurveSample> noCurve(const notebook::NotebookError& error);
-    void echo(const QString& text);
-    void enter();
+    [[nodiscard]] QString echoOf(const wording::Entry& entry) const;
+    void correct(record::Reading right);
+    void enter(const QString& text, const wording::Entry& entry);
     [[nodiscard]] std::optional<record::Reading> readingOf(const QListWidgetItem* row) const;
     /// Corrects a reading; judges a run.
     void open(QListWidgetItem* row);
     /// Strikes a reading out or sets a run aside, or brings it back.
     void strikeOut(QListWidgetItem* row);
-    void recall(int step);
 
     Workbench& m_bench;
     const Theme& m_theme;
@@ -66,13 +67,11 @@ private:
     CurvePlot* m_plot = nullptr;
     QListWidget* m_list = nullptr;
     QLineEdit* m_entry = nullptr;
-    ElidedLabel* m_echo = nullptr;
     ImportSheet* m_sheet;
     AsBuiltSheet* m_asBuilt;
     QPushButton* m_asBuiltButton = nullptr;
     std::optional<record::Reading> m_correcting; ///< Being corrected in the entry line.
-    QStringList m_typed;
-    int m_recalled = 0;
+    EntryBox* m_box = nullptr;
 };
 
 } // namespace anodex::app

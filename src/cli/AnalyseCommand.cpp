@@ -34,7 +34,8 @@ const char* eventText(bench::RunEvent::Kind kind) {
 }
 
 template <typename T>
-std::optional<T> oneOf(const std::string& option, const std::string& text, std::initializer_list<std::pair<const char*, T>> words) {
+std::optional<T> oneOf(const std::string& option, const std::string& text,
+                       std::initializer_list<std::pair<const char*, T>> words) {
     if (text.empty()) {
         return std::nullopt;
     }
@@ -64,7 +65,8 @@ void takeUnits(const std::string& text, formats::CsvSettings& settings) {
                                            : what == "current" ? &settings.currentUnit
                                                                : nullptr;
         if (mark == std::string::npos || into == nullptr) {
-            throw Stop{kUsage, "--unit: \"" + pair + "\" does not fit; right would be such as voltage=mV,time=ms"};
+            throw Stop{kUsage,
+                       "--unit: \"" + pair + "\" does not fit; right would be such as voltage=mV,time=ms"};
         }
         *into = pair.substr(mark + 1);
         at = end + 1;
@@ -78,7 +80,8 @@ formats::CsvSettings settingsFrom(const AnalyseRequest& request) {
     settings.current = unlessEmpty(request.current);
     settings.zone = request.zone;
     takeUnits(request.units, settings);
-    settings.currentPositiveOnCharge = oneOf<bool>("--sign", request.sign, {{"charge", true}, {"discharge", false}});
+    settings.currentPositiveOnCharge =
+        oneOf<bool>("--sign", request.sign, {{"charge", true}, {"discharge", false}});
     settings.decimalComma = oneOf<bool>("--decimal", request.decimal, {{"comma", true}, {"point", false}});
     settings.dateOrder = oneOf<formats::DateOrder>("--date-order", request.dateOrder,
                                                    {{"year-first", formats::DateOrder::YearFirst},
@@ -87,7 +90,8 @@ formats::CsvSettings settingsFrom(const AnalyseRequest& request) {
     if (!request.interval.empty()) {
         settings.intervalSeconds = wording::typedValue(request.interval, wording::Dimension::Second, 1.0);
         if (!settings.intervalSeconds || !(*settings.intervalSeconds > 0.0)) {
-            throw Stop{kUsage, "--interval: \"" + request.interval + "\" does not fit; right would be such as 10s"};
+            throw Stop{kUsage,
+                       "--interval: \"" + request.interval + "\" does not fit; right would be such as 10s"};
         }
     }
     return settings;
@@ -144,11 +148,12 @@ ReadRun readRun(const AnalyseRequest& request, const formats::CsvSettings& setti
     const std::vector<formats::CsvAspect> questions = preview->questions();
     auto run = formats::readCsv(text, preview->mapping);
     // What no answer would mend is said first.
-    const bool answerMends = std::any_of(questions.begin(), questions.end(), [](const formats::CsvAspect& question) {
-        using Kind = formats::CsvAspect::Kind;
-        return question.kind != Kind::TimeUnit && question.kind != Kind::VoltageUnit &&
-               question.kind != Kind::CurrentUnit && question.kind != Kind::Sign;
-    });
+    const bool answerMends =
+        std::any_of(questions.begin(), questions.end(), [](const formats::CsvAspect& question) {
+            using Kind = formats::CsvAspect::Kind;
+            return question.kind != Kind::TimeUnit && question.kind != Kind::VoltageUnit &&
+                   question.kind != Kind::CurrentUnit && question.kind != Kind::Sign;
+        });
     if (!run && (!answerMends || !preview->complete)) {
         throw Stop{kWrongInput, path + ": " + wording::errorText(run.error())};
     }

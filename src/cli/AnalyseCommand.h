@@ -1,4 +1,5 @@
-// src/cli/AnalyseCommand.h - `analyse RUN.csv [--cell CELL]`: what a recorded run delivered, and how its file was read.
+// src/cli/AnalyseCommand.h - `analyse RUN.csv [--cell CELL]`: what a recorded run delivered, and how its file
+// was read.
 #pragma once
 #include "cli/Report.h"
 #include <string>

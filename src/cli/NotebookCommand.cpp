@@ -1,6 +1,6 @@
 #include "cli/NotebookCommand.h"
 
-#include "notebook/Notebook.h"
+#include "notebook/Copies.h"
 #include "wording/ErrorText.h"
 
 namespace anodex::cli {
@@ -32,12 +32,48 @@ Json countsJson(const notebook::Counts& counts) {
 
 } // namespace
 
-NotebookReport inspectNotebook(const std::string& path, const std::string& verb) {
+namespace {
+
+NotebookReport copied(const std::string& path, const std::string& to) {
+    if (const auto done = notebook::copyNotebook(path, to); !done) {
+        stop(done.error().code == NotebookError::Code::Exists ? to : path, done.error());
+    }
+    return {{{"ok", true}, {"copy", to}}, kGood};
+}
+
+NotebookReport rescued(const std::string& path, const std::string& to) {
+    const auto done = notebook::rescueNotebook(path, to);
+    if (!done) {
+        stop(done.error().code == NotebookError::Code::Exists ? to : path, done.error());
+    }
+    return {{{"ok", done->lost.empty()}, {"counts", countsJson(done->kept)}, {"lost", done->lost}}, kGood};
+}
+
+NotebookReport restored(const std::string& path, const std::string& backup) {
+    const auto done = notebook::restoreNotebook(path, backup);
+    if (!done) {
+        stop(done.error().code == NotebookError::Code::LockedElsewhere ? path : backup, done.error());
+    }
+    return {{{"ok", true}, {"kept_as", *done}}, kGood};
+}
+
+} // namespace
+
+NotebookReport inspectNotebook(const std::string& path, const std::string& verb, const std::string& other) {
+    if (verb == "copy" || verb == "rescue" || verb == "restore") {
+        if (other.empty()) {
+            throw Stop{kUsage, "notebook " + verb + ": the other file is missing"};
+        }
+        return verb == "copy"     ? copied(path, other)
+               : verb == "rescue" ? rescued(path, other)
+                                  : restored(path, other);
+    }
     if (verb == "export" || verb == "import") {
         throw Stop{kUsage, "notebook " + verb + ": not yet"};
     }
     if (verb != "info" && verb != "check") {
-        throw Stop{kUsage, "notebook: \"" + verb + "\" is no verb; right would be info or check"};
+        throw Stop{kUsage, "notebook: \"" + verb +
+                               "\" is no verb; right would be info, check, copy, rescue or restore"};
     }
     const auto book = notebook::Notebook::open(path, notebook::OpenMode::Read);
     if (!book) {

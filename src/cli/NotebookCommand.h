@@ -1,4 +1,4 @@
-// src/cli/NotebookCommand.h - `notebook FILE info|check`.
+// src/cli/NotebookCommand.h - `notebook FILE info|check|copy OUT|rescue OUT|restore BACKUP`.
 #pragma once
 #include "cli/Report.h"
 #include <string>
@@ -10,6 +10,7 @@ struct NotebookReport {
     int exit = kGood;
 };
 
-[[nodiscard]] NotebookReport inspectNotebook(const std::string& path, const std::string& verb);
+[[nodiscard]] NotebookReport inspectNotebook(const std::string& path, const std::string& verb,
+                                             const std::string& other);
 
 } // namespace anodex::cli

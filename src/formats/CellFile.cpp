@@ -377,6 +377,9 @@ FileError toFileError(const DesignError& error) {
         return {Code::OutOfRange, error.field, "a temperature outside the model", "0 to 60 °C"};
     case Design::PercentTooHigh:
         return {Code::OutOfRange, error.field, "percents of 100 or more in sum", "a sum below 100"};
+    case Design::StrongerThanNeat:
+        return {Code::OutOfRange, error.field, "a strength beyond the neat " + error.written,
+                fmt::format("{:.3g} mol/L at most", error.most / 1000.0)};
     case Design::NoRoomForSolvent:
         return {Code::OutOfRange, error.field, "solutes that fill the whole volume",
                 "less solute or more volume"};

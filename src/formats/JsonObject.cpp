@@ -38,9 +38,41 @@ bool repeatsKey(std::string_view text, std::string& repeated) {
 
 } // namespace
 
+namespace {
+
+constexpr int kDeepest = 64;
+
+/// Brackets outside texts; nothing of ours goes deeper than a few.
+bool isTooDeep(std::string_view text) {
+    int depth = 0;
+    bool quoted = false;
+    for (std::size_t i = 0; i < text.size(); ++i) {
+        const char c = text[i];
+        if (quoted) {
+            i += c == '\\' ? 1 : 0;
+            quoted = c != '"';
+        } else if (c == '"') {
+            quoted = true;
+        } else if (c == '[' || c == '{') {
+            if (++depth > kDeepest) {
+                return true;
+            }
+        } else if (c == ']' || c == '}') {
+            --depth;
+        }
+    }
+    return false;
+}
+
+} // namespace
+
 std::optional<FileError> parseJson(std::string_view text, Json& json) {
     if (text.starts_with("\xEF\xBB\xBF")) {
         text.remove_prefix(3);
+    }
+    if (isTooDeep(text)) {
+        return FileError{Code::NotJson, "the file", "brackets in brackets without end",
+                         fmt::format("at most {} levels", kDeepest)};
     }
     try {
         json = Json::parse(text);

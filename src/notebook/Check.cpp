@@ -87,8 +87,9 @@ void orphans(SQLite::Database& database, Faults& faults) {
          column(database, "SELECT DISTINCT run FROM run_chunk WHERE run NOT IN (SELECT id FROM run)")) {
         faults.push_back(fmt::format("there are samples of a run {} that is not there", run));
     }
-    for (const std::string& name : column(database, "SELECT name FROM revision WHERE parent <> '' AND parent NOT IN "
-                                                    "(SELECT id FROM revision)")) {
+    for (const std::string& name :
+         column(database, "SELECT name FROM revision WHERE parent <> '' AND parent NOT IN "
+                          "(SELECT id FROM revision)")) {
         faults.push_back(fmt::format("the design \"{}\" descends from one that is not there", name));
     }
 }
@@ -97,7 +98,8 @@ void circles(SQLite::Database& database, Faults& faults) {
     std::map<std::string, std::pair<std::string, std::string>> designs; // id to parent and name
     SQLite::Statement query(database, "SELECT id, coalesce(parent, ''), name FROM revision");
     while (query.executeStep()) {
-        designs[query.getColumn(0).getString()] = {query.getColumn(1).getString(), query.getColumn(2).getString()};
+        designs[query.getColumn(0).getString()] = {query.getColumn(1).getString(),
+                                                   query.getColumn(2).getString()};
     }
     for (const auto& [id, design] : designs) {
         std::set<std::string> seen;
@@ -125,12 +127,14 @@ void rows(SQLite::Database& database, Faults& faults) {
     readable("a build", [&] { all(buildRows(database)); });
     readable("a document", [&] { all(documentRows(database)); });
     for (const std::string& build : column(database, "SELECT id FROM build")) {
-        readable("a reading of " + placeOf(database, "build", build), [&] { all(readingRows(database, build)); });
+        readable("a reading of " + placeOf(database, "build", build),
+                 [&] { all(readingRows(database, build)); });
     }
-    for (const char* sql : {"SELECT 'project ' || id FROM project WHERE typeof(created) <> 'integer'",
-                            "SELECT 'event ' || id FROM event WHERE typeof(happened) <> 'integer'",
-                            "SELECT 'run ' || id FROM run WHERE typeof(samples) <> 'integer' OR samples < 0 OR "
-                            "typeof(duration) NOT IN ('real', 'integer') OR duration < 0"}) {
+    for (const char* sql :
+         {"SELECT 'project ' || id FROM project WHERE typeof(created) <> 'integer'",
+          "SELECT 'event ' || id FROM event WHERE typeof(happened) <> 'integer'",
+          "SELECT 'run ' || id FROM run WHERE typeof(samples) <> 'integer' OR samples < 0 OR "
+          "typeof(duration) NOT IN ('real', 'integer') OR duration < 0"}) {
         for (const std::string& row : column(database, sql)) {
             faults.push_back(row + " holds an impossible value");
         }
@@ -171,7 +175,8 @@ void runs(SQLite::Database& database, Faults& faults, const std::stop_token& sto
 
 void history(SQLite::Database& database, Faults& faults) {
     if (const auto step = stepThatDoesNotReplay(database)) {
-        faults.push_back(fmt::format("step {} of the history no longer fits what is there; undo ends at it", *step));
+        faults.push_back(
+            fmt::format("step {} of the history no longer fits what is there; undo ends at it", *step));
     }
 }
 

@@ -10,7 +10,8 @@ class Database;
 
 namespace anodex::notebook {
 
-/// In plain words, each naming the revision, build or run that is hurt; empty when the file is sound. Reads everything.
+/// In plain words, each naming the revision, build or run that is hurt; empty when the file is sound. Reads
+/// everything.
 [[nodiscard]] std::vector<std::string> faultsIn(SQLite::Database& database, const std::stop_token& stop = {});
 
 [[nodiscard]] std::string dumpOf(SQLite::Database& database);

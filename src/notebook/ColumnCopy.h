@@ -7,7 +7,8 @@ class Statement;
 
 namespace anodex::notebook {
 
-/// Columns from `first` on of the row at hand become the values 1, 2, … of `write`, which is executed and reset.
+/// Columns from `first` on of the row at hand become the values 1, 2, … of `write`, which is executed and
+/// reset.
 void insertLike(SQLite::Statement& write, SQLite::Statement& row, int first);
 
 /// "?, ?, ?"

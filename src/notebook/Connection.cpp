@@ -102,8 +102,8 @@ WritingConnection openForWriting(const std::string& path, bool create) {
 
 std::unique_ptr<SQLite::Database> openForReading(const std::string& path) {
     try {
-        // Able to write where the disk lets it: only so can it take back what a crash left half done, and clear away
-        // what it put beside the file. What is asked of it never writes.
+        // Able to write where the disk lets it: only so can it take back what a crash left half done, and
+        // clear away what it put beside the file. What is asked of it never writes.
         auto database = connect(path, SQLite::OPEN_READWRITE);
         try {
             (void)database->execAndGet("PRAGMA application_id");

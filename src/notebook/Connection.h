@@ -19,8 +19,8 @@ struct WritingConnection {
 
 [[nodiscard]] WritingConnection openForWriting(const std::string& path, bool create);
 
-/// Beside a writer, through its log. Only where the folder cannot be written and no log stands is the file taken as
-/// unchanging.
+/// Beside a writer, through its log. Only where the folder cannot be written and no log stands is the file
+/// taken as unchanging.
 [[nodiscard]] std::unique_ptr<SQLite::Database> openForReading(const std::string& path);
 
 /// True when the last write failed because the file may not grow further.

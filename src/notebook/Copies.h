@@ -1,7 +1,7 @@
 // src/notebook/Copies.h - copies, backups and what brings a notebook back.
 //
-// Every copy is made by the storage library from one consistent state, into a file that appears whole or not at all and
-// never takes another's place. Slow for long runs: not for the interface thread.
+// Every copy is made by the storage library from one consistent state, into a file that appears whole or not
+// at all and never takes another's place. Slow for long runs: not for the interface thread.
 #pragma once
 #include "notebook/Notebook.h"
 #include <string>

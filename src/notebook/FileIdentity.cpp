@@ -10,8 +10,9 @@ namespace anodex::notebook {
 namespace {
 
 // From linux/magic.h and the kernel's sources: NFS, SMB and CIFS, FUSE, 9p, AFS, Coda; FAT and exFAT.
-constexpr std::uint32_t kWithoutSharedMemory[] = {0x6969U,     0x517BU,     0xFF534D42U, 0xFE534D42U, 0x65735546U,
-                                                  0x01021997U, 0x5346414FU, 0x73757245U, 0x4D44U,     0x2011BAB0U};
+constexpr std::uint32_t kWithoutSharedMemory[] = {0x6969U,     0x517BU,     0xFF534D42U, 0xFE534D42U,
+                                                  0x65735546U, 0x01021997U, 0x5346414FU, 0x73757245U,
+                                                  0x4D44U,     0x2011BAB0U};
 
 std::string folderOf(const std::string& path) {
     const auto folder = std::filesystem::path(path).parent_path();

@@ -192,7 +192,8 @@ void Notebook::requireLog() {
     }
 }
 
-/// A change is acknowledged only when it stands in the file its name leads to, and nothing of it in a log that is gone.
+/// A change is acknowledged only when it stands in the file its name leads to, and nothing of it in a log
+/// that is gone.
 template <typename Work> auto Notebook::changing(const Work& work) -> Answer<std::invoke_result_t<Work>> {
     if (readOnly()) {
         return tl::unexpected(NotebookError{Code::ReadOnly, m_path});
@@ -280,11 +281,12 @@ Answer<void> Notebook::importRun(const std::string& sentence, record::Millis now
         run.setAside = true;
         storeRun(*m_database, run, samples, progress, stop);
         // What is recorded is only that it comes in.
-        recordCommand(*m_database, sentence, now, [&] { finishRun(*m_database, run.id); },
-                      [&] {
-                          run.setAside = false;
-                          putRow(*m_database, run);
-                      });
+        recordCommand(
+            *m_database, sentence, now, [&] { finishRun(*m_database, run.id); },
+            [&] {
+                run.setAside = false;
+                putRow(*m_database, run);
+            });
     });
 }
 

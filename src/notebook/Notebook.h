@@ -1,9 +1,11 @@
 // src/notebook/Notebook.h - one notebook file: everything a builder writes down, with undo and redo.
 //
-// Errors     NotebookError; library exceptions are caught here and go no further. A failed change leaves the file as
+// Errors     NotebookError; library exceptions are caught here and go no further. A failed change leaves the
+// file as
 //            it was.
 // Threads    one Notebook per thread; all writes go through one.
-// Durability every change is on disk before the call returns, in the file its name leads to: when that was moved,
+// Durability every change is on disk before the call returns, in the file its name leads to: when that was
+// moved,
 //            replaced or deleted meanwhile, the change is refused with Moved.
 #pragma once
 #include "core/bench/Thinning.h"
@@ -81,13 +83,14 @@ public:
     [[nodiscard]] Answer<Counts> counts() const;
 
     /// One command: all changes or none, undone as one, named by `sentence`.
-    [[nodiscard]] Answer<void> commit(const std::string& sentence, record::Millis now, const std::vector<Change>& changes);
-    /// Stores a run with its samples, in pieces that keep nobody waiting; only the last, which brings it in, is a
-    /// command. Undoing sets the run aside; its samples stay. Stopped or failed, nothing of it is left.
-    [[nodiscard]] Answer<void> importRun(const std::string& sentence, record::Millis now, record::RunHeader run,
-                           const record::RunSamples& samples,
-                           const std::function<void(double)>& progress = {},
-                           const std::stop_token& stop = {});
+    [[nodiscard]] Answer<void> commit(const std::string& sentence, record::Millis now,
+                                      const std::vector<Change>& changes);
+    /// Stores a run with its samples, in pieces that keep nobody waiting; only the last, which brings it in,
+    /// is a command. Undoing sets the run aside; its samples stay. Stopped or failed, nothing of it is left.
+    [[nodiscard]] Answer<void> importRun(const std::string& sentence, record::Millis now,
+                                         record::RunHeader run, const record::RunSamples& samples,
+                                         const std::function<void(double)>& progress = {},
+                                         const std::stop_token& stop = {});
     /// The sentence of what was undone; empty text when there was nothing.
     [[nodiscard]] Answer<std::string> undo();
     [[nodiscard]] Answer<std::string> redo();
@@ -104,7 +107,8 @@ public:
     /// The notebook as it is open, even when its name is gone; never over another file.
     [[nodiscard]] Answer<void> copyTo(const std::string& path) const;
 
-    /// Faults found in the file, in plain words; empty when sound. Reads everything: not for the interface thread.
+    /// Faults found in the file, in plain words; empty when sound. Reads everything: not for the interface
+    /// thread.
     [[nodiscard]] Answer<std::vector<std::string>> check(const std::stop_token& stop = {}) const;
     /// Everything as text in a fixed order: equal texts mean equal notebooks.
     [[nodiscard]] Answer<std::string> dump() const;

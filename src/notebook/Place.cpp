@@ -12,18 +12,21 @@ struct Naming {
     const char* sql;  ///< One text for a row.
 };
 
-constexpr const char* kOfBuild = "SELECT '\"' || r.name || '\", ' || b.name FROM {} x JOIN build b ON b.id = x.build "
-                                 "JOIN revision r ON r.id = b.revision WHERE x.id = ?";
+constexpr const char* kOfBuild =
+    "SELECT '\"' || r.name || '\", ' || b.name FROM {} x JOIN build b ON b.id = x.build "
+    "JOIN revision r ON r.id = b.revision WHERE x.id = ?";
 
 constexpr Naming kNamings[] = {
     {"project", "the project {}", "SELECT '\"' || name || '\"' FROM project WHERE id = ?"},
     {"revision", "the design {}", "SELECT '\"' || name || '\"' FROM revision WHERE id = ?"},
     {"build", "the build of {}",
-     "SELECT '\"' || r.name || '\", ' || b.name FROM build b JOIN revision r ON r.id = b.revision WHERE b.id = ?"},
+     "SELECT '\"' || r.name || '\", ' || b.name FROM build b JOIN revision r ON r.id = b.revision WHERE b.id "
+     "= ?"},
     {"reading", "a reading of {}", kOfBuild},
     {"event", "an event of {}", kOfBuild},
     {"run", "the run {}",
-     "SELECT '\"' || n.name || '\" of ' || coalesce((SELECT '\"' || r.name || '\", ' || b.name FROM build b JOIN revision r "
+     "SELECT '\"' || n.name || '\" of ' || coalesce((SELECT '\"' || r.name || '\", ' || b.name FROM build b "
+     "JOIN revision r "
      "ON r.id = b.revision WHERE b.id = n.build), 'no build') FROM run n WHERE n.id = ?"},
     {"document", "the document {}", "SELECT '\"' || name || '\"' FROM document WHERE id = ?"},
     {"history", "step {} of the history", "SELECT ?"},
@@ -45,7 +48,8 @@ std::string namesOf(SQLite::Database& database, const Naming& naming, const std:
 std::string placeOf(SQLite::Database& database, const std::string& table, const std::string& row) {
     if (table == "run_chunk") {
         const std::size_t column = row.rfind('/');
-        const std::size_t chunk = column == std::string::npos || column == 0 ? column : row.rfind('/', column - 1);
+        const std::size_t chunk =
+            column == std::string::npos || column == 0 ? column : row.rfind('/', column - 1);
         if (chunk != std::string::npos) {
             return fmt::format("part {} of {}", row.substr(chunk + 1, column - chunk - 1),
                                placeOf(database, "run", row.substr(0, chunk)));

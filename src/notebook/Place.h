@@ -9,6 +9,7 @@ class Database;
 namespace anodex::notebook {
 
 /// `a reading of "Jar 2", build 1`. Falls back to the row's own name where the rows it belongs to are gone.
-[[nodiscard]] std::string placeOf(SQLite::Database& database, const std::string& table, const std::string& row);
+[[nodiscard]] std::string placeOf(SQLite::Database& database, const std::string& table,
+                                  const std::string& row);
 
 } // namespace anodex::notebook

@@ -9,8 +9,8 @@ class Database;
 
 namespace anodex::notebook {
 
-/// Tried on a copy in memory, without runs' samples: what is undone is done again, then all is taken back. The step that
-/// does not fit what is there; nothing when all do.
+/// Tried on a copy in memory, without runs' samples: what is undone is done again, then all is taken back.
+/// The step that does not fit what is there; nothing when all do.
 [[nodiscard]] std::optional<std::int64_t> stepThatDoesNotReplay(SQLite::Database& database);
 
 } // namespace anodex::notebook

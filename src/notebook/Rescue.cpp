@@ -18,7 +18,7 @@ namespace anodex::notebook {
 namespace {
 
 // Those a row may belong to come first.
-constexpr const char* kTables[] = {"project", "revision", "build",    "reading",        "event",
+constexpr const char* kTables[] = {"project", "revision", "build",     "reading",        "event",
                                    "run",     "document", "run_chunk", "import_mapping", "view_state"};
 constexpr std::int64_t kMostProbes = 1'000'000;
 
@@ -65,7 +65,8 @@ private:
     /// False when the reading broke off.
     bool takeRows(const char* table, const char* order) {
         try {
-            SQLite::Statement read(m_from, fmt::format("SELECT rowid, * FROM {} NOT INDEXED {}", table, order));
+            SQLite::Statement read(m_from,
+                                   fmt::format("SELECT rowid, * FROM {} NOT INDEXED {}", table, order));
             while (read.executeStep()) {
                 takeRow(table, read);
             }
@@ -85,7 +86,8 @@ private:
                 continue;
             }
             try {
-                SQLite::Statement read(m_from, fmt::format("SELECT rowid, * FROM {} NOT INDEXED WHERE rowid = ?", table));
+                SQLite::Statement read(
+                    m_from, fmt::format("SELECT rowid, * FROM {} NOT INDEXED WHERE rowid = ?", table));
                 read.bind(1, row);
                 if (read.executeStep()) {
                     takeRow(table, read);
@@ -102,7 +104,8 @@ private:
         }
         try {
             const int columns = read.getColumnCount() - 1;
-            SQLite::Statement write(m_to, fmt::format("INSERT INTO {} VALUES ({})", table, marksFor(columns)));
+            SQLite::Statement write(m_to,
+                                    fmt::format("INSERT INTO {} VALUES ({})", table, marksFor(columns)));
             insertLike(write, read, 1);
         } catch (const SQLite::Exception&) {
             lose(fmt::format("a row of {} that belongs to nothing or stands there twice", table));
@@ -113,10 +116,12 @@ private:
     void dropUnreadable() {
         const auto drop = [&](const char* table, const std::string& id) {
             lose(placeOf(m_to, table, id));
-            for (const std::string& sql :
-                 {std::string("DELETE FROM reading WHERE build = ?1 OR build IN (SELECT id FROM build WHERE revision = ?1)"),
-                  std::string("DELETE FROM event WHERE build = ?1 OR build IN (SELECT id FROM build WHERE revision = ?1)"),
-                  std::string("DELETE FROM build WHERE revision = ?1"), fmt::format("DELETE FROM {} WHERE id = ?1", table)}) {
+            for (const std::string& sql : {std::string("DELETE FROM reading WHERE build = ?1 OR build IN "
+                                                       "(SELECT id FROM build WHERE revision = ?1)"),
+                                           std::string("DELETE FROM event WHERE build = ?1 OR build IN "
+                                                       "(SELECT id FROM build WHERE revision = ?1)"),
+                                           std::string("DELETE FROM build WHERE revision = ?1"),
+                                           fmt::format("DELETE FROM {} WHERE id = ?1", table)}) {
                 SQLite::Statement remove(m_to, sql);
                 remove.bind(1, id);
                 remove.exec();
@@ -147,8 +152,9 @@ private:
             cut.bind(1, run);
             cut.bind(2, sound);
             cut.exec();
-            SQLite::Statement shorten(m_to, "UPDATE run SET samples = ?1, duration = coalesce((SELECT max(last) - "
-                                            "min(first) FROM run_chunk WHERE run = ?2 AND column_name = 0), 0) WHERE id = ?2");
+            SQLite::Statement shorten(
+                m_to, "UPDATE run SET samples = ?1, duration = coalesce((SELECT max(last) - "
+                      "min(first) FROM run_chunk WHERE run = ?2 AND column_name = 0), 0) WHERE id = ?2");
             shorten.bind(1, kept);
             shorten.bind(2, run);
             shorten.exec();
@@ -157,13 +163,15 @@ private:
 
     /// How many chunks from the first on are whole, and as they were written.
     std::int64_t soundChunks(const std::string& run) {
-        SQLite::Statement query(m_to, "SELECT chunk, column_name, samples, length(data) FROM run_chunk WHERE run = ? "
-                                      "ORDER BY chunk, column_name");
+        SQLite::Statement query(
+            m_to, "SELECT chunk, column_name, samples, length(data) FROM run_chunk WHERE run = ? "
+                  "ORDER BY chunk, column_name");
         query.bind(1, run);
         std::int64_t columns = 0;
         while (query.executeStep()) {
             const std::int64_t chunk = query.getColumn(0).getInt64();
-            const bool whole = chunk == columns / kRunColumns && query.getColumn(1).getInt64() == columns % kRunColumns &&
+            const bool whole = chunk == columns / kRunColumns &&
+                               query.getColumn(1).getInt64() == columns % kRunColumns &&
                                query.getColumn(3).getInt64() == 8 * query.getColumn(2).getInt64();
             const std::string row = fmt::format("{}/{}/{}", run, chunk, query.getColumn(1).getInt64());
             if (!whole || differing().contains(row)) {

@@ -45,8 +45,8 @@ bool lockRange(int descriptor, short type, off_t from, off_t length) {
 bool leadsTo(const std::string& path, int descriptor) {
     struct stat named {};
     struct stat open {};
-    return ::stat(path.c_str(), &named) == 0 && ::fstat(descriptor, &open) == 0 && named.st_ino == open.st_ino &&
-           named.st_dev == open.st_dev;
+    return ::stat(path.c_str(), &named) == 0 && ::fstat(descriptor, &open) == 0 &&
+           named.st_ino == open.st_ino && named.st_dev == open.st_dev;
 }
 
 off_t ownerPlace(Role role) {
@@ -68,7 +68,8 @@ void writeOwner(int descriptor, Role role, const std::string& owner) {
 
 } // namespace
 
-tl::expected<RoleLock, NotebookError> RoleLock::take(const std::string& path, Role role, const std::string& owner) {
+tl::expected<RoleLock, NotebookError> RoleLock::take(const std::string& path, Role role,
+                                                     const std::string& owner) {
     RoleLock lock(role);
     if (auto held = lock.hold(path + ".lock", owner); !held) {
         return tl::unexpected(held.error());
@@ -92,7 +93,8 @@ tl::expected<void, NotebookError> RoleLock::hold(const std::string& path, const 
         const int descriptor = openFor(path);
         if (descriptor < 0) {
             const bool readOnly = errno == EACCES || errno == EROFS;
-            return tl::unexpected(NotebookError{readOnly ? Code::ReadOnly : Code::CannotOpen, std::strerror(errno)});
+            return tl::unexpected(
+                NotebookError{readOnly ? Code::ReadOnly : Code::CannotOpen, std::strerror(errno)});
         }
         if (!lockRange(descriptor, F_WRLCK, static_cast<off_t>(m_role), 1)) {
             const std::string other = ownerIn(descriptor, m_role);

@@ -1,11 +1,12 @@
 // src/notebook/RoleLock.h - who may write: one editor and one recorder at a time, or a migration alone.
 //
-// Roles are byte ranges of "<file>.lock", held as open-file-description locks, so that a killed program never leaves a
-// notebook locked. The same ranges are held in a file of the temporary folder named by the notebook's device and inode:
-// a hard link has another name beside it but not another inode. Symbolic links are followed first.
+// Roles are byte ranges of "<file>.lock", held as open-file-description locks, so that a killed program never
+// leaves a notebook locked. The same ranges are held in a file of the temporary folder named by the
+// notebook's device and inode: a hard link has another name beside it but not another inode. Symbolic links
+// are followed first.
 //
-// A lock file is removed only by who holds all of its ranges, and whoever takes a range makes sure afterwards that the
-// name still leads to the file it locked.
+// A lock file is removed only by who holds all of its ranges, and whoever takes a range makes sure afterwards
+// that the name still leads to the file it locked.
 #pragma once
 #include "notebook/NotebookError.h"
 #include <string>
@@ -29,7 +30,8 @@ public:
     ~RoleLock();
 
     /// Once the file exists: the same role by the file's inode, whatever name led to it.
-    [[nodiscard]] tl::expected<void, NotebookError> holdInode(const std::string& path, const std::string& owner);
+    [[nodiscard]] tl::expected<void, NotebookError> holdInode(const std::string& path,
+                                                              const std::string& owner);
     /// All roles, for a migration; kept until the lock is released. Fails while another role is held.
     [[nodiscard]] tl::expected<void, NotebookError> holdAlone();
 

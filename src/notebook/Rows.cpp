@@ -45,8 +45,10 @@ void bindOptional(SQLite::Statement& statement, int index, const std::optional<d
     }
 }
 
-constexpr const char* kRevisions = "SELECT id, project, parent, name, design, created, set_aside FROM revision";
-constexpr const char* kBuilds = "SELECT id, revision, name, built, as_built, expectation, set_aside FROM build";
+constexpr const char* kRevisions =
+    "SELECT id, project, parent, name, design, created, set_aside FROM revision";
+constexpr const char* kBuilds =
+    "SELECT id, revision, name, built, as_built, expectation, set_aside FROM build";
 constexpr const char* kReadings =
     "SELECT id, build, quantity, side, value, load_ohm, taken, note, struck FROM reading";
 constexpr const char* kDocuments = "SELECT id, kind, name, text, set_aside FROM document";

@@ -32,7 +32,8 @@ void begin(SQLite::Database& database, const record::RunHeader& run) {
 
 /// Chunks from sample `from` on until the time is up; the sample after the last.
 std::size_t piece(SQLite::Database& database, const record::Id& run, const record::RunSamples& samples,
-                  std::size_t from, const std::function<void(double)>& progress, const std::stop_token& stop) {
+                  std::size_t from, const std::function<void(double)>& progress,
+                  const std::stop_token& stop) {
     SQLite::Transaction transaction(database);
     const auto ends = Clock::now() + kLongestPiece;
     while (from < samples.size() && Clock::now() < ends) {
@@ -61,7 +62,8 @@ void storeRun(SQLite::Database& database, const record::RunHeader& run, const re
         try {
             discardRun(database, run.id);
         } catch (const SQLite::Exception&) {
-            // The disk that had no room for the run may have none for this either: it is done at the next opening.
+            // The disk that had no room for the run may have none for this either: it is done at the next
+            // opening.
         }
         throw;
     }

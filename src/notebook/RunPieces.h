@@ -1,7 +1,8 @@
-// src/notebook/RunPieces.h - a run stored piece by piece, so that no transaction keeps another writer waiting.
+// src/notebook/RunPieces.h - a run stored piece by piece, so that no transaction keeps another writer
+// waiting.
 //
-// While it is being written a run is set aside and named in `unfinished`; a program that dies leaves it there, and the
-// next one to open the notebook for editing takes it away.
+// While it is being written a run is set aside and named in `unfinished`; a program that dies leaves it
+// there, and the next one to open the notebook for editing takes it away.
 #pragma once
 #include "core/record/Record.h"
 #include <functional>

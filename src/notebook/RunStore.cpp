@@ -21,8 +21,9 @@ void putColumn(SQLite::Database& database, const record::Id& run, std::int64_t c
     const auto [low, high] = std::minmax_element(values.begin(), values.end());
     {
         SQLite::Statement insert(
-            database, "INSERT INTO run_chunk (run, chunk, column_name, samples, first, last, low, high, data) "
-                      "VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)");
+            database,
+            "INSERT INTO run_chunk (run, chunk, column_name, samples, first, last, low, high, data) "
+            "VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)");
         insert.bind(1, run);
         insert.bind(2, chunk);
         insert.bind(3, static_cast<int>(column));
@@ -45,8 +46,9 @@ struct Header {
 std::optional<Header> headerOf(SQLite::Database& database, const record::Id& run) {
     SQLite::Statement query(database, "SELECT name, samples FROM run WHERE id = ?");
     query.bind(1, run);
-    return query.executeStep() ? std::optional(Header{query.getColumn(0).getString(), query.getColumn(1).getInt64()})
-                               : std::nullopt;
+    return query.executeStep()
+               ? std::optional(Header{query.getColumn(0).getString(), query.getColumn(1).getInt64()})
+               : std::nullopt;
 }
 
 [[noreturn]] void refuse(const Header& header, const std::string& what) {
@@ -99,8 +101,9 @@ std::size_t putChunk(SQLite::Database& database, const record::Id& run, const re
 bool dropChunks(SQLite::Database& database, const record::Id& run, int most) {
     std::vector<std::string> rows;
     {
-        SQLite::Statement query(database,
-                                "SELECT run || '/' || chunk || '/' || column_name FROM run_chunk WHERE run = ? LIMIT ?");
+        SQLite::Statement query(
+            database,
+            "SELECT run || '/' || chunk || '/' || column_name FROM run_chunk WHERE run = ? LIMIT ?");
         query.bind(1, run);
         query.bind(2, most * kRunColumns);
         while (query.executeStep()) {
@@ -109,7 +112,8 @@ bool dropChunks(SQLite::Database& database, const record::Id& run, int most) {
     }
     for (const std::string& row : rows) {
         SQLite::Statement remove(
-            database, "DELETE FROM run_chunk WHERE run = ? AND run || '/' || chunk || '/' || column_name = ?");
+            database,
+            "DELETE FROM run_chunk WHERE run = ? AND run || '/' || chunk || '/' || column_name = ?");
         remove.bind(1, run);
         remove.bind(2, row);
         remove.exec();
@@ -143,7 +147,8 @@ record::RunSamples samplesOf(SQLite::Database& database, const record::Id& run) 
     return samples;
 }
 
-std::vector<bench::CurveSample> outlineOf(SQLite::Database& database, const record::Id& run, RunColumn column) {
+std::vector<bench::CurveSample> outlineOf(SQLite::Database& database, const record::Id& run,
+                                          RunColumn column) {
     std::vector<bench::CurveSample> outline;
     const auto header = headerOf(database, run);
     if (!header) {
@@ -151,14 +156,16 @@ std::vector<bench::CurveSample> outlineOf(SQLite::Database& database, const reco
     }
     Expected expected(*header);
     // The length of a value is known from the row's head; its bytes are not read.
-    SQLite::Statement query(database, "SELECT chunk, column_name, samples, length(data), first, last, low, high "
-                                      "FROM run_chunk WHERE run = ? ORDER BY chunk, column_name");
+    SQLite::Statement query(database,
+                            "SELECT chunk, column_name, samples, length(data), first, last, low, high "
+                            "FROM run_chunk WHERE run = ? ORDER BY chunk, column_name");
     query.bind(1, run);
     double from = 0.0;
     double to = 0.0;
     while (query.executeStep()) {
         const std::int64_t at = query.getColumn(1).getInt64();
-        expected.check(query.getColumn(0).getInt64(), at, query.getColumn(2).getInt64(), query.getColumn(3).getInt64());
+        expected.check(query.getColumn(0).getInt64(), at, query.getColumn(2).getInt64(),
+                       query.getColumn(3).getInt64());
         if (at == static_cast<int>(RunColumn::Seconds)) {
             from = query.getColumn(4).getDouble();
             to = query.getColumn(5).getDouble();

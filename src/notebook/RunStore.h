@@ -1,4 +1,5 @@
-// src/notebook/RunStore.h - bulk samples in chunks: 4,096 little-endian float64 a column, with first, last, low, high.
+// src/notebook/RunStore.h - bulk samples in chunks: 4,096 little-endian float64 a column, with first, last,
+// low, high.
 #pragma once
 #include "core/bench/Thinning.h"
 #include "core/record/Record.h"
@@ -16,7 +17,8 @@ inline constexpr std::size_t kChunkSamples = 4096;
 enum class RunColumn { Seconds = 0, Volts = 1, Amps = 2 };
 inline constexpr int kRunColumns = 3;
 
-/// Stores the samples from `from` on as chunk number from / kChunkSamples, sealed; at most one chunk. How many that were.
+/// Stores the samples from `from` on as chunk number from / kChunkSamples, sealed; at most one chunk. How
+/// many that were.
 std::size_t putChunk(SQLite::Database& database, const record::Id& run, const record::RunSamples& samples,
                      std::size_t from);
 

@@ -8,7 +8,8 @@
 namespace anodex::notebook {
 namespace {
 
-// A run has no foreign key: its samples outlive the undoing of the build they belong to, and come back with it.
+// A run has no foreign key: its samples outlive the undoing of the build they belong to, and come back with
+// it.
 constexpr const char* kFirst = R"(
         CREATE TABLE project  (id TEXT PRIMARY KEY NOT NULL, name TEXT NOT NULL, created INTEGER NOT NULL);
         CREATE TABLE revision (id TEXT PRIMARY KEY NOT NULL, project TEXT NOT NULL REFERENCES project(id),
@@ -44,7 +45,8 @@ constexpr const char* kDocuments =
     "CREATE TABLE document (id TEXT PRIMARY KEY NOT NULL, kind INTEGER NOT NULL, name TEXT NOT NULL, "
     "text TEXT NOT NULL, set_aside INTEGER NOT NULL)";
 
-// A checksum a row, how many rows a table has and the sum of their checksums; runs that are still being written.
+// A checksum a row, how many rows a table has and the sum of their checksums; runs that are still being
+// written.
 constexpr const char* kSeals = R"(
         CREATE TABLE seal      (of_table TEXT NOT NULL, row TEXT NOT NULL, sum INTEGER NOT NULL,
                                 PRIMARY KEY (of_table, row)) WITHOUT ROWID;
@@ -83,7 +85,8 @@ std::string withSingleBlanks(const std::string& text) {
 
 Things thingsIn(SQLite::Database& database) {
     Things things;
-    SQLite::Statement query(database, "SELECT name, coalesce(sql, '') FROM sqlite_schema WHERE name NOT LIKE 'sqlite_%'");
+    SQLite::Statement query(
+        database, "SELECT name, coalesce(sql, '') FROM sqlite_schema WHERE name NOT LIKE 'sqlite_%'");
     while (query.executeStep()) {
         things[query.getColumn(0).getString()] = withSingleBlanks(query.getColumn(1).getString());
     }

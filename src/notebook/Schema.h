@@ -14,7 +14,7 @@ inline constexpr int kApplicationId = 0x414E4F58; // "ANOX"
 inline constexpr int kSchemaVersion = 3;
 
 /// Tables whose changes can be undone; all others are bookkeeping.
-inline constexpr const char* kUndoableTables[] = {"project", "revision", "build", "reading",
+inline constexpr const char* kUndoableTables[] = {"project", "revision", "build",   "reading",
                                                   "event",   "run",      "document"};
 
 [[nodiscard]] int versionOf(SQLite::Database& database);

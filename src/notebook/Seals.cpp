@@ -71,7 +71,8 @@ std::int64_t negated(std::int64_t value) {
     return static_cast<std::int64_t>(0 - static_cast<std::uint64_t>(value));
 }
 
-std::optional<std::int64_t> sealOf(SQLite::Database& database, const std::string& table, const std::string& row) {
+std::optional<std::int64_t> sealOf(SQLite::Database& database, const std::string& table,
+                                   const std::string& row) {
     SQLite::Statement query(database, "SELECT sum FROM seal WHERE of_table = ? AND row = ?");
     SQLite::bind(query, table, row);
     return query.executeStep() ? std::optional(query.getColumn(0).getInt64()) : std::nullopt;
@@ -84,8 +85,9 @@ void addToTable(SQLite::Database& database, const std::string& table, int rows, 
         query.bind(1, table);
         total = query.executeStep() ? query.getColumn(0).getInt64() : 0;
     }
-    SQLite::Statement put(database, "INSERT INTO table_seal VALUES (?, ?, ?) ON CONFLICT(of_table) DO UPDATE SET "
-                                    "rows = rows + excluded.rows, total = excluded.total");
+    SQLite::Statement put(database,
+                          "INSERT INTO table_seal VALUES (?, ?, ?) ON CONFLICT(of_table) DO UPDATE SET "
+                          "rows = rows + excluded.rows, total = excluded.total");
     SQLite::bind(put, table, rows, wrappingSum(total, sum));
     put.exec();
 }
@@ -148,7 +150,8 @@ bool tableAgrees(SQLite::Database& database, const char* table, const Seals& sea
     query.bind(1, table);
     const bool there = query.executeStep();
     const std::int64_t rows = there ? query.getColumn(0).getInt64() : 0;
-    return rows == static_cast<std::int64_t>(seals.size()) && (there ? query.getColumn(1).getInt64() : 0) == total;
+    return rows == static_cast<std::int64_t>(seals.size()) &&
+           (there ? query.getColumn(1).getInt64() : 0) == total;
 }
 
 } // namespace

@@ -10,7 +10,8 @@ constexpr std::string_view kBlanks[] = {" ", "\t", "\u00A0", "\u2007", "\u2009",
 // Hyphen-minus, minus, hyphen, en dash, small and full-width hyphen-minus.
 constexpr std::string_view kMinuses[] = {"-", "\u2212", "\u2010", "\u2013", "\uFE63", "\uFF0D"};
 
-template <std::size_t N> std::size_t oneOfAt(const std::string_view (&list)[N], std::string_view text, std::size_t at) {
+template <std::size_t N>
+std::size_t oneOfAt(const std::string_view (&list)[N], std::string_view text, std::size_t at) {
     for (const std::string_view entry : list) {
         if (text.substr(std::min(at, text.size())).starts_with(entry)) {
             return entry.size();

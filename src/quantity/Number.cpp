@@ -11,7 +11,7 @@ namespace anodex::quantity {
 namespace {
 
 struct Digits {
-    std::string text;               ///< Digits and the marks between them: '.', ',' and '_' for any other.
+    std::string text; ///< Digits and the marks between them: '.', ',' and '_' for any other.
     std::size_t used = 0;
 };
 
@@ -45,7 +45,8 @@ Digits digitsAt(std::string_view text) {
             digits.text += c;
             group = 0;
             ++at;
-        } else if (wide > 0 && c != '\t' && !decimals && group > 0 && group <= 3 && threeDigitsAt(text, at + wide)) {
+        } else if (wide > 0 && c != '\t' && !decimals && group > 0 && group <= 3 &&
+                   threeDigitsAt(text, at + wide)) {
             digits.text += kOtherMark;
             group = 0;
             at += wide;
@@ -113,8 +114,8 @@ std::vector<double> readingsOfDigits(const std::string& text, DecimalMark mark) 
         add(valueWith(text, '.', ','));
     }
     if (readings.size() == 2) {
-        // A single point is a point: nobody writes 1.02 for a hundred and two. A group that begins with a zero, or one
-        // that is not three long, is no group.
+        // A single point is a point: nobody writes 1.02 for a hundred and two. A group that begins with a
+        // zero, or one that is not three long, is no group.
         const bool comma = text.find(',') != std::string::npos;
         const bool leadingZero = text.starts_with('0');
         if (!comma) {
@@ -173,7 +174,8 @@ std::pair<double, std::size_t> exponentAt(std::string_view text) {
         }
     }
     const auto power = valueOf(digits);
-    return power && std::abs(*power) <= 300.0 ? std::pair{std::pow(10.0, *power), at} : std::pair{1.0, std::size_t{0}};
+    return power && std::abs(*power) <= 300.0 ? std::pair{std::pow(10.0, *power), at}
+                                              : std::pair{1.0, std::size_t{0}};
 }
 
 /// "1/2", "½" or " 1/2" after a whole number; the fraction and the bytes it takes.

@@ -1,7 +1,9 @@
-// src/quantity/Quantity.h - a number with its unit and its doubt: everything a person or a file may mean by it.
+// src/quantity/Quantity.h - a number with its unit and its doubt: everything a person or a file may mean by
+// it.
 //
-// "1.02 V", "1,5 mA", "0.98 ± 0.02 V", "5 % ", "1 000 mV", "12 min". A reading is a choice of number and of unit; where two
-// are likely both are given, and the grammar above decides by what is possible there, or asks.
+// "1.02 V", "1,5 mA", "0.98 ± 0.02 V", "5 % ", "1 000 mV", "12 min". A reading is a choice of number and of
+// unit; where two are likely both are given, and the grammar above decides by what is possible there, or
+// asks.
 #pragma once
 #include "quantity/Number.h"
 #include "quantity/Units.h"
@@ -20,7 +22,7 @@ struct QuantityReading {
 
 struct QuantitySpan {
     std::vector<QuantityReading> readings; ///< The likeliest first; never empty.
-    std::optional<double> doubt;           ///< Half width in the unit of the reading's value; of the first reading.
+    std::optional<double> doubt; ///< Half width in the unit of the reading's value; of the first reading.
     std::size_t used = 0;
 
     [[nodiscard]] bool certain() const { return readings.size() == 1; }

@@ -237,7 +237,8 @@ std::vector<UnitReading> readingsOf(std::string_view word) {
     const std::string low = lowered(text);
     for (const Spelling& spelling : kSpellings) {
         const UnitReading reading = readingFrom(spelling);
-        if (low == lowered(spelling.text) && std::find(readings.begin(), readings.end(), reading) == readings.end()) {
+        if (low == lowered(spelling.text) &&
+            std::find(readings.begin(), readings.end(), reading) == readings.end()) {
             readings.push_back(reading);
         }
     }
@@ -248,7 +249,8 @@ UnitSpan readUnit(std::string_view text) {
     constexpr std::size_t kLongest = 16;
     UnitSpan best;
     for (std::size_t length = std::min(kLongest, text.size()); length > 0; --length) {
-        const bool insideCharacter = length < text.size() && (static_cast<unsigned char>(text[length]) & 0xC0U) == 0x80U;
+        const bool insideCharacter =
+            length < text.size() && (static_cast<unsigned char>(text[length]) & 0xC0U) == 0x80U;
         if (insideCharacter || !endsWord(text, length)) {
             continue;
         }

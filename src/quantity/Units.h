@@ -1,7 +1,9 @@
 // src/quantity/Units.h - the one table of units that people, files and loggers write.
 //
-// Spelling   case as the table has it is taken first; where only another case fits, all that fit are readings: "MOHM" is
-//            milliohm or megohm. All three micro signs, long names, plurals and both spellings of ohm are in the table.
+// Spelling   case as the table has it is taken first; where only another case fits, all that fit are
+// readings: "MOHM" is
+//            milliohm or megohm. All three micro signs, long names, plurals and both spellings of ohm are in
+//            the table.
 // Source     SI Brochure, 9th edition (2019); degree Fahrenheit by its definition; from memory.
 #pragma once
 #include <string>
@@ -53,7 +55,8 @@ struct UnitSpan {
 /// All readings of a whole word; none when it is no unit.
 [[nodiscard]] std::vector<UnitReading> readingsOf(std::string_view word);
 
-/// The symbol this program writes for a factor to SI, such as "mV" for 1e-3 volts; empty when the table has none.
+/// The symbol this program writes for a factor to SI, such as "mV" for 1e-3 volts; empty when the table has
+/// none.
 [[nodiscard]] std::string symbolFor(Dimension dimension, double toSi);
 
 } // namespace anodex::quantity

@@ -155,10 +155,10 @@ std::optional<Entry> unclearNumber(std::string_view text, const Understanding& u
 /// A time this line cannot tell.
 std::optional<Entry> unclearTime(const Understanding& understanding) {
     const Token* word = unclearTimeIn(understanding);
-    return word == nullptr ? std::nullopt
-                           : std::optional(asQuestion("when was that? \"" + word->text +
-                                                          "\" does not say; write such as 90 min ago",
-                                                      {}));
+    return word == nullptr
+               ? std::nullopt
+               : std::optional(asQuestion(
+                     "when was that? \"" + word->text + "\" does not say; write such as 90 min ago", {}));
 }
 
 struct Bounds {
@@ -200,7 +200,8 @@ std::vector<std::string> fittingUnits(std::string_view text, const Token& word, 
                                       const EntryContext& context) {
     std::vector<std::string> choices = {std::string(text)};
     const auto bounds = boundsOf(quantity, context);
-    const bool volts = word.quantity->dimension == Dimension::Volt || word.quantity->dimension == Dimension::None;
+    const bool volts =
+        word.quantity->dimension == Dimension::Volt || word.quantity->dimension == Dimension::None;
     const quantity::QuantityReading& reading = word.readings.front();
     for (const double toSi : {1.0, 1e-3, 1e-6}) {
         const std::string symbol = quantity::symbolFor(volts ? Dimension::Volt : Dimension::Ampere, toSi);
@@ -223,7 +224,8 @@ std::optional<Entry> implausible(std::string_view text, const Token& word, const
                           fittingUnits(text, word, reading.quantity, context));
     }
     if (!isPlausible(reading.quantity, reading.value)) {
-        return asQuestion(std::string(readingName(reading.quantity)) + " " + word.text + " is out of any sensible range",
+        return asQuestion(std::string(readingName(reading.quantity)) + " " + word.text +
+                              " is out of any sensible range",
                           {std::string(text) + std::string(kAsNote)});
     }
     return std::nullopt;
@@ -235,7 +237,8 @@ struct Found {
 };
 
 /// Every quantity of the line that is a reading.
-Found readingsOf(std::string_view text, Understanding& understanding, const EntryContext& context, bool confirmed) {
+Found readingsOf(std::string_view text, Understanding& understanding, const EntryContext& context,
+                 bool confirmed) {
     Found found;
     for (std::size_t i = 0; i < understanding.words.size(); ++i) {
         Token& word = understanding.words[i];
@@ -257,8 +260,9 @@ Found readingsOf(std::string_view text, Understanding& understanding, const Entr
             found.question = std::move(question);
             return found;
         }
-        const bool again = std::any_of(found.readings.begin(), found.readings.end(),
-                                       [&](const record::Reading& other) { return other.quantity == reading.quantity; });
+        const bool again =
+            std::any_of(found.readings.begin(), found.readings.end(),
+                        [&](const record::Reading& other) { return other.quantity == reading.quantity; });
         if (again) {
             found.question = asQuestion("two values of one kind; write them one after the other", {});
             return found;
@@ -341,7 +345,8 @@ Entry readEntry(std::string_view text, Millis now, const EntryContext& context, 
     }
     if (isBareNumber(understanding) && !confirmed) {
         const std::string number = understanding.words.front().text;
-        return asQuestion(number + " of what", {number + " V", number + " mA", "pH " + number, number + std::string(kAsNote)});
+        return asQuestion(number + " of what",
+                          {number + " V", number + " mA", "pH " + number, number + std::string(kAsNote)});
     }
     const bool saidOpen = understanding.quantity == ReadingQuantity::OpenCircuitVoltage;
     if (saidOpen && (understanding.loadOhm || understanding.loaded) && !confirmed) {

@@ -1,8 +1,9 @@
 // src/wording/EntryLine.h - what a builder types at the bench: a reading, an event, or a note.
 //
 // "1,02 V", "short 35 mA", "0.8 V through 10 ohm", "pH 4.2 neg", "stirred", "1.01 V 12 min ago".
-// Nothing is lost: what cannot be read as a reading becomes a note, and the echo says so. What has two readings, or lies far
-// beyond what the cell can give, is asked about. A load makes a loaded reading, never an open circuit.
+// Nothing is lost: what cannot be read as a reading becomes a note, and the echo says so. What has two
+// readings, or lies far beyond what the cell can give, is asked about. A load makes a loaded reading, never
+// an open circuit.
 #pragma once
 #include "core/record/Record.h"
 #include <optional>
@@ -20,8 +21,9 @@ struct EntryContext {
 
 /// Something that has two meanings, or that the cell cannot give.
 struct EntryQuestion {
-    std::string text;                 ///< "1,234 mV may be 1.234 mV or 1234 mV"
-    std::vector<std::string> choices; ///< Each a line to type instead; the first keeps it as typed where that is possible.
+    std::string text; ///< "1,234 mV may be 1.234 mV or 1234 mV"
+    std::vector<std::string>
+        choices; ///< Each a line to type instead; the first keeps it as typed where that is possible.
 };
 
 struct Entry {
@@ -31,10 +33,11 @@ struct Entry {
     std::vector<record::Reading> also; ///< Further readings of the same line.
     record::Event event;               ///< When kind is Event or Note.
     EntryQuestion question;            ///< When kind is Question: nothing is kept before it is answered.
-    std::string echo; ///< How it was understood, for the user to see before Enter.
+    std::string echo;                  ///< How it was understood, for the user to see before Enter.
 };
 
-/// `confirmed`: the builder was asked about this line and means it; what has two readings still has to be typed as meant.
+/// `confirmed`: the builder was asked about this line and means it; what has two readings still has to be
+/// typed as meant.
 [[nodiscard]] Entry readEntry(std::string_view text, record::Millis now, const EntryContext& context = {},
                               bool confirmed = false);
 

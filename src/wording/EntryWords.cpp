@@ -16,7 +16,8 @@ using record::ReadingSide;
 /// A blank, "=" or a colon that is no clock's ends a word.
 std::size_t endOfWord(std::string_view text) {
     for (std::size_t i = 1; i < text.size(); ++i) {
-        const bool clock = text[i] == ':' && i + 1 < text.size() && quantity::isDigit(text[i + 1]) && quantity::isDigit(text[i - 1]);
+        const bool clock = text[i] == ':' && i + 1 < text.size() && quantity::isDigit(text[i + 1]) &&
+                           quantity::isDigit(text[i - 1]);
         if (text[i] == ' ' || text[i] == '\t' || text[i] == '=' || (text[i] == ':' && !clock)) {
             return i;
         }
@@ -37,7 +38,8 @@ std::vector<Token> tokens(std::string_view text) {
         const bool stops = quantity && (quantity->used >= text.size() || text[quantity->used] == ' ' ||
                                         text[quantity->used] == ';' || text[quantity->used] == ',');
         if (stops) {
-            const ParsedQuantity likeliest{quantity->readings.front().value, quantity->dimension(), quantity->used};
+            const ParsedQuantity likeliest{quantity->readings.front().value, quantity->dimension(),
+                                           quantity->used};
             list.push_back({std::string(text.substr(0, quantity->used)), likeliest, quantity->readings});
             text.remove_prefix(quantity->used);
             if (!text.empty() && (text.front() == ';' || text.front() == ',')) {
@@ -74,10 +76,11 @@ constexpr std::pair<const char*, ReadingQuantity> kQuantityWords[] = {
 constexpr const char* kFillers[] = {"circuit", "reads", "is",   "of",      "now",    "=",
                                     ":",       "the",   "side", "voltage", "current"};
 constexpr const char* kLoadWords[] = {"through", "across", "load", "into", "at", "with", "over"};
-constexpr const char* kDeviceWords[] = {"led", "leds", "motor", "buzzer", "lamp", "bulb", "radio", "fan", "clock", "beacon",
-                                         "resistor"};
-constexpr const char* kUnclearTimes[] = {"yesterday", "tomorrow", "tonight", "later", "earlier", "monday", "tuesday",
-                                         "wednesday", "thursday", "friday", "saturday", "sunday"};
+constexpr const char* kDeviceWords[] = {"led",   "leds", "motor", "buzzer", "lamp",    "bulb",
+                                        "radio", "fan",  "clock", "beacon", "resistor"};
+constexpr const char* kUnclearTimes[] = {"yesterday", "tomorrow", "tonight",  "later",
+                                         "earlier",   "monday",   "tuesday",  "wednesday",
+                                         "thursday",  "friday",   "saturday", "sunday"};
 constexpr const char* kEventWords[] = {"added",    "stirred", "pressed",  "replaced", "filled",  "cleaned",
                                        "swapped",  "topped",  "refilled", "removed",  "washed",  "dried",
                                        "siphoned", "charged", "rinsed",   "scraped",  "shook",   "tightened",
@@ -150,21 +153,25 @@ void takeLoaded(Understanding& understanding) {
     }
 }
 
-/// "with the LED", "on the motor": whatever hangs on the cell, it is no open circuit. The word stays in the note.
+/// "with the LED", "on the motor": whatever hangs on the cell, it is no open circuit. The word stays in the
+/// note.
 void takeDevice(Understanding& understanding) {
     for (const Token& word : understanding.words) {
-        understanding.loaded = understanding.loaded || (!word.used && isOneOf(lowered(word.text), kDeviceWords));
+        understanding.loaded =
+            understanding.loaded || (!word.used && isOneOf(lowered(word.text), kDeviceWords));
     }
 }
 
 /// "0.9 V 10 ohm": ohms beside volts or amperes are what it was read through.
 void takeBareLoad(Understanding& understanding) {
-    const bool beside = understanding.hasUnused(Dimension::Volt) || understanding.hasUnused(Dimension::Ampere);
+    const bool beside =
+        understanding.hasUnused(Dimension::Volt) || understanding.hasUnused(Dimension::Ampere);
     if (understanding.loadOhm || !beside || understanding.quantity == ReadingQuantity::Resistance) {
         return;
     }
     for (Token& word : understanding.words) {
-        if (!word.used && word.quantity && word.quantity->dimension == Dimension::Ohm && word.quantity->value > 0.0) {
+        if (!word.used && word.quantity && word.quantity->dimension == Dimension::Ohm &&
+            word.quantity->value > 0.0) {
             understanding.loadOhm = word.quantity->value;
             word.used = true;
             return;
@@ -219,9 +226,10 @@ Understanding understand(std::string_view text, Millis now) {
     Understanding understanding;
     understanding.words = tokens(text);
     takeTime(understanding, now);
-    understanding.deed = std::any_of(understanding.words.begin(), understanding.words.end(), [](const Token& word) {
-        return !word.quantity && isOneOf(lowered(word.text), kEventWords);
-    });
+    understanding.deed =
+        std::any_of(understanding.words.begin(), understanding.words.end(), [](const Token& word) {
+            return !word.quantity && isOneOf(lowered(word.text), kEventWords);
+        });
     if (understanding.deed && !understanding.words.front().quantity) {
         return understanding; // the rest is the deed's own words
     }

@@ -35,7 +35,8 @@ struct Understanding {
 
 /// "reads", "is", "the": words that add nothing beside a reading.
 [[nodiscard]] bool isFiller(const std::string& word);
-/// A day without its clock, a clock without its day, or a time to come: the word that says it; null when none does.
+/// A day without its clock, a clock without its day, or a time to come: the word that says it; null when none
+/// does.
 [[nodiscard]] const Token* unclearTimeIn(const Understanding& understanding);
 
 } // namespace anodex::wording

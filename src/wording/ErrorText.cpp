@@ -31,22 +31,26 @@ std::string errorText(const formats::CsvError& error) {
         return fmt::format("line {}: the time goes back (\"{}\"); each row must be later than the one before",
                            error.line, error.found);
     case Code::RepeatedHour:
-        return fmt::format("line {}: the clock goes back by up to an hour (\"{}\"): an autumn change of clocks or an error; "
-                           "name the time zone, such as --zone Europe/Berlin",
-                           error.line, error.found);
+        return fmt::format(
+            "line {}: the clock goes back by up to an hour (\"{}\"): an autumn change of clocks or an error; "
+            "name the time zone, such as --zone Europe/Berlin",
+            error.line, error.found);
     case Code::Cancelled:
         return "the import was stopped; nothing was stored";
     case Code::NoSuchColumn: {
         const std::size_t mark = error.found.find('\x1f');
         return fmt::format("there is no column \"{}\"; right would be a number from 1 or one of {}",
-                           error.found.substr(0, mark), error.found.substr(std::min(mark + 1, error.found.size())));
+                           error.found.substr(0, mark),
+                           error.found.substr(std::min(mark + 1, error.found.size())));
     }
     case Code::BadSetting:
-        return fmt::format("\"{}\" is no unit that fits; right would be V, mV, A, mA, µA or, for a voltage over a "
-                           "resistor, mV/0.1ohm",
-                           error.found);
+        return fmt::format(
+            "\"{}\" is no unit that fits; right would be V, mV, A, mA, µA or, for a voltage over a "
+            "resistor, mV/0.1ohm",
+            error.found);
     case Code::UnknownZone:
-        return fmt::format("\"{}\" is no time zone; right would be a name such as Europe/Berlin", error.found);
+        return fmt::format("\"{}\" is no time zone; right would be a name such as Europe/Berlin",
+                           error.found);
     }
     return {};
 }
@@ -88,14 +92,16 @@ std::string errorText(const notebook::NotebookError& error) {
     case Code::NotFound:
         return fmt::format("{} is not in the notebook any more", error.detail);
     case Code::Moved:
-        return fmt::format("{} was moved, replaced or deleted by another program; the change was not kept: write the "
-                           "notebook back, or to another name",
-                           error.detail);
+        return fmt::format(
+            "{} was moved, replaced or deleted by another program; the change was not kept: write the "
+            "notebook back, or to another name",
+            error.detail);
     case Code::Exists:
         return fmt::format("{} is there already and is not written over; choose another name", error.detail);
     case Code::NoRoom:
-        return fmt::format("there is not enough room on the disk of {}; make room and try again, nothing was changed",
-                           error.detail);
+        return fmt::format(
+            "there is not enough room on the disk of {}; make room and try again, nothing was changed",
+            error.detail);
     case Code::Stopped:
         return "it was stopped; nothing of it was kept";
     }
@@ -103,10 +109,12 @@ std::string errorText(const notebook::NotebookError& error) {
 }
 
 std::string errorText(const base::Fault& fault) {
-    const char* what = fault.kind() == base::Fault::Kind::DidNotEnd ? "did not come to an end" : "has no answer";
-    return fmt::format("the model's {} {} for this cell: a fault of this program, not of the design; what was there "
-                       "before stands, and a slightly different strength or size may work",
-                       fault.law(), what);
+    const char* what =
+        fault.kind() == base::Fault::Kind::DidNotEnd ? "did not come to an end" : "has no answer";
+    return fmt::format(
+        "the model's {} {} for this cell: a fault of this program, not of the design; what was there "
+        "before stands, and a slightly different strength or size may work",
+        fault.law(), what);
 }
 
 } // namespace anodex::wording

@@ -6,6 +6,7 @@
 
 #include <QLabel>
 #include <QListWidget>
+#include <QPushButton>
 #include <qcustomplot.h>
 
 namespace anodex::app {
@@ -46,6 +47,30 @@ TEST_F(BenchTest, EnterCorrectsAReadingInTheEntryLine) {
     EXPECT_TRUE(message().startsWith("Corrected")) << message().toStdString();
     QTest::keyClick(m_window.get(), Qt::Key_Z, Qt::ControlModifier);
     EXPECT_EQ(*m_bench->build()->openCircuit, before);
+}
+
+TEST_F(BenchTest, ALineWithTwoMeaningsIsAskedAboutAndItsMeaningClicked) {
+    const auto before = m_bench->readings().size();
+    type(entry(), "1,020 mV");
+    EXPECT_EQ(m_bench->readings().size(), before) << "nothing is kept before it is clear";
+    EXPECT_EQ(entry()->text(), "1,020 mV") << "nothing typed is lost";
+    EXPECT_TRUE(message().contains("may be")) << message().toStdString();
+    QTest::mouseClick(find<QPushButton>("meant:1020 mV"), Qt::LeftButton);
+    ASSERT_EQ(m_bench->readings().size(), before + 1);
+    EXPECT_NEAR(m_bench->build()->openCircuit->value, 1.02, 1e-12);
+}
+
+TEST_F(BenchTest, WhatTheCellCannotGiveIsAskedAboutOnce) {
+    const auto before = m_bench->readings().size();
+    type(entry(), "102 V");
+    EXPECT_EQ(m_bench->readings().size(), before);
+    EXPECT_TRUE(message().contains("far from")) << message().toStdString();
+    QTest::keyClick(entry(), Qt::Key_Return);
+    EXPECT_EQ(m_bench->readings().size(), before + 1) << "Enter again means it";
+    type(entry(), "0.9 V 10 ohm 21 °C");
+    EXPECT_EQ(m_bench->readings().size(), before + 3);
+    QTest::keyClick(m_window.get(), Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(m_bench->readings().size(), before + 1) << "one line is one command";
 }
 
 TEST_F(BenchTest, ACorrectionThatIsNoReadingIsRefusedAndKept) {

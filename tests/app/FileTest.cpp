@@ -1,4 +1,5 @@
-// The notebook's file under the window: kept, copied, moved away, damaged, restored, rescued; results that arrive aside.
+// The notebook's file under the window: kept, copied, moved away, damaged, restored, rescued; results that
+// arrive aside.
 #include "notebook/Copies.h"
 #include "tests/app/WindowFixture.h"
 #include "tests/support/DiskTrouble.h"
@@ -92,7 +93,8 @@ TEST_F(FileTest, ADeletedNotebookIsNoticedAndWrittenBackWithTheChange) {
     EXPECT_EQ(m_bench->readings().size(), 1U) << "nothing is acknowledged that is not in the file";
     mend();
     EXPECT_EQ(m_bench->notebookPath(), file);
-    EXPECT_EQ(m_bench->readings().size(), 2U) << "the change was tried again: " << message().toStdString() << log();
+    EXPECT_EQ(m_bench->readings().size(), 2U)
+        << "the change was tried again: " << message().toStdString() << log();
     EXPECT_EQ(reader(file).readings(m_bench->build()->build.id)->size(), 2U);
 }
 
@@ -179,10 +181,13 @@ TEST_F(FileTest, AnOwnEntryIsReckonedWithAtOnceAndWorkAsideFinishesOnTheOldOne) 
     beginFirst();
     const CatalogueHandle before = m_bench->outcome().catalogue;
     ASSERT_FALSE(m_bench->outcome().doubt.has_value()) << "the ranges are still being worked out";
-    record::Document entry{{}, record::DocumentKind::OwnEntry, "cases.json",
-                           R"({"id": "user:box", "name": "tin box", "aliases": [], "lowest_pH": 4, "highest_pH": 9,
+    record::Document entry{
+        {},
+        record::DocumentKind::OwnEntry,
+        "cases.json",
+        R"({"id": "user:box", "name": "tin box", "aliases": [], "lowest_pH": 4, "highest_pH": 9,
                                "attacked_by": [], "sources": ["common-practice"]})",
-                           false};
+        false};
     m_bench->putDocument(entry, "Added an entry");
     EXPECT_EQ(m_bench->outcome().catalogue, m_bench->catalogueHandle()) << message().toStdString();
     if (m_bench->catalogueHandle() != before) {
@@ -220,7 +225,8 @@ TEST_F(FileTest, ADamagedRunLeavesTheRestUsable) {
     m_bench->keepAs(m_fileToSave);
     ASSERT_TRUE(waitForMessage("Kept as"));
     start();
-    test::runSql(m_fileToSave.toStdString(), "UPDATE run_chunk SET data = substr(data, 1, 80) WHERE rowid = 1");
+    test::runSql(m_fileToSave.toStdString(),
+                 "UPDATE run_chunk SET data = substr(data, 1, 80) WHERE rowid = 1");
     ASSERT_TRUE(m_bench->openNotebook(m_fileToSave, false));
     EXPECT_TRUE(waitForMessage("cannot be used") || waitForMessage("fault")) << message().toStdString();
     waitForRuns();
@@ -334,7 +340,8 @@ TEST_F(FileTest, ADesignIsSavedToACellFileAndBegunFromIt) {
     choose("Begin from a cell");
     EXPECT_EQ(m_bench->revisions().size(), 2U) << message().toStdString();
     EXPECT_EQ(m_bench->revision()->design.gapMetres, saved.gapMetres);
-    test::writeText(m_folder.path("bad.cell.json"), R"({"format": "anodex-cell/1", "negative": {"material": "zinc"}})");
+    test::writeText(m_folder.path("bad.cell.json"),
+                    R"({"format": "anodex-cell/1", "negative": {"material": "zinc"}})");
     m_fileToOpen = path("bad.cell.json");
     choose("Begin from a cell");
     EXPECT_EQ(m_bench->revisions().size(), 2U);

@@ -45,8 +45,9 @@ std::string roomOf(const std::string& path) {
 
 /// What each room may include besides itself.
 const std::map<std::string, int> kLevel = {
-    {"core/base", 0}, {"core/chemistry", 1}, {"core/cell", 2}, {"core/record", 3}, {"core/shelf", 3}, {"core/bench", 4},
-    {"quantity", 5}, {"formats", 6}, {"notebook", 7}, {"wording", 8}, {"app", 9}, {"cli", 9}};
+    {"core/base", 0},  {"core/chemistry", 1}, {"core/cell", 2}, {"core/record", 3},
+    {"core/shelf", 3}, {"core/bench", 4},     {"quantity", 5},  {"formats", 6},
+    {"notebook", 7},   {"wording", 8},        {"app", 9},       {"cli", 9}};
 
 TEST(Architecture, EveryRoomIncludesOnlyWhatStandsBelowIt) {
     const std::regex include("#include \"([^\"]+)\"");
@@ -111,7 +112,8 @@ TEST(Architecture, TheWindowAsksItsServicesForFilesMessagesAndTime) {
 
 TEST(Architecture, NoResultThatMayHoldAnErrorIsDropped) {
     // Of a call, not of a member: std::optional members have a value of their own to fall back on.
-    const std::regex dropped(R"(\(void\)\s*(m_notebook|m_bench|bench|book|notebook|formats)\b|\)\s*\.value_or\()");
+    const std::regex dropped(
+        R"(\(void\)\s*(m_notebook|m_bench|bench|book|notebook|formats)\b|\)\s*\.value_or\()");
     const std::set<std::string> ofOptionals = {
         "    const bool large = m_bench.build()->deliveredCoulombs().value_or(0.0) > kManyCoulombs;"};
     for (const Source& source : sources()) {
@@ -119,10 +121,12 @@ TEST(Architecture, NoResultThatMayHoldAnErrorIsDropped) {
                                   source.path.starts_with("notebook");
         std::istringstream lines(source.text);
         for (std::string line; holdsResults && std::getline(lines, line);) {
-            EXPECT_FALSE(std::regex_search(line, dropped) && !ofOptionals.contains(line)) << source.path << ": " << line;
+            EXPECT_FALSE(std::regex_search(line, dropped) && !ofOptionals.contains(line))
+                << source.path << ": " << line;
         }
     }
-    for (const char* name : {"commit", "importRun", "undo", "redo", "remember", "rememberMapping", "fold", "copyTo"}) {
+    for (const char* name :
+         {"commit", "importRun", "undo", "redo", "remember", "rememberMapping", "fold", "copyTo"}) {
         const std::regex declared(std::string(R"(\[\[nodiscard\]\] Answer<[^;]*> )") + name + R"(\()");
         const std::string text = test::readText(test::sourceDir() / "src/notebook/Notebook.h");
         EXPECT_TRUE(std::regex_search(text, declared)) << name;
@@ -133,7 +137,8 @@ TEST(Architecture, OnlyTheStorageLibraryOpensANotebook) {
     // Closing another descriptor of the file would drop the library's locks.
     const std::regex opens(R"([^\w:]::open\(|fstream|fopen)");
     for (const Source& source : sources()) {
-        const bool mayOpenOthers = source.path == "notebook/RoleLock.cpp" || source.path == "notebook/CopyInto.cpp";
+        const bool mayOpenOthers =
+            source.path == "notebook/RoleLock.cpp" || source.path == "notebook/CopyInto.cpp";
         if (source.path.starts_with("notebook") && !mayOpenOthers) {
             EXPECT_FALSE(std::regex_search(source.text, opens)) << source.path;
         }
@@ -141,7 +146,8 @@ TEST(Architecture, OnlyTheStorageLibraryOpensANotebook) {
 }
 
 TEST(Architecture, OneTableHoldsTheUnits) {
-    // A second scanner with a table of its own is how "mV" came to mean two things. Words that only show a unit are fine.
+    // A second scanner with a table of its own is how "mV" came to mean two things. Words that only show a
+    // unit are fine.
     const std::regex table(R"re(\{\s*"(ms|mV|mA|uA|mohm|kohm|mins|hours)"\s*,)re");
     for (const Source& source : sources()) {
         if (source.path != "quantity/Units.cpp") {

@@ -36,7 +36,7 @@ constexpr Bad kBad[] = {
     {"percents-over-hundred.cell.json", kWrongInput, "percents of 100 or more in sum"},
     {"no-room.cell.json", kWrongInput, "electrolyte: solutes that fill the whole volume"},
     {"null.cell.json", kWrongInput, "an object in braces"},
-    {"deep.cell.json", kWrongInput, "ends too early"},
+    {"deep.cell.json", kWrongInput, "at most 64 levels"},
     {"latin1.cell.json", kWrongInput, "line 1: a character that does not fit"},
     {"empty.csv", kWrongInput, "the file is empty"},
     {"blank-lines.csv", kWrongInput, "the file is empty"},

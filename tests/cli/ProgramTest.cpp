@@ -1,10 +1,13 @@
 #include "cli/Program.h"
+#include "cli/OneLine.h"
 #include "formats/CellFile.h"
 #include "formats/run/RunCsv.h"
 #include "notebook/Notebook.h"
 #include "tests/support/Samples.h"
 
 #include <algorithm>
+#include <filesystem>
+#include <fstream>
 #include <gtest/gtest.h>
 #include <nlohmann/json.hpp>
 #include <sstream>
@@ -124,7 +127,7 @@ TEST_F(Files, EvaluateLeavesTheIntervalOutWithoutSamples) {
 TEST_F(Files, EvaluateWithoutJsonIsATable) {
     const Result result = call({"evaluate", cell(test::lemon())});
     EXPECT_EQ(result.exit, kGood);
-    EXPECT_NE(result.output.find("open_circuit_voltage_V"), std::string::npos);
+    EXPECT_NE(result.output.find("open circuit"), std::string::npos);
     EXPECT_EQ(result.output.find('{'), std::string::npos);
 }
 
@@ -179,7 +182,7 @@ TEST_F(Files, SolutionNamesWhatIsWrong) {
 }
 
 TEST_F(Files, UsageAndWhatIsNotBuiltYetAreExitTwo) {
-    EXPECT_EQ(call({}).exit, kUsage);
+    EXPECT_EQ(call(std::vector<std::string>()).exit, kUsage);
     EXPECT_EQ(call({"dance"}).exit, kUsage);
     EXPECT_EQ(call({"evaluate"}).exit, kUsage);
     EXPECT_EQ(call({"evaluate", cell(test::lemon()), "--curve", "1"}).exit, kUsage);
@@ -259,9 +262,109 @@ TEST_F(Files, AnalyseReadsARun) {
     EXPECT_EQ(call({"analyse", file("bad.csv", "no numbers here\n")}).exit, kWrongInput);
 }
 
+TEST_F(Files, EvaluateFitsOneScreenAndHasItsCurveWhenAsked) {
+    for (const auto& entry : std::filesystem::directory_iterator(test::sourceDir() / "data/starters")) {
+        const std::string text = call({"evaluate", entry.path().string()}).output;
+        EXPECT_LE(std::count(text.begin(), text.end(), '\n'), 24) << entry.path();
+        EXPECT_EQ(text.find("curve\n"), std::string::npos) << entry.path();
+    }
+    EXPECT_NE(call({"evaluate", cell(test::beakers()), "--curve", "5"}).output.find("curve"),
+              std::string::npos);
+}
+
+TEST_F(Files, OutputThatCannotBeWrittenIsTold) {
+    std::ostringstream errors;
+    std::ofstream full("/dev/full");
+    EXPECT_EQ(run({"evaluate", cell(test::beakers()), "--json"}, full, errors), kCouldNot);
+    EXPECT_NE(errors.str().find("could not be written"), std::string::npos) << errors.str();
+}
+
+TEST_F(Files, WhateverStandsInANameTheErrorIsOneLine) {
+    for (const char* name : {"/no/a\nb.json", "/no/a\tb\x01.json", "/no/\xff\xfe.json", "/no/a\u2028b.json",
+                             "/no/\u0085.json"}) {
+        const auto result = call({"evaluate", name});
+        EXPECT_EQ(result.exit, kCouldNot);
+        EXPECT_EQ(std::count(result.errors.begin(), result.errors.end(), '\n'), 1) << result.errors;
+        EXPECT_TRUE(std::all_of(result.errors.begin(), result.errors.end() - 1,
+                                [](char c) { return c < 0 || c >= 0x20; }));
+    }
+    const auto longName = call({"evaluate", std::string(5000, 'x') + "é"});
+    EXPECT_LT(longName.errors.size(), 1100U);
+    EXPECT_EQ(oneLine("a\nb\x07é"), "a\\nb\\x07é");
+    EXPECT_EQ(oneLine("\xc3"), "\\xc3");
+}
+
+TEST_F(Files, AnUnknownCommandIsNamed) {
+    EXPECT_NE(call({"evalute", "x"}).errors.find("\"evalute\" is no command; right would be evaluate"),
+              std::string::npos);
+    EXPECT_EQ(call(std::vector<std::string>()).exit, kUsage);
+    for (const char* later : {"mix", "export", "import", "pour"}) {
+        EXPECT_EQ(call({later}).errors, std::string(later) + ": not yet\n");
+        EXPECT_EQ(call({later}).exit, kUsage);
+    }
+}
+
+TEST_F(Files, AbsurdCountsAndDepthsAreRefusedWithTheLimit) {
+    const std::string path = cell(test::beakers());
+    EXPECT_NE(call({"evaluate", path, "--curve", "1e9"}).errors.find("at most 1000000"), std::string::npos);
+    EXPECT_EQ(call({"evaluate", path, "--curve", "2e1", "--json", "--samples", "0"}).json()["curve"].size(),
+              20U);
+    EXPECT_NE(call({"evaluate", file("deep.json", std::string(100'000, '['))}).errors.find("64 levels"),
+              std::string::npos);
+}
+
+TEST_F(Files, AStrengthBeyondTheNeatSubstanceIsRefusedWithTheStrongestPossible) {
+    nlohmann::ordered_json json = nlohmann::ordered_json::parse(test::leadAcid(30));
+    for (const auto& [strength, fits] : {std::pair{18.0, true}, std::pair{30.0, false}}) {
+        json["electrolyte"]["solutes"][0] = {{"substance", "H2SO4"}, {"mol_per_L", strength}};
+        json["electrolyte"].erase("volume_mL");
+        json["electrolyte"]["water_mL"] = 100;
+        const auto result = call({"evaluate", cell(json.dump()), "--samples", "0"});
+        EXPECT_EQ(result.errors.find("18.7 mol/L at most") == std::string::npos, fits) << result.errors;
+    }
+}
+
+TEST_F(Files, FormulasMayHaveSmallFiguresAndBlanks) {
+    for (const char* formula : {"CuSO4·5H2O", "CuSO₄·5H₂O", "CuSO4 · 5 H2O", "Cu SO4 . 5 H2O"}) {
+        const std::string path =
+            file("l.liquid.json",
+                 std::string(R"({"format": "anodex-liquid/1", "temperature_C": 20, "water_mL": 100,
+            "solutes": [{"substance": ")") +
+                     formula + R"(", "mass_g": 5}]})");
+        const auto result = call({"solution", path, "--json"});
+        EXPECT_EQ(result.exit, kGood) << formula << result.errors;
+    }
+}
+
+TEST_F(Files, ReadTellsWhatTheEntryLineUnderstandsAndAsks) {
+    const Json load = call({"read", "0.9 V 10 ohm 12 min ago", "--json"}).json();
+    EXPECT_EQ(load["understood"][0]["kind"], "loaded_voltage");
+    EXPECT_EQ(load["understood"][0]["load"]["resistance_ohm"], 10.0);
+    EXPECT_EQ(load["understood"][0]["after_s"], -720.0);
+    EXPECT_EQ(call({"read", "1,234 mV", "--json"}).json()["asks"][0]["choices"].size(), 2U);
+    EXPECT_EQ(call({"read", "stirred", "--json"}).json()["understood"][0]["kind"], "event");
+    const std::string lemon = cell(test::lemon());
+    EXPECT_TRUE(call({"read", "shorted 1 ma", "--cell", lemon, "--json"}).json()["asks"].empty());
+    EXPECT_FALSE(call({"read", "shorted 3 A", "--cell", lemon, "--json"}).json()["asks"].empty());
+}
+
+TEST_F(Files, ANotebookIsCopiedRescuedAndRestored) {
+    const std::string book = (test::sourceDir() / "tests/data/notebooks/version-3.anodex").string();
+    const std::string mine = m_folder.path("mine.anodex").string();
+    EXPECT_EQ(call({"notebook", book, "copy", mine}).exit, kGood);
+    EXPECT_EQ(call({"notebook", book, "copy", mine}).exit, kCouldNot) << "never over another file";
+    EXPECT_EQ(call({"notebook", mine, "rescue", m_folder.path("rescued.anodex").string(), "--json"})
+                  .json()["counts"]["builds"],
+              1);
+    EXPECT_EQ(call({"notebook", mine, "restore", book}).exit, kGood);
+    EXPECT_EQ(call({"notebook", mine, "check"}).exit, kGood);
+    EXPECT_EQ(call({"notebook", mine, "copy"}).exit, kUsage);
+}
+
 TEST_F(Files, AnalyseSaysHowItReadTheFile) {
-    const std::string run = file("run.csv", "Zeit (s);Spannung (mV);Strom (mA)\n0;1500,5;0\n10;1400;20\n# stirred\n20;OL;20\n"
-                                            "30;1390;20\n");
+    const std::string run =
+        file("run.csv", "Zeit (s);Spannung (mV);Strom (mA)\n0;1500,5;0\n10;1400;20\n# stirred\n20;OL;20\n"
+                        "30;1390;20\n");
     const Json json = call({"analyse", run, "--json"}).json();
     const Json& readAs = json["read_as"];
     EXPECT_EQ(readAs["columns"]["voltage"], "Spannung (mV)");

@@ -146,21 +146,24 @@ TEST(RunCsv, TheRepeatedHourOfAutumnIsAskedAbout) {
 }
 
 TEST(RunCsv, OneShortRowDecidesNothing) {
-    const auto preview = previewCsv("time (s),voltage (V),current (A)\n0,1.5,0\n10,1.4,0.02\n20,1.4,0.02\n30,1\n");
+    const auto preview =
+        previewCsv("time (s),voltage (V),current (A)\n0,1.5,0\n10,1.4,0.02\n20,1.4,0.02\n30,1\n");
     ASSERT_TRUE(preview);
     EXPECT_EQ(preview->columnNames.size(), 3U);
 }
 
 TEST(RunCsv, TheSkippedAreCountedAndSaidWhy) {
-    const std::string text = "time (s),voltage (V),current (A)\n0,1.5,0\n# stirred\ntime (s),voltage (V),current (A)\n"
-                             "10,1.4,0.02\n20,OL,0.02\n30,1.3\n40,1.3,x\n40,1.3,0.02\n40,1.3,0.02\n";
+    const std::string text =
+        "time (s),voltage (V),current (A)\n0,1.5,0\n# stirred\ntime (s),voltage (V),current (A)\n"
+        "10,1.4,0.02\n20,OL,0.02\n30,1.3\n40,1.3,x\n40,1.3,0.02\n40,1.3,0.02\n";
     const auto run = readCsv(text, previewCsv(text)->mapping);
     ASSERT_TRUE(run);
     EXPECT_EQ(run->samples.size(), 3U);
     EXPECT_EQ(run->rowsSkipped, 3U);
     EXPECT_EQ(run->firstSkippedLine, 6U);
     using Why = SkippedRow::Why;
-    const std::vector<Why> whys = {Why::Remark, Why::HeaderAgain, Why::Overload, Why::Short, Why::NoCurrent, Why::SameTime};
+    const std::vector<Why> whys = {Why::Remark, Why::HeaderAgain, Why::Overload,
+                                   Why::Short,  Why::NoCurrent,   Why::SameTime};
     ASSERT_EQ(run->skipped.size(), whys.size());
     for (std::size_t i = 0; i < whys.size(); ++i) {
         EXPECT_EQ(run->skipped[i].why, whys[i]) << i;

@@ -1,5 +1,5 @@
-// Three hundred files of known truth: sixty layouts of loggers, each sound and with four faults. One oracle says what came
-// of each: right, asked, refused, or wrong without a word, which must never be.
+// Three hundred files of known truth: sixty layouts of loggers, each sound and with four faults. One oracle
+// says what came of each: right, asked, refused, or wrong without a word, which must never be.
 #include "formats/run/RunCsv.h"
 #include "tests/support/Samples.h"
 
@@ -52,19 +52,24 @@ std::string stamp(double seconds, const char* form) {
 using Cell = std::function<std::string(const Truth&, std::size_t)>;
 
 Cell seconds(double perUnit, const char* form = "{:g}") {
-    return [=](const Truth& t, std::size_t i) { return fmt::format(fmt::runtime(form), t.seconds[i] / perUnit); };
+    return [=](const Truth& t, std::size_t i) {
+        return fmt::format(fmt::runtime(form), t.seconds[i] / perUnit);
+    };
 }
 Cell volts(double perUnit = 1.0, const char* form = "{:.4f}") {
-    return [=](const Truth& t, std::size_t i) { return fmt::format(fmt::runtime(form), t.volts[i] / perUnit); };
+    return
+        [=](const Truth& t, std::size_t i) { return fmt::format(fmt::runtime(form), t.volts[i] / perUnit); };
 }
 Cell amps(double perUnit = 1.0, const char* form = "{:.4f}") {
-    return [=](const Truth& t, std::size_t i) { return fmt::format(fmt::runtime(form), t.amps[i] / perUnit); };
+    return
+        [=](const Truth& t, std::size_t i) { return fmt::format(fmt::runtime(form), t.amps[i] / perUnit); };
 }
 Cell at(const char* form) {
     return [=](const Truth& t, std::size_t i) { return stamp(t.seconds[i], form); };
 }
 Cell number(double offset, const char* form = "{:.0f}") {
-    return [=](const Truth& t, std::size_t i) { return fmt::format(fmt::runtime(form), offset + t.seconds[i]); };
+    return
+        [=](const Truth& t, std::size_t i) { return fmt::format(fmt::runtime(form), offset + t.seconds[i]); };
 }
 Cell withComma(const Cell& cell) {
     return [=](const Truth& t, std::size_t i) { return comma(cell(t, i)); };
@@ -117,14 +122,23 @@ std::vector<Layout> layouts() {
         {"underscores", "elapsed_s,cell_V,load_A\n", ",", {s, v, a}},
         {"in words", "seconds,volts,amps\n", ",", {s, v, a}},
         {"capitals", "TIME(S),VOLTAGE(V),CURRENT(A)\n", ",", {s, v, a}},
-        {"milliunits", "time (s),voltage (mV),current (mA)\n", ",", {s, volts(1e-3, "{:.1f}"), amps(1e-3, "{:.1f}")}},
-        {"whole milliunits", "t_ms,u_mV,i_mA\n", ",", {seconds(1e-3), volts(1e-3, "{:.0f}"), amps(1e-3, "{:.0f}")}},
+        {"milliunits",
+         "time (s),voltage (mV),current (mA)\n",
+         ",",
+         {s, volts(1e-3, "{:.1f}"), amps(1e-3, "{:.1f}")}},
+        {"whole milliunits",
+         "t_ms,u_mV,i_mA\n",
+         ",",
+         {seconds(1e-3), volts(1e-3, "{:.0f}"), amps(1e-3, "{:.0f}")}},
         {"microamps", "time (s);U (V);I (µA)\n", ";", {s, v, amps(1e-6, "{:.0f}")}},
         {"other micro", "time (s);U (V);I (uA)\n", ";", {s, v, amps(1e-6, "{:.0f}")}},
         {"minutes", "time (min),voltage (V),current (A)\n", ",", {seconds(60.0, "{:.6f}"), v, a}},
         {"hours", "time (h),voltage (V),current (A)\n", ",", {seconds(3600.0, "{:.8f}"), v, a}},
         {"semicolon commas", "Zeit [s];Spannung [V];Strom [A]\n", ";", {s, withComma(v), withComma(a)}},
-        {"tab commas", "Zeit (s)\tSpannung (V)\tStrom (mA)\n", "\t", {s, withComma(v), withComma(amps(1e-3, "{:.2f}"))}},
+        {"tab commas",
+         "Zeit (s)\tSpannung (V)\tStrom (mA)\n",
+         "\t",
+         {s, withComma(v), withComma(amps(1e-3, "{:.2f}"))}},
         {"french", "temps (s);tension (V);courant (A)\n", ";", {s, withComma(v), withComma(a)}},
         {"tabs", "time (s)\tvoltage (V)\tcurrent (A)\n", "\t", {s, v, a}},
         {"bars", "time (s)|voltage (V)|current (A)\n", "|", {s, v, a}},
@@ -133,56 +147,142 @@ std::vector<Layout> layouts() {
         {"three header lines", "logger 7\nshed\ntime (s),voltage (V),current (A)\n", ",", {s, v, a}},
         {"hash header", "# time (s),voltage (V),current (A)\n", ",", {s, v, a}},
         {"iso", "date,voltage (V),current (A)\n", ",", {iso, v, a}},
-        {"iso T", "timestamp,voltage (V),current (A)\n", ",", {at("2026-03-{d:02}T{h:02}:{m:02}:{s:02}"), v, a}},
-        {"iso Z", "timestamp,voltage (V),current (A)\n", ",", {at("2026-03-{d:02}T{h:02}:{m:02}:{s:02}Z"), v, a}},
-        {"iso offset", "timestamp,voltage (V),current (A)\n", ",", {at("2026-03-{d:02}T{h:02}:{m:02}:{s:02}+01:00"), v, a}},
-        {"iso milliseconds", "timestamp,voltage (V),current (A)\n", ",", {at("2026-03-{d:02} {h:02}:{m:02}:{s:02}.000"), v, a}},
-        {"slashes year first", "time,voltage (V),current (A)\n", ",", {at("2026/03/{d:02} {h:02}:{m:02}:{s:02}"), v, a}},
-        {"day first", "Zeit;Spannung (V);Strom (A)\n", ";", {at("{d:02}.03.2026 {h:02}:{m:02}:{s:02}"), withComma(v), withComma(a)}},
-        {"month first", "time,voltage (V),current (A)\n", ",", {at("03/{d:02}/2026 {h:02}:{m:02}:{s:02}"), v, a}},
-        {"month name", "time,voltage (V),current (A)\n", ",", {at("{d:02} Mar 2026 {h:02}:{m:02}:{s:02}"), v, a}},
+        {"iso T",
+         "timestamp,voltage (V),current (A)\n",
+         ",",
+         {at("2026-03-{d:02}T{h:02}:{m:02}:{s:02}"), v, a}},
+        {"iso Z",
+         "timestamp,voltage (V),current (A)\n",
+         ",",
+         {at("2026-03-{d:02}T{h:02}:{m:02}:{s:02}Z"), v, a}},
+        {"iso offset",
+         "timestamp,voltage (V),current (A)\n",
+         ",",
+         {at("2026-03-{d:02}T{h:02}:{m:02}:{s:02}+01:00"), v, a}},
+        {"iso milliseconds",
+         "timestamp,voltage (V),current (A)\n",
+         ",",
+         {at("2026-03-{d:02} {h:02}:{m:02}:{s:02}.000"), v, a}},
+        {"slashes year first",
+         "time,voltage (V),current (A)\n",
+         ",",
+         {at("2026/03/{d:02} {h:02}:{m:02}:{s:02}"), v, a}},
+        {"day first",
+         "Zeit;Spannung (V);Strom (A)\n",
+         ";",
+         {at("{d:02}.03.2026 {h:02}:{m:02}:{s:02}"), withComma(v), withComma(a)}},
+        {"month first",
+         "time,voltage (V),current (A)\n",
+         ",",
+         {at("03/{d:02}/2026 {h:02}:{m:02}:{s:02}"), v, a}},
+        {"month name",
+         "time,voltage (V),current (A)\n",
+         ",",
+         {at("{d:02} Mar 2026 {h:02}:{m:02}:{s:02}"), v, a}},
         {"am pm", "time,voltage (V),current (A)\n", ",", {at("03/{d:02}/2026 {h12}:{m:02}:{s:02} PM"), v, a}},
         {"two columns", "date,time,voltage (V),current (A)\n", ",", {at("2026-03-{d:02}"), clock, v, a}},
-        {"two columns day first", "Datum;Uhrzeit;Spannung (V);Strom (A)\n", ";", {at("{d:02}.03.2026"), clock, withComma(v), withComma(a)}},
+        {"two columns day first",
+         "Datum;Uhrzeit;Spannung (V);Strom (A)\n",
+         ";",
+         {at("{d:02}.03.2026"), clock, withComma(v), withComma(a)}},
         {"two columns of blanks", "date time U_V I_A\n", " ", {at("2026-03-{d:02}"), clock, v, a}},
-        {"day unsure", "time,voltage (V),current (A)\n", ",", {at("03/{d3:02}/2026 {h:02}:{m:02}:{s:02}"), v, a}},
+        {"day unsure",
+         "time,voltage (V),current (A)\n",
+         ",",
+         {at("03/{d3:02}/2026 {h:02}:{m:02}:{s:02}"), v, a}},
         {"clock", "time,voltage (V),current (A)\n", ",", {clock, v, a}},
-        {"elapsed clock", "elapsed,voltage (V),current (A)\n", ",",
-         {[](const Truth& t, std::size_t i) { return fmt::format("0:{:02}:{:02}", int(t.seconds[i]) / 60, int(t.seconds[i]) % 60); }, v, a}},
-        {"days and clock", "elapsed,voltage (V),current (A)\n", ",",
-         {[](const Truth& t, std::size_t i) { return fmt::format("0 00:{:02}:{:02}", int(t.seconds[i]) / 60, int(t.seconds[i]) % 60); }, v, a}},
-        {"minutes and seconds", "elapsed,voltage (V),current (A)\n", ",",
-         {[](const Truth& t, std::size_t i) { return fmt::format("{:02}:{:02}", int(t.seconds[i]) / 60, int(t.seconds[i]) % 60); }, v, a}},
+        {"elapsed clock",
+         "elapsed,voltage (V),current (A)\n",
+         ",",
+         {[](const Truth& t, std::size_t i) {
+              return fmt::format("0:{:02}:{:02}", int(t.seconds[i]) / 60, int(t.seconds[i]) % 60);
+          },
+          v, a}},
+        {"days and clock",
+         "elapsed,voltage (V),current (A)\n",
+         ",",
+         {[](const Truth& t, std::size_t i) {
+              return fmt::format("0 00:{:02}:{:02}", int(t.seconds[i]) / 60, int(t.seconds[i]) % 60);
+          },
+          v, a}},
+        {"minutes and seconds",
+         "elapsed,voltage (V),current (A)\n",
+         ",",
+         {[](const Truth& t, std::size_t i) {
+              return fmt::format("{:02}:{:02}", int(t.seconds[i]) / 60, int(t.seconds[i]) % 60);
+          },
+          v, a}},
         {"epoch", "timestamp,voltage (V),current (A)\n", ",", {number(1772366400.0), v, a}},
-        {"epoch ms", "timestamp,voltage (V),current (A)\n", ",",
-         {[](const Truth& t, std::size_t i) { return fmt::format("{:.0f}", 1772366400e3 + 1000.0 * t.seconds[i]); }, v, a}},
-        {"sheet days", "date,voltage (V),current (A)\n", ",",
-         {[](const Truth& t, std::size_t i) { return fmt::format("{:.8f}", 46082.5 + t.seconds[i] / 86400.0); }, v, a}},
+        {"epoch ms",
+         "timestamp,voltage (V),current (A)\n",
+         ",",
+         {[](const Truth& t, std::size_t i) {
+              return fmt::format("{:.0f}", 1772366400e3 + 1000.0 * t.seconds[i]);
+          },
+          v, a}},
+        {"sheet days",
+         "date,voltage (V),current (A)\n",
+         ",",
+         {[](const Truth& t, std::size_t i) {
+              return fmt::format("{:.8f}", 46082.5 + t.seconds[i] / 86400.0);
+          },
+          v, a}},
         {"millis", "millis,voltage (V),current (mA)\n", ",", {seconds(1e-3), v, amps(1e-3, "{:.2f}")}},
-        {"wrapped millis", "millis,voltage (V),current (mA)\n", ",",
-         {[](const Truth& t, std::size_t i) { return fmt::format("{:.0f}", std::fmod(4294867296.0 + 1000.0 * t.seconds[i], 4294967296.0)); }, v, amps(1e-3, "{:.2f}")}},
-        {"battery data format", "Test Time / s,Voltage / V,Current / A\n", ",", {s, v, [](const Truth& t, std::size_t i) { return fmt::format("{}", -t.amps[i]); }}},
-        {"positive on charge", "time (s),voltage (V),current (A)\n", ",", {s, v, [](const Truth& t, std::size_t i) { return fmt::format("{}", -t.amps[i]); }}},
-        {"number column", "no,time (s),voltage (V),temperature (C),current (A)\n", ",",
-         {[](const Truth&, std::size_t i) { return std::to_string(i + 1); }, s, v, [](const Truth&, std::size_t) { return "20.5"; }, a}},
-        {"supply beside", "time (s),supply voltage (V),cell voltage (V),current (A)\n", ",",
+        {"wrapped millis",
+         "millis,voltage (V),current (mA)\n",
+         ",",
+         {[](const Truth& t, std::size_t i) {
+              return fmt::format("{:.0f}", std::fmod(4294867296.0 + 1000.0 * t.seconds[i], 4294967296.0));
+          },
+          v, amps(1e-3, "{:.2f}")}},
+        {"battery data format",
+         "Test Time / s,Voltage / V,Current / A\n",
+         ",",
+         {s, v, [](const Truth& t, std::size_t i) { return fmt::format("{}", -t.amps[i]); }}},
+        {"positive on charge",
+         "time (s),voltage (V),current (A)\n",
+         ",",
+         {s, v, [](const Truth& t, std::size_t i) { return fmt::format("{}", -t.amps[i]); }}},
+        {"number column",
+         "no,time (s),voltage (V),temperature (C),current (A)\n",
+         ",",
+         {[](const Truth&, std::size_t i) { return std::to_string(i + 1); }, s, v,
+          [](const Truth&, std::size_t) { return "20.5"; }, a}},
+        {"supply beside",
+         "time (s),supply voltage (V),cell voltage (V),current (A)\n",
+         ",",
          {s, [](const Truth&, std::size_t) { return "5.01"; }, v, a}},
-        {"key value", "", " ",
-         {[s](const Truth& t, std::size_t i) { return "t_s=" + s(t, i); }, [v](const Truth& t, std::size_t i) { return "u_V=" + v(t, i); },
+        {"key value",
+         "",
+         " ",
+         {[s](const Truth& t, std::size_t i) { return "t_s=" + s(t, i); },
+          [v](const Truth& t, std::size_t i) { return "u_V=" + v(t, i); },
           [a](const Truth& t, std::size_t i) { return "i_A=" + a(t, i); }}},
-        {"serial monitor", "", "", {[v](const Truth& t, std::size_t i) { return stamp(t.seconds[i], "{h:02}:{m:02}:{s:02}.000") + " -> " + v(t, i) + "," + fmt::format("{:.4f}", t.amps[i]); }}},
-        {"quoted", "\"time (s)\",\"voltage (V)\",\"current (A)\"\n", ",",
-         {[s](const Truth& t, std::size_t i) { return "\"" + s(t, i) + "\""; }, [v](const Truth& t, std::size_t i) { return "\"" + v(t, i) + "\""; },
+        {"serial monitor", "", "", {[v](const Truth& t, std::size_t i) {
+             return stamp(t.seconds[i], "{h:02}:{m:02}:{s:02}.000") + " -> " + v(t, i) + "," +
+                    fmt::format("{:.4f}", t.amps[i]);
+         }}},
+        {"quoted",
+         "\"time (s)\",\"voltage (V)\",\"current (A)\"\n",
+         ",",
+         {[s](const Truth& t, std::size_t i) { return "\"" + s(t, i) + "\""; },
+          [v](const Truth& t, std::size_t i) { return "\"" + v(t, i) + "\""; },
           [a](const Truth& t, std::size_t i) { return "\"" + a(t, i) + "\""; }}},
         {"utf-16", "time (s),voltage (V),current (A)\n", ",", {s, v, a}, utf16},
         {"latin-1", "time (s);Spannung f\xFCr Zelle (V);Strom (A)\n", ";", {s, withComma(v), withComma(a)}},
         {"carriage returns", "time (s),voltage (V),current (A)\r", ",", {s, v, a}, spread, "\r"},
         {"windows ends", "time (s),voltage (V),current (A)\r\n", ",", {s, v, a}, spread, "\r\n"},
         {"newest first", "timestamp,voltage (V),current (A)\n", ",", {iso, v, a}, newestFirst},
-        {"exponents", "time (s),voltage (V),current (A)\n", ",", {s, volts(1.0, "{:.6e}"), amps(1.0, "{:.6e}")}},
+        {"exponents",
+         "time (s),voltage (V),current (A)\n",
+         ",",
+         {s, volts(1.0, "{:.6e}"), amps(1.0, "{:.6e}")}},
         {"no header", "", ",", {s, v, a}},
         {"no units", "time,voltage,current\n", ",", {s, v, a}},
-        {"mislabelled", "time (s),voltage (V),current (A)\n", ",", {s, volts(1e-3, "{:.0f}"), amps(1e-3, "{:.1f}")}},
+        {"mislabelled",
+         "time (s),voltage (V),current (A)\n",
+         ",",
+         {s, volts(1e-3, "{:.0f}"), amps(1e-3, "{:.1f}")}},
     };
 }
 
@@ -221,7 +321,8 @@ bool matches(const record::RunSamples& got, const Truth& t) {
         while (k < t.seconds.size() && std::abs(t.seconds[k] - at) > 0.02) {
             ++k;
         }
-        if (k == t.seconds.size() || std::abs(got.volts[i] - t.volts[k]) > 2e-3 || std::abs(got.amps[i] - t.amps[k]) > 1e-4) {
+        if (k == t.seconds.size() || std::abs(got.volts[i] - t.volts[k]) > 2e-3 ||
+            std::abs(got.amps[i] - t.amps[k]) > 1e-4) {
             return false;
         }
     }
@@ -241,7 +342,8 @@ Came judge(const std::string& file, const Truth& t, std::string& why) {
         return Came::Asked;
     }
     if (!run) {
-        why = "refused " + std::to_string(static_cast<int>(run.error().code)) + " line " + std::to_string(run.error().line);
+        why = "refused " + std::to_string(static_cast<int>(run.error().code)) + " line " +
+              std::to_string(run.error().line);
         return Came::Refused;
     }
     return matches(run->samples, t) ? Came::Right : Came::Wrong;
@@ -260,13 +362,14 @@ TEST(RunOracle, OfThreeHundredFilesMostAreReadAndNoneWrongly) {
             const Came came = judge(file, t, why);
             ++tally[came];
             if (came != Came::Right) {
-                misses += fmt::format("  {} {}: {}\n", layout.name, fault, came == Came::Wrong ? "WRONG" : why);
+                misses +=
+                    fmt::format("  {} {}: {}\n", layout.name, fault, came == Came::Wrong ? "WRONG" : why);
             }
             EXPECT_NE(came, Came::Wrong) << layout.name << " " << fault;
         }
     }
-    std::cout << fmt::format("{} right, {} asked, {} refused, {} wrong\n", tally[Came::Right], tally[Came::Asked],
-                             tally[Came::Refused], tally[Came::Wrong])
+    std::cout << fmt::format("{} right, {} asked, {} refused, {} wrong\n", tally[Came::Right],
+                             tally[Came::Asked], tally[Came::Refused], tally[Came::Wrong])
               << misses;
     EXPECT_GE(tally[Came::Right], 220);
 }

@@ -48,9 +48,9 @@ TEST_P(Stamps, AreRead) {
 INSTANTIATE_TEST_SUITE_P(Forms, Stamps, testing::ValuesIn(kRows), test::named(&Row::text));
 
 TEST(TimeCell, RefusesWhatIsNoStamp) {
-    for (const char* text : {"", "12", "2026-13-01 12:00", "2026-02-30 12:00", "2026-03-01", "2026-03-01 25:00",
-                             "2026-03-01 12:61", "13:00 PM", "2026-03-01 12:00:00 +99:00", "2026-03-01 12:00:00 later",
-                             "1.02", "0.0.0 1:00"}) {
+    for (const char* text : {"", "12", "2026-13-01 12:00", "2026-02-30 12:00", "2026-03-01",
+                             "2026-03-01 25:00", "2026-03-01 12:61", "13:00 PM", "2026-03-01 12:00:00 +99:00",
+                             "2026-03-01 12:00:00 later", "1.02", "0.0.0 1:00"}) {
         EXPECT_FALSE(readStamp(text, DateOrder::DayFirst)) << text;
     }
 }
@@ -76,7 +76,8 @@ TEST(TimeCell, ReadsClocksAndElapsedTimes) {
 
 TEST(TimeCell, LocalStampsAreLocal) {
     const auto summer = readStamp("2026-07-01 14:00:00", DateOrder::DayFirst);
-    EXPECT_EQ(*toUtc(*summer, "Europe/Berlin", false), readStamp("2026-07-01 12:00:00", DateOrder::DayFirst)->local);
+    EXPECT_EQ(*toUtc(*summer, "Europe/Berlin", false),
+              readStamp("2026-07-01 12:00:00", DateOrder::DayFirst)->local);
     EXPECT_FALSE(toUtc(*summer, "Nowhere/Land", false));
     EXPECT_FALSE(isZone("Nowhere/Land"));
     EXPECT_TRUE(isZone("America/New_York"));

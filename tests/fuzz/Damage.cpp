@@ -1,7 +1,8 @@
 // tests/fuzz/Damage.cpp - damaged notebooks through reading, check, command line and window.
 //
-// usage: anodex-damage [COUNT [SEED]]. Each worker is a process of its own: a crash is counted, not suffered. Exits 1 when
-// anything crashed, when over one in a hundred differences was not found or placed, or when a sound notebook was accused.
+// usage: anodex-damage [COUNT [SEED]]. Each worker is a process of its own: a crash is counted, not suffered.
+// Exits 1 when anything crashed, when over one in a hundred differences was not found or placed, or when a
+// sound notebook was accused.
 #include "app/frame/MainWindow.h"
 #include "cli/Program.h"
 #include "tests/fuzz/DamagedNotebook.h"
@@ -82,7 +83,8 @@ void work(const Job& job) {
         const std::string verdict = fuzz::verdictOn(path, damage, sound);
         throughCommandLine(path);
         throughWindow(bench, window, path);
-        tell(job.report, verdict.empty() ? "good" : "bad " + std::to_string(number) + " " + damage.what + ": " + verdict);
+        tell(job.report,
+             verdict.empty() ? "good" : "bad " + std::to_string(number) + " " + damage.what + ": " + verdict);
     }
     tell(job.report, "end");
 }
@@ -161,8 +163,10 @@ int main(int argc, char** argv) {
     }
     while (wait(nullptr) > 0) {
     }
-    const int wrongly = accused(folder.path(), seed, static_cast<int>(std::clamp<std::uint64_t>(count / 10, 5, 60)));
-    std::printf("%llu damaged notebooks, seed %llu: %llu found or no different, %llu not, %llu workers crashed; %d sound "
+    const int wrongly =
+        accused(folder.path(), seed, static_cast<int>(std::clamp<std::uint64_t>(count / 10, 5, 60)));
+    std::printf("%llu damaged notebooks, seed %llu: %llu found or no different, %llu not, %llu workers "
+                "crashed; %d sound "
                 "ones accused\n",
                 static_cast<unsigned long long>(count), static_cast<unsigned long long>(seed),
                 static_cast<unsigned long long>(tally.good), static_cast<unsigned long long>(tally.bad),

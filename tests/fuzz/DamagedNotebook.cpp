@@ -4,8 +4,8 @@
 #include "tests/support/Samples.h"
 
 #include <SQLiteCpp/SQLiteCpp.h>
-#include <fmt/format.h>
 #include <algorithm>
+#include <fmt/format.h>
 #include <random>
 #include <stdexcept>
 
@@ -22,7 +22,8 @@ constexpr const char* kStatements[] = {
     "UPDATE reading SET quantity = 99 WHERE rowid = 1 + {} % (SELECT max(rowid) FROM reading)",
     "UPDATE reading SET taken = taken + 60000 WHERE rowid = 1 + {} % (SELECT max(rowid) FROM reading)",
     "DELETE FROM reading WHERE rowid = 1 + {} % (SELECT max(rowid) FROM reading)",
-    "INSERT INTO reading SELECT 'copy', build, quantity, side, value, load_ohm, taken + {}, note, struck FROM reading LIMIT 1",
+    "INSERT INTO reading SELECT 'copy', build, quantity, side, value, load_ohm, taken + {}, note, struck "
+    "FROM reading LIMIT 1",
     "UPDATE event SET text = 'nothing' WHERE rowid = 1 + {} % (SELECT max(rowid) FROM event)",
     "DELETE FROM event WHERE rowid = 1 + {} % (SELECT max(rowid) FROM event)",
     "UPDATE revision SET design = '{{' WHERE rowid = 1 + {} % (SELECT max(rowid) FROM revision)",
@@ -41,9 +42,12 @@ constexpr const char* kStatements[] = {
     "DELETE FROM run WHERE rowid = 1 + {} % 2",
     "DELETE FROM run_chunk WHERE rowid = 1 + {} % (SELECT max(rowid) FROM run_chunk)",
     "UPDATE run_chunk SET column_name = 7 WHERE rowid = 1 + {} % (SELECT max(rowid) FROM run_chunk)",
-    "UPDATE run_chunk SET data = substr(data, 1, length(data) - 8) WHERE rowid = 1 + {} % (SELECT max(rowid) FROM run_chunk)",
-    "UPDATE run_chunk SET data = zeroblob(length(data)) WHERE rowid = 1 + {} % (SELECT max(rowid) FROM run_chunk)",
-    "UPDATE run_chunk SET data = x'FFFFFFFFFFFFFFFF' || substr(data, 9) WHERE rowid = 1 + {} % (SELECT max(rowid) FROM run_chunk)",
+    "UPDATE run_chunk SET data = substr(data, 1, length(data) - 8) WHERE rowid = 1 + {} % (SELECT max(rowid) "
+    "FROM run_chunk)",
+    "UPDATE run_chunk SET data = zeroblob(length(data)) WHERE rowid = 1 + {} % (SELECT max(rowid) FROM "
+    "run_chunk)",
+    "UPDATE run_chunk SET data = x'FFFFFFFFFFFFFFFF' || substr(data, 9) WHERE rowid = 1 + {} % (SELECT "
+    "max(rowid) FROM run_chunk)",
     "UPDATE run_chunk SET data = 'text' WHERE rowid = 1 + {} % (SELECT max(rowid) FROM run_chunk)",
     "UPDATE run_chunk SET run = 'nobody' WHERE rowid = 1 + {} % (SELECT max(rowid) FROM run_chunk)",
     "UPDATE run_chunk SET low = low - {}",
@@ -118,7 +122,8 @@ void writeSoundNotebook(const std::filesystem::path& path, std::uint64_t seed) {
         cell::CellDesign varied = design;
         varied.gapMetres = 0.01 * r;
         const auto id = fmt::format("r{}", r);
-        keep("design", {record::Revision{id, "p1", r > 1 ? fmt::format("r{}", r - 1) : "", "Jar " + id, varied, now, false}});
+        keep("design", {record::Revision{id, "p1", r > 1 ? fmt::format("r{}", r - 1) : "", "Jar " + id,
+                                         varied, now, false}});
         for (int b = 1; b <= 2; ++b) {
             record::Build build;
             build.id = fmt::format("{}-b{}", id, b);
@@ -141,7 +146,8 @@ void writeSoundNotebook(const std::filesystem::path& path, std::uint64_t seed) {
         keep("reading", {reading});
         keep("event", {record::Event{fmt::format("e{}", i), build, now, "stirred", random() % 2 == 0}});
     }
-    keep("shelf", {record::Document{"d1", record::DocumentKind::Shelf, "shelf", R"({"format": "anodex-shelf/1"})", false}});
+    keep("shelf", {record::Document{"d1", record::DocumentKind::Shelf, "shelf",
+                                    R"({"format": "anodex-shelf/1"})", false}});
     for (const std::size_t count : {5000U, 300U}) {
         record::RunHeader run;
         run.id = fmt::format("n{}", count);
@@ -200,7 +206,8 @@ Seen seenIn(const std::filesystem::path& path) {
                 return seen;
             }
             for (const auto* column : {&samples->seconds, &samples->volts, &samples->amps}) {
-                seen.content.append(reinterpret_cast<const char*>(column->data()), column->size() * sizeof(double));
+                seen.content.append(reinterpret_cast<const char*>(column->data()),
+                                    column->size() * sizeof(double));
             }
         }
     }
@@ -232,9 +239,11 @@ std::string verdictOn(const std::filesystem::path& path, const Damage& damage, c
         return "what differs was not found";
     }
     // A row that was changed has a place: a design, a build, a run, a document, a table.
-    constexpr const char* kPlaces[] = {"\"Jar ", "\"run of", "document", "table", "project", "history", "made by"};
-    const bool placed = std::any_of(std::begin(kPlaces), std::end(kPlaces),
-                                    [&](const char* place) { return found.find(place) != std::string::npos; });
+    constexpr const char* kPlaces[] = {"\"Jar ",  "\"run of", "document", "table",
+                                       "project", "history",  "made by"};
+    const bool placed = std::any_of(std::begin(kPlaces), std::end(kPlaces), [&](const char* place) {
+        return found.find(place) != std::string::npos;
+    });
     if (differs && damage.logical && !found.starts_with("refused") && !placed) {
         return "found, but no place named: " + found;
     }

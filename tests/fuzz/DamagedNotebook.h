@@ -12,7 +12,7 @@ namespace anodex::fuzz {
 void writeSoundNotebook(const std::filesystem::path& path, std::uint64_t seed);
 
 struct Damage {
-    std::string what;  ///< "bytes", "page", "cut", or the statement.
+    std::string what; ///< "bytes", "page", "cut", or the statement.
     bool logical = false;
 };
 
@@ -20,7 +20,8 @@ struct Damage {
 Damage writeDamaged(const std::filesystem::path& sound, const std::filesystem::path& path, std::uint64_t seed,
                     std::uint64_t number);
 
-/// What a builder would see of it: the dump and every run's samples. Words of a refusal where it cannot be read.
+/// What a builder would see of it: the dump and every run's samples. Words of a refusal where it cannot be
+/// read.
 struct Seen {
     bool readable = false;
     std::string content;
@@ -32,6 +33,7 @@ struct Seen {
 [[nodiscard]] std::string foundIn(const std::filesystem::path& path);
 
 /// Empty when all is well; else what is wrong: a difference that was not found, or not placed.
-[[nodiscard]] std::string verdictOn(const std::filesystem::path& path, const Damage& damage, const Seen& sound);
+[[nodiscard]] std::string verdictOn(const std::filesystem::path& path, const Damage& damage,
+                                    const Seen& sound);
 
 } // namespace anodex::fuzz

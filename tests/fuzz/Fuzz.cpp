@@ -166,7 +166,8 @@ private:
             }
         }
         const std::string fault = faultOf(cell, evaluation);
-        return fault.empty() && cell.charge ? faultOf(cell::chargingOf(m_catalogue, cell, evaluation)) : fault;
+        return fault.empty() && cell.charge ? faultOf(cell::chargingOf(m_catalogue, cell, evaluation))
+                                            : fault;
     }
 
     [[nodiscard]] std::string complaintOf(const Json& json) const {

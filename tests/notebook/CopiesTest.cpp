@@ -14,7 +14,9 @@ using Code = NotebookError::Code;
 
 class Copies : public testing::Test {
 protected:
-    Copies() : m_path(path("cells.anodex")), m_book(*Notebook::open(m_path, OpenMode::Create, "test")) { fill(m_book); }
+    Copies() : m_path(path("cells.anodex")), m_book(*Notebook::open(m_path, OpenMode::Create, "test")) {
+        fill(m_book);
+    }
     std::string path(const std::string& name) const { return m_folder.path(name).string(); }
     void close() { const Notebook closed = std::move(m_book); }
     /// Scribbles over pages of the closed file from a table's root on.

@@ -1,5 +1,5 @@
-// Files of every version there ever was: read as they are, brought up to date step by step, with a backup beside them.
-// tests/data/notebooks/version-N.anodex were written by the program as it was at that version.
+// Files of every version there ever was: read as they are, brought up to date step by step, with a backup
+// beside them. tests/data/notebooks/version-N.anodex were written by the program as it was at that version.
 #include "notebook/Copies.h"
 #include "notebook/Schema.h"
 #include "tests/notebook/NotebookSamples.h"

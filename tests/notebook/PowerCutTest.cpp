@@ -1,5 +1,5 @@
-// The power is cut at five hundred seeded moments: what was written but not synced is lost or torn, nothing that was
-// acknowledged is.
+// The power is cut at five hundred seeded moments: what was written but not synced is lost or torn, nothing
+// that was acknowledged is.
 #include "tests/notebook/NotebookSamples.h"
 #include "tests/support/InUse.h"
 #include "tests/support/LossyStorage.h"
@@ -48,7 +48,9 @@ private:
         m_changing = false;
         m_acknowledged = *m_book->dump();
     }
-    std::uint64_t random() { return (m_state = m_state * 6364136223846793005ULL + 1442695040888963407ULL) >> 33U; }
+    std::uint64_t random() {
+        return (m_state = m_state * 6364136223846793005ULL + 1442695040888963407ULL) >> 33U;
+    }
 
     void change(int i) {
         switch (random() % 5) {

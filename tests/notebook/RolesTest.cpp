@@ -109,14 +109,16 @@ TEST_F(Roles, AnImportLetsAnotherWriterInBetweenItsPieces) {
     std::jthread recorder([&](const std::stop_token& ended) {
         SQLite::Database own(m_path, SQLite::OPEN_READWRITE, 1000);
         while (!ended.stop_requested()) {
-            const bool done = own.tryExec("INSERT OR REPLACE INTO view_state VALUES ('tail', '1')") == SQLITE_OK;
+            const bool done =
+                own.tryExec("INSERT OR REPLACE INTO view_state VALUES ('tail', '1')") == SQLITE_OK;
             ++(done ? written : refused);
             std::this_thread::sleep_for(std::chrono::milliseconds(1));
         }
     });
     int during = 0;
     const auto progress = [&](double share) { during = share < 1.0 ? written.load() : during; };
-    ASSERT_TRUE(editor->importRun("run", 9, run("n2"), test::straightDischarge(0.1, 1e6, 2'000'000), progress));
+    ASSERT_TRUE(
+        editor->importRun("run", 9, run("n2"), test::straightDischarge(0.1, 1e6, 2'000'000), progress));
     recorder.request_stop();
     recorder.join();
     EXPECT_GT(during, 1) << "it wrote before the import was through";
@@ -129,7 +131,8 @@ TEST_F(Roles, WhatADeadImportLeftIsTakenAwayAtTheNextOpening) {
     {
         SQLite::Database dead(m_path, SQLite::OPEN_READWRITE);
         dead.exec("INSERT INTO run SELECT 'n9', build, 'half', started, samples, duration, 1 FROM run");
-        dead.exec("INSERT INTO run_chunk SELECT 'n9', chunk, column_name, samples, first, last, low, high, data FROM "
+        dead.exec("INSERT INTO run_chunk SELECT 'n9', chunk, column_name, samples, first, last, low, high, "
+                  "data FROM "
                   "run_chunk WHERE chunk = 0");
         dead.exec("INSERT INTO unfinished VALUES ('n9')");
     }

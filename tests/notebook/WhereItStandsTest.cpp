@@ -16,16 +16,19 @@ namespace fs = std::filesystem;
 
 class WhereItStands : public testing::Test {
 protected:
-    WhereItStands() : m_path(m_folder.path("cells.anodex").string()), m_book(open(OpenMode::Create)) { fill(m_book); }
+    WhereItStands() : m_path(m_folder.path("cells.anodex").string()), m_book(open(OpenMode::Create)) {
+        fill(m_book);
+    }
     Notebook open(OpenMode mode) const {
         auto opened = Notebook::open(m_path, mode, "test");
         EXPECT_TRUE(opened) << (opened ? "" : opened.error().detail);
         return std::move(*opened);
     }
     void expectRefusedAndWrittenBack() {
-        for (const auto& refused : {m_book.commit("reading", 9, {reading("m2", 1.0)}).error(), m_book.undo().error(),
-                                    m_book.redo().error(),
-                                    m_book.importRun("run", 9, run("n2"), test::straightDischarge(0.1, 10, 10)).error()}) {
+        for (const auto& refused :
+             {m_book.commit("reading", 9, {reading("m2", 1.0)}).error(), m_book.undo().error(),
+              m_book.redo().error(),
+              m_book.importRun("run", 9, run("n2"), test::straightDischarge(0.1, 10, 10)).error()}) {
             EXPECT_EQ(refused.code, Code::Moved);
         }
         const std::string back = m_folder.path("written back.anodex").string();

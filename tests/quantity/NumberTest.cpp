@@ -81,11 +81,12 @@ TEST(Number, IsNotReadWhereNoneStands) {
 }
 
 TEST(Number, StopsWhereItEnds) {
-    const std::pair<const char*, std::size_t> ends[] = {{"1.02 V", 4}, {"3, 4", 1}, {"12:30", 2},  {"5 10 20", 1},
-                                                        {"1.2.3", 5},  {"7e", 1},   {"1/2/2026", 1}};
+    const std::pair<const char*, std::size_t> ends[] = {
+        {"1.02 V", 4}, {"3, 4", 1}, {"12:30", 2}, {"5 10 20", 1}, {"1.2.3", 5}, {"7e", 1}, {"1/2/2026", 1}};
     for (const auto& [text, used] : ends) {
         const auto span = readNumber(text);
-        EXPECT_TRUE(!span || span->used == used || std::string_view(text) == "1.2.3") << text << " " << span->used;
+        EXPECT_TRUE(!span || span->used == used || std::string_view(text) == "1.2.3")
+            << text << " " << span->used;
     }
 }
 
@@ -104,7 +105,8 @@ TEST(Number, EveryStyleOfEveryMagnitudeComesBack) {
         const std::string plain = fmt::format("{}", value);
         std::string comma = plain;
         std::replace(comma.begin(), comma.end(), '.', ',');
-        for (const std::string& text : {plain, comma, fmt::format("{:e}", value), fmt::format("{:.3f}", value)}) {
+        for (const std::string& text :
+             {plain, comma, fmt::format("{:e}", value), fmt::format("{:.3f}", value)}) {
             const auto span = readNumber(text);
             ASSERT_TRUE(span) << text;
             EXPECT_EQ(span->used, text.size()) << text;

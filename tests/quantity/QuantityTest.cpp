@@ -84,7 +84,8 @@ INSTANTIATE_TEST_SUITE_P(Spellings, Quantities, testing::ValuesIn(kRows), test::
 
 TEST(Quantity, WhatHasTwoReadingsHasBoth) {
     for (const auto& [text, first, second] :
-         {std::tuple{"1,234 mV", 1.234, 0.001234}, std::tuple{"5 MOHM", 5e-3, 5e6}, std::tuple{"1,000 ohm", 1000.0, 1.0}}) {
+         {std::tuple{"1,234 mV", 1.234, 0.001234}, std::tuple{"5 MOHM", 5e-3, 5e6},
+          std::tuple{"1,000 ohm", 1000.0, 1.0}}) {
         const auto span = readQuantity(text);
         ASSERT_TRUE(span) << text;
         ASSERT_EQ(span->readings.size(), 2U) << text;
@@ -96,9 +97,9 @@ TEST(Quantity, WhatHasTwoReadingsHasBoth) {
 }
 
 TEST(Quantity, CarriesItsDoubt) {
-    const std::pair<const char*, double> doubts[] = {{"0.98 ± 0.02 V", 0.02},   {"0.98 V ± 0.02", 0.02},
-                                                     {"0.98 V ± 20 mV", 0.02},  {"0.98 V +/- 0.02 V", 0.02},
-                                                     {"100 mV ± 5 %", 0.005},   {"980 ± 20 mV", 0.02}};
+    const std::pair<const char*, double> doubts[] = {{"0.98 ± 0.02 V", 0.02},  {"0.98 V ± 0.02", 0.02},
+                                                     {"0.98 V ± 20 mV", 0.02}, {"0.98 V +/- 0.02 V", 0.02},
+                                                     {"100 mV ± 5 %", 0.005},  {"980 ± 20 mV", 0.02}};
     for (const auto& [text, doubt] : doubts) {
         const auto span = readQuantity(text);
         ASSERT_TRUE(span && span->doubt) << text;
@@ -110,8 +111,9 @@ TEST(Quantity, CarriesItsDoubt) {
 }
 
 TEST(Quantity, StopsBeforeTheNextWord) {
-    const std::pair<const char*, std::size_t> ends[] = {
-        {"5 g salt", 3}, {"3 lemons", 1}, {"20 mL vinegar", 5}, {"1.02 V, warm", 6}, {"10 ohm load", 6}, {"4 mAh", 5}};
+    const std::pair<const char*, std::size_t> ends[] = {{"5 g salt", 3},      {"3 lemons", 1},
+                                                        {"20 mL vinegar", 5}, {"1.02 V, warm", 6},
+                                                        {"10 ohm load", 6},   {"4 mAh", 5}};
     for (const auto& [text, used] : ends) {
         EXPECT_EQ(readQuantity(text)->used, used) << text;
     }

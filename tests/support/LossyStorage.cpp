@@ -38,7 +38,8 @@ int readFile(sqlite3_file* file, void* into, int count, sqlite3_int64 at) {
 int writeFile(sqlite3_file* file, const void* bytes, int count, sqlite3_int64 at) {
     const int code = real(file)->pMethods->xWrite(real(file), bytes, count, at);
     if (code == SQLITE_OK && layer(file)->path != nullptr && g_storage != nullptr) {
-        g_storage->write(*layer(file)->path, static_cast<std::uint64_t>(at), bytes, static_cast<std::size_t>(count));
+        g_storage->write(*layer(file)->path, static_cast<std::uint64_t>(at), bytes,
+                         static_cast<std::size_t>(count));
     }
     return code;
 }
@@ -93,10 +94,10 @@ int unmapShared(sqlite3_file* file, int remove) {
     return real(file)->pMethods->xShmUnmap(real(file), remove);
 }
 
-constexpr sqlite3_io_methods kMethods = {2,          closeFile,  readFile,     writeFile,   truncateFile, syncFile,
-                                         sizeOfFile, lockFile,   unlockFile,   isReserved,  controlFile,  sectorSize,
-                                         deviceTraits, mapShared, lockShared,  barrier,     unmapShared,  nullptr,
-                                         nullptr};
+constexpr sqlite3_io_methods kMethods = {2,           closeFile,   readFile,     writeFile,  truncateFile,
+                                         syncFile,    sizeOfFile,  lockFile,     unlockFile, isReserved,
+                                         controlFile, sectorSize,  deviceTraits, mapShared,  lockShared,
+                                         barrier,     unmapShared, nullptr,      nullptr};
 
 int openFile(sqlite3_vfs* /*vfs*/, const char* name, sqlite3_file* file, int flags, int* outFlags) {
     auto* made = new (file) LayerFile;

@@ -1,8 +1,9 @@
-// tests/support/LossyStorage.h - a storage layer that forgets what was not synced, as a power cut makes it do.
+// tests/support/LossyStorage.h - a storage layer that forgets what was not synced, as a power cut makes it
+// do.
 //
-// While it lives it is the storage library's default. Everything is passed on to the real files; besides, each file's
-// durable content is kept, and the writes since. At chosen moments it writes the image a cut would have left: what was
-// synced, and of the rest a seeded choice, some of it torn.
+// While it lives it is the storage library's default. Everything is passed on to the real files; besides,
+// each file's durable content is kept, and the writes since. At chosen moments it writes the image a cut
+// would have left: what was synced, and of the rest a seeded choice, some of it torn.
 #pragma once
 #include <cstdint>
 #include <filesystem>

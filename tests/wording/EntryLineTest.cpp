@@ -2,8 +2,8 @@
 #include "tests/support/Samples.h"
 #include "wording/PartText.h"
 
-#include <cmath>
 #include <algorithm>
+#include <cmath>
 #include <gtest/gtest.h>
 #include <iostream>
 #include <iterator>
@@ -86,9 +86,8 @@ INSTANTIATE_TEST_SUITE_P(
         Phrase{"density 1.28", kDensity, 1280}, Phrase{"1.28 g/mL", kDensity, 1280},
         Phrase{"mass neg 12.3 g", kMass, 0.0123, kNegative}, Phrase{"weight 0.5 kg", kMass, 0.5},
         Phrase{"0.8 V under load", kLoad, 0.8}, Phrase{"loaded 0.8 V", kLoad, 0.8},
-        Phrase{"voltage 1.02 V", kOcv, 1.02},
-        Phrase{"current 35 mA", kAmps, 0.035}, Phrase{"level 34 mm", kLevel, 0.034},
-        Phrase{"level 3.4 cm", kLevel, 0.034}),
+        Phrase{"voltage 1.02 V", kOcv, 1.02}, Phrase{"current 35 mA", kAmps, 0.035},
+        Phrase{"level 34 mm", kLevel, 0.034}, Phrase{"level 3.4 cm", kLevel, 0.034}),
     test::named(&Phrase::text));
 
 struct NotAReading {
@@ -110,19 +109,18 @@ TEST_P(EntryLineKeeps, WhatIsNoReadingAsWords) {
 
 INSTANTIATE_TEST_SUITE_P(
     Wrong, EntryLineKeeps,
-    testing::Values(NotAReading{"1.02 Q", Kind::Note},
-                    NotAReading{"1.02 kg V", Kind::Note}, NotAReading{"1..02 V", Kind::Note},
-                    NotAReading{"1.02.3 V", Kind::Note}, NotAReading{"V 1.02x", Kind::Note},
-                    NotAReading{"pH", Kind::Note}, NotAReading{"pH 99", Kind::Question},
-                    NotAReading{"pH acid", Kind::Note}, NotAReading{"pH 4 V", Kind::Note},
-                    NotAReading{"short 1.2 V", Kind::Note}, NotAReading{"open 3 mA", Kind::Note},
-                    NotAReading{"900 V", Kind::Question}, NotAReading{"5000 A", Kind::Question},
-                    NotAReading{"-5 ohm", Kind::Question}, NotAReading{"900 °C", Kind::Question},
-                    NotAReading{"density 90", Kind::Question}, NotAReading{"20 mL", Kind::Note},
-                    NotAReading{"mass heavy", Kind::Note}, NotAReading{"looks cloudy", Kind::Note},
-                    NotAReading{"level high", Kind::Note}, NotAReading{"12 min ago", Kind::Note},
-                    NotAReading{"ohm", Kind::Note}, NotAReading{"", Kind::Nothing},
-                    NotAReading{"   ", Kind::Nothing}),
+    testing::Values(NotAReading{"1.02 Q", Kind::Note}, NotAReading{"1.02 kg V", Kind::Note},
+                    NotAReading{"1..02 V", Kind::Note}, NotAReading{"1.02.3 V", Kind::Note},
+                    NotAReading{"V 1.02x", Kind::Note}, NotAReading{"pH", Kind::Note},
+                    NotAReading{"pH 99", Kind::Question}, NotAReading{"pH acid", Kind::Note},
+                    NotAReading{"pH 4 V", Kind::Note}, NotAReading{"short 1.2 V", Kind::Note},
+                    NotAReading{"open 3 mA", Kind::Note}, NotAReading{"900 V", Kind::Question},
+                    NotAReading{"5000 A", Kind::Question}, NotAReading{"-5 ohm", Kind::Question},
+                    NotAReading{"900 °C", Kind::Question}, NotAReading{"density 90", Kind::Question},
+                    NotAReading{"20 mL", Kind::Note}, NotAReading{"mass heavy", Kind::Note},
+                    NotAReading{"looks cloudy", Kind::Note}, NotAReading{"level high", Kind::Note},
+                    NotAReading{"12 min ago", Kind::Note}, NotAReading{"ohm", Kind::Note},
+                    NotAReading{"", Kind::Nothing}, NotAReading{"   ", Kind::Nothing}),
     test::named(&NotAReading::text));
 
 struct Plain {
@@ -134,31 +132,88 @@ struct Plain {
 
 // As a person with wet gloves types them, of a lemon cell that gives about a volt and a milliampere.
 constexpr Plain kPlain[] = {
-    {"1.02 V", kOcv, 1.02}, {"1,02 V", kOcv, 1.02}, {"1.02v", kOcv, 1.02}, {"1.02 volt", kOcv, 1.02},
-    {"1020 mv", kOcv, 1.02}, {"1 020 mV", kOcv, 1.02}, {"1.020,5 mV", kOcv, 1.0205}, {"1,020.5 mV", kOcv, 1.0205},
-    {"1020 millivolts", kOcv, 1.02}, {"V 1.02 V", kOcv, 1.02}, {"open 1.02", kOcv, 1.02}, {"open circuit 1.02 V", kOcv, 1.02},
-    {"ocv: 1.02 V", kOcv, 1.02}, {"OCV=1.02V", kOcv, 1.02}, {"voc 980 mV", kOcv, 0.98}, {"voltage is 0.98 V", kOcv, 0.98},
-    {"reads 0.98 V", kOcv, 0.98}, {"now 0.98 V", kOcv, 0.98}, {"0.98 V now", kOcv, 0.98}, {".98 V", kOcv, 0.98},
-    {"0.98 V, warm", kOcv, 0.98}, {"0.98 V after stirring", kOcv, 0.98}, {"0.98 ± 0.02 V", kOcv, 0.98},
-    {"9.8e-1 V", kOcv, 0.98}, {"-0.98 V", kOcv, -0.98}, {"−0.98 V", kOcv, -0.98},
-    {"shorted 3 ma", kShort, 0.003}, {"short 3 mA", kShort, 0.003}, {"short circuit 3 mA", kShort, 0.003},
-    {"3 mA short", kShort, 0.003}, {"3 ma shorted", kShort, 0.003}, {"isc 3mA", kShort, 0.003}, {"sc 0,003 A", kShort, 0.003},
-    {"shorted: 850 uA", kShort, 0.00085}, {"shorted 850 µA", kShort, 0.00085}, {"short 850 microamps", kShort, 0.00085},
-    {"short 1/2 mA", kShort, 0.0005}, {"short ½ mA", kShort, 0.0005}, {"short current 1 milliamp", kShort, 0.001},
-    {"0.9 V 10 ohm", kLoad, 0.9, 10}, {"0.9V 10R", kLoad, 0.9, 10}, {"10 ohm 0.9 V", kLoad, 0.9, 10},
-    {"0.9 V through 10 ohm", kLoad, 0.9, 10}, {"0.9 V at 10 Ω", kLoad, 0.9, 10}, {"0.9 V with 10 ohms", kLoad, 0.9, 10},
-    {"0.9 V across 1 kohm", kLoad, 0.9, 1000}, {"0.9 V over 4.7k", kLoad, 0.9, 4700}, {"0.9 V load 22 ohm", kLoad, 0.9, 22},
-    {"900 mV 22 Ohm", kLoad, 0.9, 22}, {"loaded 0.9 V", kLoad, 0.9}, {"0.9 V under load", kLoad, 0.9},
-    {"0.9 V with the LED", kLoad, 0.9}, {"0.9 V on the motor", kLoad, 0.9}, {"buzzer 0.9 V", kLoad, 0.9},
-    {"0.9 V 1 mA", kLoad, 0.9, 900}, {"0.9 V at 1 mA", kLoad, 0.9, 900},
-    {"1 mA", kAmps, 0.001}, {"1 mA through 470 ohm", kAmps, 0.001, 470}, {"1 ma 470 ohm", kAmps, 0.001, 470},
+    {"1.02 V", kOcv, 1.02},
+    {"1,02 V", kOcv, 1.02},
+    {"1.02v", kOcv, 1.02},
+    {"1.02 volt", kOcv, 1.02},
+    {"1020 mv", kOcv, 1.02},
+    {"1 020 mV", kOcv, 1.02},
+    {"1.020,5 mV", kOcv, 1.0205},
+    {"1,020.5 mV", kOcv, 1.0205},
+    {"1020 millivolts", kOcv, 1.02},
+    {"V 1.02 V", kOcv, 1.02},
+    {"open 1.02", kOcv, 1.02},
+    {"open circuit 1.02 V", kOcv, 1.02},
+    {"ocv: 1.02 V", kOcv, 1.02},
+    {"OCV=1.02V", kOcv, 1.02},
+    {"voc 980 mV", kOcv, 0.98},
+    {"voltage is 0.98 V", kOcv, 0.98},
+    {"reads 0.98 V", kOcv, 0.98},
+    {"now 0.98 V", kOcv, 0.98},
+    {"0.98 V now", kOcv, 0.98},
+    {".98 V", kOcv, 0.98},
+    {"0.98 V, warm", kOcv, 0.98},
+    {"0.98 V after stirring", kOcv, 0.98},
+    {"0.98 ± 0.02 V", kOcv, 0.98},
+    {"9.8e-1 V", kOcv, 0.98},
+    {"-0.98 V", kOcv, -0.98},
+    {"−0.98 V", kOcv, -0.98},
+    {"shorted 3 ma", kShort, 0.003},
+    {"short 3 mA", kShort, 0.003},
+    {"short circuit 3 mA", kShort, 0.003},
+    {"3 mA short", kShort, 0.003},
+    {"3 ma shorted", kShort, 0.003},
+    {"isc 3mA", kShort, 0.003},
+    {"sc 0,003 A", kShort, 0.003},
+    {"shorted: 850 uA", kShort, 0.00085},
+    {"shorted 850 µA", kShort, 0.00085},
+    {"short 850 microamps", kShort, 0.00085},
+    {"short 1/2 mA", kShort, 0.0005},
+    {"short ½ mA", kShort, 0.0005},
+    {"short current 1 milliamp", kShort, 0.001},
+    {"0.9 V 10 ohm", kLoad, 0.9, 10},
+    {"0.9V 10R", kLoad, 0.9, 10},
+    {"10 ohm 0.9 V", kLoad, 0.9, 10},
+    {"0.9 V through 10 ohm", kLoad, 0.9, 10},
+    {"0.9 V at 10 Ω", kLoad, 0.9, 10},
+    {"0.9 V with 10 ohms", kLoad, 0.9, 10},
+    {"0.9 V across 1 kohm", kLoad, 0.9, 1000},
+    {"0.9 V over 4.7k", kLoad, 0.9, 4700},
+    {"0.9 V load 22 ohm", kLoad, 0.9, 22},
+    {"900 mV 22 Ohm", kLoad, 0.9, 22},
+    {"loaded 0.9 V", kLoad, 0.9},
+    {"0.9 V under load", kLoad, 0.9},
+    {"0.9 V with the LED", kLoad, 0.9},
+    {"0.9 V on the motor", kLoad, 0.9},
+    {"buzzer 0.9 V", kLoad, 0.9},
+    {"0.9 V 1 mA", kLoad, 0.9, 900},
+    {"0.9 V at 1 mA", kLoad, 0.9, 900},
+    {"1 mA", kAmps, 0.001},
+    {"1 mA through 470 ohm", kAmps, 0.001, 470},
+    {"1 ma 470 ohm", kAmps, 0.001, 470},
     {"current 1 mA", kAmps, 0.001},
-    {"pH 4.2", kPh, 4.2}, {"ph 4,2", kPh, 4.2}, {"PH=2.3", kPh, 2.3}, {"pH is 2.3", kPh, 2.3},
-    {"12 ohm", kOhm, 12}, {"resistance 12", kOhm, 12}, {"resistance 1.2 kohm", kOhm, 1200}, {"20 mohm", kOhm, 0.02},
-    {"20 °C", kTemp, 293.15}, {"20 C", kTemp, 293.15}, {"temp 20", kTemp, 293.15}, {"68 F", kTemp, 293.15},
-    {"68 °F", kTemp, 293.15}, {"density 1.28", kDensity, 1280}, {"1.28 g/mL", kDensity, 1280}, {"1,28 kg/l", kDensity, 1280},
-    {"mass 12.3 g", kMass, 0.0123}, {"weight 0.5 kg", kMass, 0.5}, {"level 34 mm", kLevel, 0.034},
-    {"1.02 V 12 min ago", kOcv, 1.02}, {"2 hours ago 1.02 V", kOcv, 1.02}, {"1.02 V 3 days ago", kOcv, 1.02},
+    {"pH 4.2", kPh, 4.2},
+    {"ph 4,2", kPh, 4.2},
+    {"PH=2.3", kPh, 2.3},
+    {"pH is 2.3", kPh, 2.3},
+    {"12 ohm", kOhm, 12},
+    {"resistance 12", kOhm, 12},
+    {"resistance 1.2 kohm", kOhm, 1200},
+    {"20 mohm", kOhm, 0.02},
+    {"20 °C", kTemp, 293.15},
+    {"20 C", kTemp, 293.15},
+    {"temp 20", kTemp, 293.15},
+    {"68 F", kTemp, 293.15},
+    {"68 °F", kTemp, 293.15},
+    {"density 1.28", kDensity, 1280},
+    {"1.28 g/mL", kDensity, 1280},
+    {"1,28 kg/l", kDensity, 1280},
+    {"mass 12.3 g", kMass, 0.0123},
+    {"weight 0.5 kg", kMass, 0.5},
+    {"level 34 mm", kLevel, 0.034},
+    {"1.02 V 12 min ago", kOcv, 1.02},
+    {"2 hours ago 1.02 V", kOcv, 1.02},
+    {"1.02 V 3 days ago", kOcv, 1.02},
     {"1.02 V an hour in the sun", kOcv, 1.02},
 };
 
@@ -169,9 +224,10 @@ TEST(EntryLine, PlainPhrasesAreUnderstoodUnasked) {
     std::size_t right = 0;
     for (const Plain& plain : kPlain) {
         const Entry entry = readEntry(plain.text, kNow, kLemon);
-        const bool good = entry.kind == Kind::Reading && entry.reading.quantity == plain.quantity &&
-                          std::abs(entry.reading.value - plain.value) < 1e-9 + 1e-6 * std::abs(plain.value) &&
-                          std::abs(entry.reading.loadOhm.value_or(0.0) - plain.loadOhm) < 1e-6 + 1e-6 * plain.loadOhm;
+        const bool good =
+            entry.kind == Kind::Reading && entry.reading.quantity == plain.quantity &&
+            std::abs(entry.reading.value - plain.value) < 1e-9 + 1e-6 * std::abs(plain.value) &&
+            std::abs(entry.reading.loadOhm.value_or(0.0) - plain.loadOhm) < 1e-6 + 1e-6 * plain.loadOhm;
         right += good ? 1 : 0;
         if (!good) {
             std::cout << plain.text << " → " << entry.echo << "\n";
@@ -183,14 +239,45 @@ TEST(EntryLine, PlainPhrasesAreUnderstoodUnasked) {
 }
 
 TEST(EntryLine, TrapsAreNeverKeptUnasked) {
-    const char* traps[] = {"1,234 mV",       "1,000 mV",      "short 1,500 mA", "102 V",          "1020 V",
-                           "1.02 mV",        "12 V",          "short 3 A",      "shorted 30 A",   "short 1 nA",
-                           "3 A",            "5 MOHM",        "1.02",           "42",             "pH 42",
-                           "pH -9",          "temp 900 C",    "900 °C",         "density 90",     "-5 ohm",
-                           "1.02 V 0.98 V",  "1.02 V or 1.1 V", "3 mA 4 mA",    "ocv 1.02 V 10 ohm", "open 1.02 V under load",
-                           "open circuit 0.9 V with the LED", "1.02 V yesterday", "1.02 V tomorrow", "1.02 V on Monday",
-                           "12:30 1.02 V",   "1.02 V at 12:30", "1.02 V in 5 min", "1.02 V later",  "0.001 V",
-                           "5,000 mV",       "short 0,5 A",   "1,234 V",        "short 2,000 µA", "1.02 kV",
+    const char* traps[] = {"1,234 mV",
+                           "1,000 mV",
+                           "short 1,500 mA",
+                           "102 V",
+                           "1020 V",
+                           "1.02 mV",
+                           "12 V",
+                           "short 3 A",
+                           "shorted 30 A",
+                           "short 1 nA",
+                           "3 A",
+                           "5 MOHM",
+                           "1.02",
+                           "42",
+                           "pH 42",
+                           "pH -9",
+                           "temp 900 C",
+                           "900 °C",
+                           "density 90",
+                           "-5 ohm",
+                           "1.02 V 0.98 V",
+                           "1.02 V or 1.1 V",
+                           "3 mA 4 mA",
+                           "ocv 1.02 V 10 ohm",
+                           "open 1.02 V under load",
+                           "open circuit 0.9 V with the LED",
+                           "1.02 V yesterday",
+                           "1.02 V tomorrow",
+                           "1.02 V on Monday",
+                           "12:30 1.02 V",
+                           "1.02 V at 12:30",
+                           "1.02 V in 5 min",
+                           "1.02 V later",
+                           "0.001 V",
+                           "5,000 mV",
+                           "short 0,5 A",
+                           "1,234 V",
+                           "short 2,000 µA",
+                           "1.02 kV",
                            "voltage 1020"};
     ASSERT_EQ(std::size(traps), 40U);
     for (const char* trap : traps) {
@@ -208,7 +295,8 @@ TEST(EntryLine, AChoiceIsTypedAsItIsMeant) {
         EXPECT_EQ(meant.kind, Kind::Reading) << choice;
     }
     const Entry far = readEntry("1020 V", kNow, kLemon);
-    EXPECT_NE(std::find(far.question.choices.begin(), far.question.choices.end(), "1020 mV"), far.question.choices.end());
+    EXPECT_NE(std::find(far.question.choices.begin(), far.question.choices.end(), "1020 mV"),
+              far.question.choices.end());
     EXPECT_EQ(readEntry("12 V", kNow, kLemon, true).kind, Kind::Reading) << "asked about once";
 }
 

@@ -29,7 +29,8 @@ Log*& complaintsTo() {
 
 void complain(QtMsgType type, const QMessageLogContext& context, const QString& message) {
     if (complaintsTo() != nullptr && type != QtDebugMsg && type != QtInfoMsg) {
-        complaintsTo()->fault(context.category != nullptr ? context.category : "toolkit", message.toStdString());
+        complaintsTo()->fault(context.category != nullptr ? context.category : "toolkit",
+                              message.toStdString());
     }
 }
 

@@ -1,4 +1,5 @@
-// src/app/frame/Application.h - the toolkit's application with two doors: faults of the model and signals to end.
+// src/app/frame/Application.h - the toolkit's application with two doors: faults of the model and signals to
+// end.
 #pragma once
 #include "app/session/Log.h"
 #include <QApplication>

@@ -12,7 +12,8 @@ void Drawer::fill(QMenu& menu, Workbench& bench, FileActions& files, const Theme
     menu.addAction(tr("Save this design as a file…"), &files, &FileActions::saveDesign);
     menu.addAction(tr("Write down a build\tCtrl+B"), &bench, &Workbench::writeDownBuild);
     menu.addAction(tr("Import a run…\tCtrl+I"), actions.importRun);
-    menu.addAction(bench.isHeld() ? tr("Let go of the held state\tCtrl+H") : tr("Hold this state to compare\tCtrl+H"),
+    menu.addAction(bench.isHeld() ? tr("Let go of the held state\tCtrl+H")
+                                  : tr("Hold this state to compare\tCtrl+H"),
                    &bench, &Workbench::toggleHold);
     menu.addSeparator();
     menu.addAction(tr("New notebook…\tCtrl+N"), &files, &FileActions::newNotebook);
@@ -29,14 +30,15 @@ void Drawer::fill(QMenu& menu, Workbench& bench, FileActions& files, const Theme
     mend->addAction(tr("Show the log"), &files, &FileActions::showLog);
     menu.addSeparator();
     menu.addAction(tr("What can I make?\tCtrl+K"), &menu, [=] { actions.show(QStringLiteral("shelf")); });
-    menu.addAction(tr("Catalogue and sources\tCtrl+L"), &menu, [=] { actions.show(QStringLiteral("catalogue")); });
+    menu.addAction(tr("Catalogue and sources\tCtrl+L"), &menu,
+                   [=] { actions.show(QStringLiteral("catalogue")); });
     QMenu* look = menu.addMenu(tr("Look"));
     const std::pair<QString, ThemeChoice> choices[] = {{tr("Follow the desktop"), ThemeChoice::FollowDesktop},
                                                        {tr("Light"), ThemeChoice::Light},
                                                        {tr("Dark"), ThemeChoice::Dark}};
     for (const auto& [words, choice] : choices) {
-        QAction* action =
-            look->addAction(words, &menu, [=, chosen = choice] { actions.setTheme(static_cast<int>(chosen)); });
+        QAction* action = look->addAction(
+            words, &menu, [=, chosen = choice] { actions.setTheme(static_cast<int>(chosen)); });
         action->setCheckable(true);
         action->setChecked(theme.choice() == choice);
     }

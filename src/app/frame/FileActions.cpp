@@ -114,8 +114,8 @@ void FileActions::saveDesign() {
         return;
     }
     const record::Revision revision = *m_bench.revision();
-    const QString path =
-        m_bench.services().chooseSave(tr("Save this design as a file"), q(revision.name) + QStringLiteral(".cell.json"));
+    const QString path = m_bench.services().chooseSave(tr("Save this design as a file"),
+                                                       q(revision.name) + QStringLiteral(".cell.json"));
     if (path.isEmpty()) {
         return;
     }
@@ -123,9 +123,10 @@ void FileActions::saveDesign() {
     named.name = revision.name;
     const std::string text = formats::writeCellFile(named);
     QSaveFile file(path);
-    const bool written = file.open(QIODevice::WriteOnly) &&
-                         file.write(text.data(), static_cast<qint64>(text.size())) == static_cast<qint64>(text.size()) &&
-                         file.commit();
+    const bool written =
+        file.open(QIODevice::WriteOnly) &&
+        file.write(text.data(), static_cast<qint64>(text.size())) == static_cast<qint64>(text.size()) &&
+        file.commit();
     if (written) {
         emit said(tr("%1 is in %2").arg(q(revision.name), path));
     } else {

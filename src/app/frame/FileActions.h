@@ -1,4 +1,5 @@
-// src/app/frame/FileActions.h - what is done with files from the drawer: notebooks, designs, backups, the log.
+// src/app/frame/FileActions.h - what is done with files from the drawer: notebooks, designs, backups, the
+// log.
 #pragma once
 #include "app/session/Workbench.h"
 #include <QObject>

@@ -55,8 +55,8 @@ QString q(const std::string& text) {
 } // namespace
 
 MainWindow::MainWindow(Workbench& bench, Theme& theme, QWidget* parent)
-    : QMainWindow(parent), m_bench(bench), m_theme(theme), m_files(new FileActions(bench, this)), m_wire(new Wire(theme, this)),
-      m_crumbs(new Crumbs(bench, this)), m_stage(new QStackedWidget(this)),
+    : QMainWindow(parent), m_bench(bench), m_theme(theme), m_files(new FileActions(bench, this)),
+      m_wire(new Wire(theme, this)), m_crumbs(new Crumbs(bench, this)), m_stage(new QStackedWidget(this)),
       m_rail(new Rail(bench, theme, this)), m_railFrame(new PictureScroll(m_rail, this)),
       m_strip(new MessageStrip(theme, this)), m_explain(new ExplainPanel(this)), m_find(new FindPanel(this)),
       m_notebook(new NotebookView(bench, theme, this)), m_couple(new CoupleView(bench, theme, this)),

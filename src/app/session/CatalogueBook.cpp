@@ -25,7 +25,8 @@ tl::expected<Read, formats::FileError> readWith(const std::vector<formats::OwnEn
 } // namespace
 
 CatalogueBook::CatalogueBook(const chemistry::Catalogue& shipped)
-    : m_shipped(CatalogueHandle(), &shipped), m_current(m_shipped), m_files(formats::builtInCatalogueFiles()) {}
+    : m_shipped(CatalogueHandle(), &shipped), m_current(m_shipped),
+      m_files(formats::builtInCatalogueFiles()) {}
 
 bool CatalogueBook::use(const std::vector<record::Document>& documents, QString& problem) {
     std::vector<formats::OwnEntry> entries;

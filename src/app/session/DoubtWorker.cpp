@@ -20,17 +20,19 @@ void DoubtWorker::request(const Outcome& outcome, int ticket) {
         m_work.cancel();
         return;
     }
-    m_work.request([this, catalogue = outcome.catalogue, cell = *outcome.cell, evaluation = *outcome.evaluation,
-                    ticket](const std::stop_token& stop) {
+    m_work.request([this, catalogue = outcome.catalogue, cell = *outcome.cell,
+                    evaluation = *outcome.evaluation, ticket](const std::stop_token& stop) {
         try {
             const auto doubt = cell::estimateDoubt(*catalogue, cell, evaluation, {kSamples, 1, 1}, stop);
             if (doubt) {
                 QMetaObject::invokeMethod(
-                    this, [this, ticket, result = *doubt] { emit finished(ticket, result); }, Qt::QueuedConnection);
+                    this, [this, ticket, result = *doubt] { emit finished(ticket, result); },
+                    Qt::QueuedConnection);
             }
         } catch (const base::Fault& fault) {
             QMetaObject::invokeMethod(
-                this, [this, law = QString::fromLatin1(fault.law())] { emit faulted(law); }, Qt::QueuedConnection);
+                this, [this, law = QString::fromLatin1(fault.law())] { emit faulted(law); },
+                Qt::QueuedConnection);
         }
     });
 }

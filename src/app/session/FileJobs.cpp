@@ -74,7 +74,8 @@ void FileJobs::restore(const QString& notebook, const QString& backup) {
     begin([this, notebook, backup](const std::stop_token& /*stop*/) {
         const auto done = notebook::restoreNotebook(notebook.toStdString(), backup.toStdString());
         const QString keptAs = done ? q(*done) : QString();
-        return [this, notebook, keptAs, problem = problemOf(done)] { emit restored(notebook, keptAs, problem); };
+        return
+            [this, notebook, keptAs, problem = problemOf(done)] { emit restored(notebook, keptAs, problem); };
     });
 }
 

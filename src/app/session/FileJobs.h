@@ -1,4 +1,5 @@
-// src/app/session/FileJobs.h - slow work on notebook files, aside: copies, the full check, restoring, rescuing.
+// src/app/session/FileJobs.h - slow work on notebook files, aside: copies, the full check, restoring,
+// rescuing.
 //
 // One job at a time, each over a connection of its own; a new check takes the place of one that runs.
 #pragma once

@@ -31,7 +31,8 @@ void write(int file, const char* text) {
 
 void die(int signal) {
     const LastWords& words = lastWords();
-    std::array<char, 3> number{static_cast<char>('0' + signal / 10), static_cast<char>('0' + signal % 10), '\0'};
+    std::array<char, 3> number{static_cast<char>('0' + signal / 10), static_cast<char>('0' + signal % 10),
+                               '\0'};
     write(words.file, "died of signal ");
     write(words.file, number.data());
     write(words.file, " during: ");

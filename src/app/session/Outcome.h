@@ -16,8 +16,8 @@ struct Outcome {
     std::optional<cell::Evaluation> evaluation;
     std::vector<cell::Finding> findings;
     std::optional<cell::Doubt> doubt; ///< Arrives a moment later.
-    std::string problem;               ///< In one line why the design cannot be used; empty when it can.
-    bool faulty = false;               ///< The problem lies with the model, not with the design.
+    std::string problem;              ///< In one line why the design cannot be used; empty when it can.
+    bool faulty = false;              ///< The problem lies with the model, not with the design.
 
     [[nodiscard]] bool usable() const { return evaluation.has_value(); }
 };

@@ -42,16 +42,14 @@ ScreenedCell toldCell(const chemistry::Catalogue& catalogue, const shelf::Candid
 
 ScreenWorker::ScreenWorker(QObject* parent) : QObject(parent), m_work(kPauseMilliseconds) {}
 
-void ScreenWorker::request(CatalogueHandle catalogue, const shelf::Shelf& shelf,
-                           shelf::RankBy by) {
-    m_work.request(
-        [this, from = std::move(catalogue), shelf, by](const std::stop_token& stop) {
-            try {
-                run(*from, shelf, by, stop);
-            } catch (const base::Fault& fault) {
-                tell({{}, 0, 0, true, QString::fromStdString(wording::errorText(fault))});
-            }
-        });
+void ScreenWorker::request(CatalogueHandle catalogue, const shelf::Shelf& shelf, shelf::RankBy by) {
+    m_work.request([this, from = std::move(catalogue), shelf, by](const std::stop_token& stop) {
+        try {
+            run(*from, shelf, by, stop);
+        } catch (const base::Fault& fault) {
+            tell({{}, 0, 0, true, QString::fromStdString(wording::errorText(fault))});
+        }
+    });
 }
 
 void ScreenWorker::tell(ScreenState state) {

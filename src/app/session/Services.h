@@ -12,8 +12,9 @@ struct Services {
     std::function<record::Millis()> now; ///< Wall clock, ms since 1970 UTC.
     std::function<QString(const QString& title, const QString& filter)> chooseOpen;
     std::function<QString(const QString& title, const QString& suggested)> chooseSave;
-    std::function<void(const QString& path)> showFile = [](const QString&) {}; ///< With the desktop's own viewer.
-    QString zone; ///< Of local stamps in files, by its name in the time zone database; empty: UTC.
+    std::function<void(const QString& path)> showFile = [](const QString&) {
+    };                       ///< With the desktop's own viewer.
+    QString zone;            ///< Of local stamps in files, by its name in the time zone database; empty: UTC.
     QString documentsFolder; ///< Where a first notebook is made.
     QString settingsFile;    ///< INI file; empty: nothing is remembered outside notebooks.
     bool motion = true;

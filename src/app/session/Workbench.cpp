@@ -106,8 +106,8 @@ void Workbench::loadSelection() {
     }
     m_draft.reset();
     if (const record::Revision* at = revision();
-        at != nullptr && !(at->design == m_outcome.design && m_outcome.usable() &&
-                           m_outcome.catalogue == catalogueHandle())) {
+        at != nullptr &&
+        !(at->design == m_outcome.design && m_outcome.usable() && m_outcome.catalogue == catalogueHandle())) {
         reevaluate(at->design);
     }
     evaluateBuilt();
@@ -289,7 +289,8 @@ void Workbench::reportFault(const QString& law) {
     m_services.log->fault("model", law.toStdString());
     m_services.faulted(law);
     emit refused(
-        tr("The ranges could not be worked out (%1): a fault of this program; the values themselves stand").arg(law));
+        tr("The ranges could not be worked out (%1): a fault of this program; the values themselves stand")
+            .arg(law));
 }
 
 std::vector<notebook::HistoryEntry> Workbench::history() const {

@@ -38,7 +38,8 @@ public:
     void keepAs(const QString& path);
     /// Everything as it stands into a new file, aside; what is open stays.
     void saveCopy(const QString& path);
-    /// The open notebook to where it stood, or beside what stands there now; then what could not be kept is tried again.
+    /// The open notebook to where it stood, or beside what stands there now; then what could not be kept is
+    /// tried again.
     void writeBack();
     /// `backup` in the place of the open notebook, aside.
     void restoreFrom(const QString& backup);
@@ -151,7 +152,8 @@ private:
     void reevaluate(const cell::CellDesign& design);
     /// What is at hand changes only once the change is kept.
     bool commit(const QString& sentence, const std::vector<notebook::Change>& changes);
-    bool commit(const QString& sentence, const std::vector<notebook::Change>& changes, const Selection& after);
+    bool commit(const QString& sentence, const std::vector<notebook::Change>& changes,
+                const Selection& after);
     bool ensureNotebook();
     /// Nothing when the model cannot work it out, which is said.
     [[nodiscard]] std::optional<record::Expectation> expectationOf(const Outcome& outcome);

@@ -48,8 +48,9 @@ void Workbench::connectJobs() {
                     emit refused(problem);
                 } else if (openNotebook(fresh, false)) {
                     m_services.log->recovered("rescue");
-                    emit said(lost.isEmpty() ? tr("Everything was rescued into %1").arg(fresh)
-                                             : tr("Rescued into %1. Lost: %2").arg(fresh, lost.join(tr("; "))));
+                    emit said(lost.isEmpty()
+                                  ? tr("Everything was rescued into %1").arg(fresh)
+                                  : tr("Rescued into %1. Lost: %2").arg(fresh, lost.join(tr("; "))));
                 }
             });
     connect(&m_jobs, &FileJobs::restored, this,
@@ -67,7 +68,8 @@ void Workbench::connectJobs() {
 bool Workbench::openNotebook(const QString& path, bool create) {
     settle();
     const auto asked = notebook::identityOf(path.toStdString());
-    if (m_notebook && asked && asked == notebook::identityOf(m_notebook->path()) && m_notebook->stillThere()) {
+    if (m_notebook && asked && asked == notebook::identityOf(m_notebook->path()) &&
+        m_notebook->stillThere()) {
         emit said(tr("%1 is open already").arg(path));
         return true;
     }
@@ -95,7 +97,8 @@ bool Workbench::openNotebook(const QString& path, bool create) {
     m_before.reset();
     m_pin.reset();
     m_contents = std::move(contents);
-    m_at = {remembered(QStringLiteral("revision")).toStdString(), remembered(QStringLiteral("build")).toStdString()};
+    m_at = {remembered(QStringLiteral("revision")).toStdString(),
+            remembered(QStringLiteral("build")).toStdString()};
     showContents();
     tellHowItOpened();
     m_jobs.check(path);
@@ -107,10 +110,12 @@ void Workbench::tellHowItOpened() {
     QStringList words;
     if (!m_notebook->migrationBackup().empty()) {
         m_services.log->recovered("migration");
-        words << tr("Brought up to date; as it was before it is kept in %1").arg(text(m_notebook->migrationBackup()));
+        words << tr("Brought up to date; as it was before it is kept in %1")
+                     .arg(text(m_notebook->migrationBackup()));
     }
     if (!m_notebook->sharesWell()) {
-        words << tr("This folder is on a network or removable disk: only one program at a time can work in it, and a copy "
+        words << tr("This folder is on a network or removable disk: only one program at a time can work in "
+                    "it, and a copy "
                     "elsewhere is wise");
     }
     if (m_notebook->readOnly()) {
@@ -137,7 +142,8 @@ void Workbench::letGoOfNotebook() {
 
 bool Workbench::openDemo(const QString& resource) {
     static int copies = 0;
-    const QString folder = QDir::tempPath() + QStringLiteral("/anodex-demo-%1-%2").arg(getpid()).arg(++copies);
+    const QString folder =
+        QDir::tempPath() + QStringLiteral("/anodex-demo-%1-%2").arg(getpid()).arg(++copies);
     const QString path = folder + QStringLiteral("/demo.anodex");
     if (!QDir().mkpath(folder) || !QFile::copy(resource, path) ||
         !QFile::setPermissions(path, QFile::ReadOwner | QFile::WriteOwner)) {
@@ -248,7 +254,8 @@ bool Workbench::ensureNotebook() {
     }
     QString path = m_services.documentsFolder + QStringLiteral("/cells.anodex");
     if (!QDir().mkpath(m_services.documentsFolder)) {
-        emit refused(tr("The folder %1 cannot be made; check its permissions").arg(m_services.documentsFolder));
+        emit refused(
+            tr("The folder %1 cannot be made; check its permissions").arg(m_services.documentsFolder));
         return false;
     }
     for (int number = 2; QFile::exists(path); ++number) {

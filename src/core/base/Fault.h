@@ -1,7 +1,7 @@
 // src/core/base/Fault.h - a law asked for something it cannot answer: a bug, never a wrong input.
 //
-// Thrown where it happens, so that no number without meaning travels on. It is caught at the evaluator's doors (the
-// window's session, the command line), logged and answered in a line; in tests it is fatal.
+// Thrown where it happens, so that no number without meaning travels on. It is caught at the evaluator's
+// doors (the window's session, the command line), logged and answered in a line; in tests it is fatal.
 #pragma once
 #include <exception>
 

@@ -12,8 +12,8 @@
 
 namespace anodex::base {
 
-/// Calls work(i) for 0 <= i < count, the caller's thread included; leaves off when a stop is asked for. What `work`
-/// throws first ends it all and is thrown to the caller.
+/// Calls work(i) for 0 <= i < count, the caller's thread included; leaves off when a stop is asked for. What
+/// `work` throws first ends it all and is thrown to the caller.
 template <typename Work>
 void forEachIndex(std::size_t count, int threads, const std::stop_token& stop, const Work& work) {
     std::atomic<std::size_t> next{0};

@@ -19,8 +19,8 @@ struct RootOptions {
 };
 
 /// The zero of a rising `function`, searched outward from `guess`. When the function keeps one sign over the
-/// whole allowed span the nearer end is returned: the crossing lies at or beyond it. Throws Fault where the function
-/// has no value or the search does not end.
+/// whole allowed span the nearer end is returned: the crossing lies at or beyond it. Throws Fault where the
+/// function has no value or the search does not end.
 template <typename Function>
 [[nodiscard]] double rootOfRising(const Function& function, double guess, const RootOptions& options = {}) {
     double low = guess;

@@ -29,12 +29,14 @@ struct DesignError {
         TemperatureOutOfRange,
         PercentTooHigh,
         NoRoomForSolvent,
-        Refused ///< `suggestion` says why.
+        StrongerThanNeat, ///< `most` is the strongest possible, mol/m³.
+        Refused           ///< `suggestion` says why.
     };
     Code code;
     std::string field;      ///< Dotted path in the cell file.
     std::string written;    ///< What stood there.
     std::string suggestion; ///< Nearest known name, or empty.
+    double most = 0.0;
 };
 
 /// A default that was used because the design did not say.
@@ -63,7 +65,7 @@ struct Electrode {
     std::optional<std::size_t> collector;
     std::optional<double> measuredOhm;
     std::vector<chemistry::SpeciesIndex> made; ///< Solids that discharging has left in it.
-    bool filmsGrown = false; ///< The plus side of a charge that has gone on for a while.
+    bool filmsGrown = false;                   ///< The plus side of a charge that has gone on for a while.
 };
 
 struct Barrier {

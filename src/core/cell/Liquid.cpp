@@ -34,7 +34,7 @@ public:
             const SoluteDesign& solute = liquid.solutes[i];
             const std::string path = field + ".solutes[" + std::to_string(i) + "]";
             if (const auto why = chemistry::whyRefused(m_catalogue, solute.substance)) {
-                return DesignError{Code::Refused, path + ".substance", solute.substance, *why};
+                return DesignError{Code::Refused, path + ".substance", solute.substance, *why, 0.0};
             }
             const auto name = chemistry::findSubstance(m_catalogue, solute.substance);
             if (!name) {
@@ -50,6 +50,11 @@ public:
                 return DesignError{Code::PercentTooHigh, path + ".mass_percent", solute.substance, {}};
             }
             m_solutes.push_back(named(*name, solute.amount));
+            const double neat = neatMolPerM3(m_solutes.back());
+            constexpr double kRounding = 1.01; // of tabled densities
+            if (solute.amount.unit == AmountUnit::MolPerM3 && solute.amount.value > kRounding * neat) {
+                return DesignError{Code::StrongerThanNeat, path + ".mol_per_L", solute.substance, {}, neat};
+            }
         }
         return std::nullopt;
     }
@@ -83,6 +88,11 @@ public:
     }
 
 private:
+    /// What a litre of the substance alone holds.
+    [[nodiscard]] double neatMolPerM3(const NamedSolute& solute) const {
+        return m_catalogue.substances[solute.name.substance].densityKgPerM3 / solute.molarMassAsNamed;
+    }
+
     [[nodiscard]] NamedSolute named(const chemistry::SubstanceName& name, const Amount& amount) const {
         const chemistry::Substance& substance = m_catalogue.substances[name.substance];
         NamedSolute solute{name, amount, substance.molarMassKg, 0.0};

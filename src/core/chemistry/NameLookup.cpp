@@ -1,6 +1,7 @@
 #include "core/chemistry/NameLookup.h"
 
 #include <algorithm>
+#include <iterator>
 #include <numeric>
 
 namespace anodex::chemistry {
@@ -31,6 +32,26 @@ template <typename Entry> std::vector<std::string> namesOf(const std::vector<Ent
         names.insert(names.end(), entry.aliases.begin(), entry.aliases.end());
     }
     return names;
+}
+
+/// "Cu SO₄ · 5 H₂O" as "CuSO4·5H2O": typed from a book, with small figures and blanks.
+std::string plainFormula(std::string_view name) {
+    constexpr std::string_view kSmallFigures[] = {"₀", "₁", "₂", "₃", "₄", "₅", "₆", "₇", "₈", "₉"};
+    std::string plain;
+    for (std::size_t i = 0; i < name.size();) {
+        std::size_t figure = 0;
+        while (figure < std::size(kSmallFigures) && !name.substr(i).starts_with(kSmallFigures[figure])) {
+            ++figure;
+        }
+        if (figure < std::size(kSmallFigures)) {
+            plain += static_cast<char>('0' + figure);
+            i += kSmallFigures[figure].size();
+        } else {
+            plain += name[i] == ' ' ? std::string() : std::string(1, name[i]);
+            ++i;
+        }
+    }
+    return plain;
 }
 
 bool sameComposition(const Formula& a, const Formula& b) {
@@ -72,7 +93,7 @@ std::optional<SubstanceName> findSubstance(const Catalogue& catalogue, std::stri
             }
         }
     }
-    const auto formula = parseFormula(name);
+    const auto formula = parseFormula(plainFormula(name));
     if (!formula) {
         return std::nullopt;
     }

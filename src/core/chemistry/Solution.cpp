@@ -1,7 +1,7 @@
 #include "core/chemistry/Solution.h"
 
-#include "core/base/Fault.h"
 #include "core/base/Constants.h"
+#include "core/base/Fault.h"
 #include "core/chemistry/Conductivity.h"
 #include "core/chemistry/Pitzer.h"
 #include "core/chemistry/Speciation.h"

@@ -11,7 +11,9 @@ namespace anodex::formats {
 using quantity::Dimension;
 
 Dimension dimensionOf(ColumnRole role) {
-    return role == ColumnRole::Voltage ? Dimension::Volt : role == ColumnRole::Current ? Dimension::Ampere : Dimension::Second;
+    return role == ColumnRole::Voltage   ? Dimension::Volt
+           : role == ColumnRole::Current ? Dimension::Ampere
+                                         : Dimension::Second;
 }
 
 double largest(const std::vector<double>& values) {
@@ -42,7 +44,10 @@ double ampsPossible(double amps, const CsvSettings& settings) {
     }
     if (settings.shortCircuitAmps && std::abs(*settings.shortCircuitAmps) > 0.0) {
         const double ratio = amps / std::abs(*settings.shortCircuitAmps);
-        return ratio <= 2.0 && ratio > 1e-4 ? 1.0 : ratio <= 20.0 && ratio > 1e-6 ? 0.02 : ratio <= 200.0 ? 1e-3 : 1e-6;
+        return ratio <= 2.0 && ratio > 1e-4    ? 1.0
+               : ratio <= 20.0 && ratio > 1e-6 ? 0.02
+               : ratio <= 200.0                ? 1e-3
+                                               : 1e-6;
     }
     return amps > 200.0 ? 1e-5 : amps > 20.0 ? 0.02 : amps > 1e-7 ? 1.0 : 1e-3;
 }

@@ -1,6 +1,8 @@
-// src/formats/run/Possible.h - what a column of a run can be: units of its role, and how possible its values are.
+// src/formats/run/Possible.h - what a column of a run can be: units of its role, and how possible its values
+// are.
 //
-// Source     common practice, no source: a cell gives 0.2 to 4.5 V; strings give more; currents of homemade cells lie between
+// Source     common practice, no source: a cell gives 0.2 to 4.5 V; strings give more; currents of homemade
+// cells lie between
 //            a tenth of a microampere and 20 A. With a design at hand its own figures decide.
 #pragma once
 #include "formats/run/RunCsv.h"

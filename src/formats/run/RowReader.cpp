@@ -36,8 +36,8 @@ RowReader::RowReader(const CsvMapping& mapping, const std::vector<std::string>& 
       m_current(columnOf(mapping, ColumnRole::Current)) {}
 
 std::optional<double> RowReader::number(std::size_t column) const {
-    const auto value = quantity::wholeNumber(m_cells[column],
-                                             m_mapping.decimalComma ? DecimalMark::Comma : DecimalMark::Point);
+    const auto value = quantity::wholeNumber(m_cells[column], m_mapping.decimalComma ? DecimalMark::Comma
+                                                                                     : DecimalMark::Point);
     return value ? std::optional(*value * m_mapping.columns[column].toSi) : std::nullopt;
 }
 
@@ -86,8 +86,9 @@ std::optional<double> RowReader::seconds() {
     const std::string_view cell = m_cells[*m_time];
     switch (m_mapping.time) {
     case TimeForm::Stamp: {
-        const auto stamp = m_date ? readStamp(std::string(m_cells[*m_date]) + " " + std::string(cell), m_mapping.dateOrder)
-                                  : readStamp(cell, m_mapping.dateOrder);
+        const auto stamp =
+            m_date ? readStamp(std::string(m_cells[*m_date]) + " " + std::string(cell), m_mapping.dateOrder)
+                   : readStamp(cell, m_mapping.dateOrder);
         return stamp ? fromStamp(*stamp) : std::nullopt;
     }
     case TimeForm::Clock: {
@@ -102,7 +103,8 @@ std::optional<double> RowReader::seconds() {
         if (!value) {
             return std::nullopt;
         }
-        const double epoch = m_mapping.time == TimeForm::Epoch ? *value : (*value - kSheetEpochDays) * kDaySeconds;
+        const double epoch =
+            m_mapping.time == TimeForm::Epoch ? *value : (*value - kSheetEpochDays) * kDaySeconds;
         return fromStamp({static_cast<record::Millis>(std::llround(epoch * 1000.0)),
                           m_mapping.time == TimeForm::Epoch ? std::optional(0) : std::nullopt, true});
     }
@@ -144,7 +146,8 @@ RowOutcome RowReader::take(std::string_view line) {
         if (back == 0.0) {
             return {Why::SameTime, false, false}; // a logger that repeats a stamp adds nothing new
         }
-        const bool anHour = m_mapping.time == TimeForm::Stamp && m_mapping.zone.empty() && back <= kHour / 1000.0;
+        const bool anHour =
+            m_mapping.time == TimeForm::Stamp && m_mapping.zone.empty() && back <= kHour / 1000.0;
         return {std::nullopt, !anHour, anHour};
     }
     samples.seconds.push_back(*at);

@@ -25,7 +25,8 @@ std::vector<std::string> wordsIn(std::string_view name) {
         const char c = name[i];
         const bool letter = quantity::isLetter(c) || static_cast<unsigned char>(c) >= 0x80;
         // "cellVoltage" is two words, "mA" and "uV" are one.
-        const bool hump = word.size() >= 2 && c >= 'A' && c <= 'Z' && name[i - 1] >= 'a' && name[i - 1] <= 'z';
+        const bool hump =
+            word.size() >= 2 && c >= 'A' && c <= 'Z' && name[i - 1] >= 'a' && name[i - 1] <= 'z';
         if (!letter || hump) {
             end();
         }
@@ -41,26 +42,31 @@ bool isOneOf(const std::string& word, std::initializer_list<std::string_view> li
     return std::find(list.begin(), list.end(), word) != list.end();
 }
 bool begins(const std::string& word, std::initializer_list<std::string_view> list) {
-    return std::any_of(list.begin(), list.end(), [&](std::string_view start) { return word.starts_with(start); });
+    return std::any_of(list.begin(), list.end(),
+                       [&](std::string_view start) { return word.starts_with(start); });
 }
 
 bool saysTime(const std::string& word) {
-    return begins(word, {"time", "zeit", "elapsed", "timestamp", "datetime", "date", "datum", "uhrzeit", "temps", "tiempo",
-                         "tempo", "millis", "second", "minute", "hour", "clock", "stamp", "dauer", "runtime", "epoch"}) ||
+    return begins(word, {"time",    "zeit",  "elapsed", "timestamp", "datetime", "date",   "datum",
+                         "uhrzeit", "temps", "tiempo",  "tempo",     "millis",   "second", "minute",
+                         "hour",    "clock", "stamp",   "dauer",     "runtime",  "epoch"}) ||
            isOneOf(word, {"t", "sec", "secs", "ts"});
 }
 bool saysVoltage(const std::string& word) {
-    return begins(word, {"volt", "spannung", "tension", "potential", "vbat", "vcell", "ucell", "vout", "vload"}) ||
+    return begins(word,
+                  {"volt", "spannung", "tension", "potential", "vbat", "vcell", "ucell", "vout", "vload"}) ||
            isOneOf(word, {"u", "v", "e", "emf", "ocv", "mv"});
 }
 bool saysCurrent(const std::string& word) {
-    return begins(word, {"curr", "strom", "amp", "corr", "courant", "intens", "icell", "iload", "ibat", "milliamp"}) ||
+    return begins(word, {"curr", "strom", "amp", "corr", "courant", "intens", "icell", "iload", "ibat",
+                         "milliamp"}) ||
            isOneOf(word, {"i", "a", "ma"});
 }
 bool saysOther(const std::string& word) {
-    return isOneOf(word, {"set", "limit", "max", "maximum", "minimum", "avg", "mean", "average", "ref", "reference",
-                          "supply", "temp", "temperature", "count", "id", "no", "index", "cycle", "step", "power", "charge",
-                          "capacity", "energy", "resistance", "setpoint", "target", "aux"});
+    return isOneOf(word, {"set",      "limit",  "max",        "maximum",  "minimum", "avg",         "mean",
+                          "average",  "ref",    "reference",  "supply",   "temp",    "temperature", "count",
+                          "id",       "no",     "index",      "cycle",    "step",    "power",       "charge",
+                          "capacity", "energy", "resistance", "setpoint", "target",  "aux"});
 }
 
 double nameScore(const std::vector<std::string>& words, bool (*says)(const std::string&)) {
@@ -155,7 +161,9 @@ std::vector<RunColumn> columnsOf(const RunTable& table) {
         column.units = unitsIn(column.name);
         const std::vector<std::string> words = wordsIn(column.name);
         const bool other = std::any_of(words.begin(), words.end(), saysOther);
-        const auto unit = [&](Dimension dimension) { return column.stated(dimension) ? (other ? 0.5 : 1.0) : 0.0; };
+        const auto unit = [&](Dimension dimension) {
+            return column.stated(dimension) ? (other ? 0.5 : 1.0) : 0.0;
+        };
         column.time = std::max(nameScore(words, saysTime), unit(Dimension::Second));
         column.voltage = std::max(nameScore(words, saysVoltage), unit(Dimension::Volt));
         column.current = std::max(nameScore(words, saysCurrent), unit(Dimension::Ampere));
@@ -168,7 +176,8 @@ std::vector<RunColumn> columnsOf(const RunTable& table) {
 std::vector<double> numbersIn(const RunTable& table, std::size_t column, bool decimalComma) {
     std::vector<double> values;
     for (const auto& row : table.rows) {
-        const auto value = quantity::wholeNumber(row[column], decimalComma ? DecimalMark::Comma : DecimalMark::Point);
+        const auto value =
+            quantity::wholeNumber(row[column], decimalComma ? DecimalMark::Comma : DecimalMark::Point);
         if (value && !isOverload(row[column])) {
             values.push_back(*value);
         }

@@ -1,4 +1,5 @@
-// src/formats/run/RunColumns.h - what the columns of a run look like: names, units in them, how their cells read.
+// src/formats/run/RunColumns.h - what the columns of a run look like: names, units in them, how their cells
+// read.
 #pragma once
 #include "formats/run/RunTable.h"
 #include "quantity/Units.h"
@@ -10,7 +11,8 @@ namespace anodex::formats {
 
 struct RunColumn {
     std::string name;
-    std::vector<quantity::UnitReading> units; ///< That the name states; several when its spelling has several readings.
+    std::vector<quantity::UnitReading>
+        units; ///< That the name states; several when its spelling has several readings.
     // Shares of the sampled cells, 0 to 1, that read so.
     double numbers = 0.0; ///< In either decimal style.
     double stamps = 0.0;

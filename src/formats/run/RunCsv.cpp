@@ -59,7 +59,8 @@ std::vector<std::string> namesOf(std::string_view text, const CsvMapping& mappin
 
 std::vector<CsvAspect> CsvPreview::questions() const {
     std::vector<CsvAspect> list;
-    std::copy_if(aspects.begin(), aspects.end(), std::back_inserter(list), [](const CsvAspect& a) { return a.asked; });
+    std::copy_if(aspects.begin(), aspects.end(), std::back_inserter(list),
+                 [](const CsvAspect& a) { return a.asked; });
     return list;
 }
 
@@ -72,7 +73,8 @@ double CsvPreview::certainty() const {
 }
 
 tl::expected<CsvRun, CsvError> readCsv(std::string_view bytes, const CsvMapping& mapping,
-                                       const std::function<void(double)>& progress, const std::stop_token& stop) {
+                                       const std::function<void(double)>& progress,
+                                       const std::stop_token& stop) {
     if (mapping.time != TimeForm::Rows && !columnOf(mapping, ColumnRole::Time)) {
         return tl::unexpected(CsvError{Code::NoTime, mapping.headerLines, {}});
     }
@@ -102,8 +104,8 @@ tl::expected<CsvRun, CsvError> readCsv(std::string_view bytes, const CsvMapping&
         if (outcome.skipped) {
             note(run, number, *outcome.skipped);
         } else if (outcome.timeGoesBack || outcome.repeatedHour) {
-            return tl::unexpected(CsvError{outcome.repeatedHour ? Code::RepeatedHour : Code::TimeGoesBack, number,
-                                           std::string(line.substr(0, 60))});
+            return tl::unexpected(CsvError{outcome.repeatedHour ? Code::RepeatedHour : Code::TimeGoesBack,
+                                           number, std::string(line.substr(0, 60))});
         }
         if (number % 4096 == 0) {
             if (stop.stop_requested()) {
@@ -153,9 +155,10 @@ std::optional<CsvMapping> mappingFromText(std::string_view text) {
         mapping.delimiter = delimiter.empty() ? ',' : delimiter.front();
         mapping.decimalComma = root.flagOr("decimal_comma", false);
         mapping.headerLines = static_cast<std::size_t>(root.number("header_lines", kNotNegative));
-        mapping.time = static_cast<TimeForm>(static_cast<int>(root.number("time_form", {0.0, 6.0, true, "a form from 0 to 6"})));
-        mapping.dateOrder =
-            static_cast<DateOrder>(static_cast<int>(root.number("date_order", {0.0, 2.0, true, "an order from 0 to 2"})));
+        mapping.time = static_cast<TimeForm>(
+            static_cast<int>(root.number("time_form", {0.0, 6.0, true, "a form from 0 to 6"})));
+        mapping.dateOrder = static_cast<DateOrder>(
+            static_cast<int>(root.number("date_order", {0.0, 2.0, true, "an order from 0 to 2"})));
         mapping.intervalSeconds = root.number("interval_s", kNotNegative);
         mapping.newestFirst = root.flagOr("newest_first", false);
         mapping.currentPositiveOnCharge = root.flagOr("positive_on_charge", false);

@@ -1,7 +1,9 @@
 // src/formats/run/RunCsv.h - a recorded run as text: how it may be read, reading it, writing it.
 //
-// In         anything with columns; see docs/formats/runs.md. What a column holds, its unit, the sign of the current and the
-//            order of dates are weighed by evidence; what is not sure (99 to 1) is a question, never a silent choice.
+// In         anything with columns; see docs/formats/runs.md. What a column holds, its unit, the sign of the
+// current and the
+//            order of dates are weighed by evidence; what is not sure (99 to 1) is a question, never a silent
+//            choice.
 // Sign       the result counts discharge positive.
 // Errors     CsvError: the line and what would be right.
 #pragma once
@@ -64,13 +66,23 @@ struct CsvSettings {
     std::optional<double> intervalSeconds;
     std::optional<bool> decimalComma;
     std::string zone;
-    std::optional<double> openCircuitVolts;  ///< Of the cell, where it is known: what is possible.
+    std::optional<double> openCircuitVolts; ///< Of the cell, where it is known: what is possible.
     std::optional<double> shortCircuitAmps;
 };
 
 /// One aspect of how a file is read, with everything it may be.
 struct CsvAspect {
-    enum class Kind { Decimal, TimeColumn, TimeUnit, DateOrder, VoltageColumn, VoltageUnit, CurrentColumn, CurrentUnit, Sign };
+    enum class Kind {
+        Decimal,
+        TimeColumn,
+        TimeUnit,
+        DateOrder,
+        VoltageColumn,
+        VoltageUnit,
+        CurrentColumn,
+        CurrentUnit,
+        Sign
+    };
     struct Choice {
         std::string value; ///< As an option takes it: "mV", "day-first", the column's name.
         CsvMapping mapping;
@@ -117,7 +129,16 @@ struct CsvError {
 
 struct SkippedRow {
     std::size_t line = 0;
-    enum class Why { Short, NoTime, NoVoltage, NoCurrent, Overload, Remark, HeaderAgain, SameTime } why = Why::Short;
+    enum class Why {
+        Short,
+        NoTime,
+        NoVoltage,
+        NoCurrent,
+        Overload,
+        Remark,
+        HeaderAgain,
+        SameTime
+    } why = Why::Short;
 };
 
 struct CsvRun {
@@ -129,7 +150,8 @@ struct CsvRun {
 };
 
 /// `bytes` as they stand in the file.
-[[nodiscard]] tl::expected<CsvPreview, CsvError> previewCsv(std::string_view bytes, const CsvSettings& settings = {});
+[[nodiscard]] tl::expected<CsvPreview, CsvError> previewCsv(std::string_view bytes,
+                                                            const CsvSettings& settings = {});
 
 /// Reads all rows. `progress` is told the share done now and then.
 [[nodiscard]] tl::expected<CsvRun, CsvError> readCsv(std::string_view bytes, const CsvMapping& mapping,

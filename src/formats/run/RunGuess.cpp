@@ -3,8 +3,8 @@
 #include "formats/run/Possible.h"
 #include "formats/run/RowReader.h"
 #include "formats/run/RunSign.h"
-#include "formats/run/TimeColumns.h"
 #include "formats/run/TimeCell.h"
+#include "formats/run/TimeColumns.h"
 #include "quantity/Letters.h"
 #include "quantity/Number.h"
 #include "quantity/Quantity.h"
@@ -61,7 +61,8 @@ private:
         for (Choice& choice : choices) {
             choice.odds = sum > 0.0 ? choice.odds / sum : 1.0 / static_cast<double>(choices.size());
         }
-        std::stable_sort(choices.begin(), choices.end(), [](const Choice& a, const Choice& b) { return a.odds > b.odds; });
+        std::stable_sort(choices.begin(), choices.end(),
+                         [](const Choice& a, const Choice& b) { return a.odds > b.odds; });
         CsvAspect aspect{kind, std::move(choices), false};
         aspect.asked = aspect.choices.front().odds < kSure || contradicted;
         m_at = aspect.choices.front().mapping;
@@ -95,7 +96,8 @@ private:
         double forComma = total > 0.0 ? static_cast<double>(comma) / total : 0.5;
         forComma = std::clamp(forComma, 0.001, 0.999);
         const auto with = [&](bool isComma) {
-            return choice(isComma ? "comma" : "point", (isComma ? forComma : 1.0 - forComma) * voltageOddsWith(isComma),
+            return choice(isComma ? "comma" : "point",
+                          (isComma ? forComma : 1.0 - forComma) * voltageOddsWith(isComma),
                           [&](CsvMapping& m) { m.decimalComma = isComma; });
         };
         decide(Kind::Decimal, {with(true), with(false)});
@@ -106,7 +108,8 @@ private:
         for (std::size_t c = 0; c < m_columns.size(); ++c) {
             if (m_columns[c].voltage >= 1.0) {
                 const auto unit = m_columns[c].stated(Dimension::Volt);
-                return voltsPossible(largest(numbersIn(m_table, c, comma)) * (unit ? unit->toSi : 1.0), m_settings);
+                return voltsPossible(largest(numbersIn(m_table, c, comma)) * (unit ? unit->toSi : 1.0),
+                                     m_settings);
             }
         }
         return 1.0;
@@ -120,7 +123,8 @@ private:
             }
         }
         const auto number = quantity::wholeNumber(wanted);
-        if (number && *number >= 1.0 && *number <= static_cast<double>(m_columns.size()) && *number == std::floor(*number)) {
+        if (number && *number >= 1.0 && *number <= static_cast<double>(m_columns.size()) &&
+            *number == std::floor(*number)) {
             return static_cast<std::size_t>(*number) - 1;
         }
         std::string names;
@@ -165,7 +169,8 @@ private:
         std::vector<Choice> choices;
         for (const TimeColumn& one : candidates) {
             // Another column that tells time as well agrees with it: no question which.
-            const bool another = one.odds >= 100.0 && candidates.front().odds >= 100.0 && &one != &candidates.front();
+            const bool another =
+                one.odds >= 100.0 && candidates.front().odds >= 100.0 && &one != &candidates.front();
             if (another) {
                 continue;
             }
@@ -206,7 +211,8 @@ private:
             return;
         }
         std::vector<Choice> choices;
-        for (const auto& [odds, symbol] : {std::pair{0.6, "s"}, std::pair{0.2, "ms"}, std::pair{0.12, "min"}, std::pair{0.08, "h"}}) {
+        for (const auto& [odds, symbol] :
+             {std::pair{0.6, "s"}, std::pair{0.2, "ms"}, std::pair{0.12, "min"}, std::pair{0.08, "h"}}) {
             choices.push_back(choice(symbol, odds, [&, name = symbol](CsvMapping& m) {
                 m.columns[c].toSi = unitFactor(ColumnRole::Time, name).value_or(1.0);
             }));
@@ -245,12 +251,14 @@ private:
             return;
         }
         std::vector<Choice> choices;
-        for (const auto& [order, name] : {std::pair{DateOrder::DayFirst, "day-first"}, std::pair{DateOrder::MonthFirst, "month-first"}}) {
+        for (const auto& [order, name] :
+             {std::pair{DateOrder::DayFirst, "day-first"}, std::pair{DateOrder::MonthFirst, "month-first"}}) {
             const auto [times, known, whole] = stampsOf(m_table, m_at, order);
             bool falls = false;
             const bool rises = goesOneWay(times, falls) || times.size() < 2;
             const double span = times.size() > 1 ? std::abs(times.back() - times.front()) : 0.0;
-            const bool jumps = span > 1e9 * static_cast<double>(times.size()); // a step of eleven days and more each
+            const bool jumps =
+                span > 1e9 * static_cast<double>(times.size()); // a step of eleven days and more each
             choices.push_back(choice(name, (whole ? 1.0 : 0.01) * (rises ? 1.0 : 0.01) * (jumps ? 0.02 : 1.0),
                                      [&, taken = order](CsvMapping& m) { m.dateOrder = taken; }));
             if (known && whole) {
@@ -271,7 +279,8 @@ private:
         if (m_at.time == TimeForm::Stamp) {
             return goesOneWay(stampsOf(m_table, m_at, m_at.dateOrder).times, falls) && falls;
         }
-        if (m_at.time == TimeForm::Elapsed || m_at.time == TimeForm::Epoch || m_at.time == TimeForm::SheetDays) {
+        if (m_at.time == TimeForm::Elapsed || m_at.time == TimeForm::Epoch ||
+            m_at.time == TimeForm::SheetDays) {
             return goesOneWay(numbersIn(m_table, timeColumn(), m_at.decimalComma), falls) && falls;
         }
         return false;
@@ -283,7 +292,8 @@ private:
         return m_at.columns[c].role == ColumnRole::Ignored && m_columns[c].numbers >= 0.3;
     }
 
-    Problem column(ColumnRole role, Kind kind, const std::optional<std::string>& wanted, double (*fits)(const RunColumn&)) {
+    Problem column(ColumnRole role, Kind kind, const std::optional<std::string>& wanted,
+                   double (*fits)(const RunColumn&)) {
         if (wanted) {
             const auto c = columnNamed(*wanted);
             if (!c) {
@@ -296,7 +306,8 @@ private:
         for (std::size_t c = 0; c < m_columns.size(); ++c) {
             const double odds = isFree(c) ? fits(m_columns[c]) : 0.0;
             if (odds > 0.0) {
-                choices.push_back(choice(m_columns[c].name, odds, [&](CsvMapping& m) { m.columns[c].role = role; }));
+                choices.push_back(
+                    choice(m_columns[c].name, odds, [&](CsvMapping& m) { m.columns[c].role = role; }));
             }
         }
         if (!choices.empty()) {
@@ -306,29 +317,38 @@ private:
     }
 
     Problem voltage() {
-        const bool anyNamed = std::any_of(m_columns.begin(), m_columns.end(), [](const RunColumn& c) { return c.voltage > 0.0; });
+        const bool anyNamed = std::any_of(m_columns.begin(), m_columns.end(),
+                                          [](const RunColumn& c) { return c.voltage > 0.0; });
         const auto problem = column(ColumnRole::Voltage, Kind::VoltageColumn, m_settings.voltage,
                                     anyNamed ? [](const RunColumn& c) { return c.voltage >= 2.0 ? 500.0 : c.voltage >= 1.0 ? 400.0 : c.voltage > 0.0 ? 1.0 : 0.0; }
                                              : [](const RunColumn& c) { return c.current > 0.0 || c.units.size() == 1 ? 0.0 : 1.0; });
-        return problem ? problem : unitOf(ColumnRole::Voltage, Kind::VoltageUnit, m_settings.voltageUnit, {"V", "mV", "µV"});
+        return problem ? problem
+                       : unitOf(ColumnRole::Voltage, Kind::VoltageUnit, m_settings.voltageUnit,
+                                {"V", "mV", "µV"});
     }
 
     Problem current() {
         if (m_settings.current == "none") {
             return std::nullopt;
         }
-        const bool anyNamed = std::any_of(m_columns.begin(), m_columns.end(), [](const RunColumn& c) { return c.current > 0.0; });
-        const bool noNames = std::none_of(m_columns.begin(), m_columns.end(), [](const RunColumn& c) { return c.time + c.voltage + c.current > 0.0; });
+        const bool anyNamed = std::any_of(m_columns.begin(), m_columns.end(),
+                                          [](const RunColumn& c) { return c.current > 0.0; });
+        const bool noNames = std::none_of(m_columns.begin(), m_columns.end(), [](const RunColumn& c) {
+            return c.time + c.voltage + c.current > 0.0;
+        });
         if (!anyNamed && !m_settings.current && !noNames) {
             return std::nullopt; // a run of voltage alone
         }
         const auto problem = column(ColumnRole::Current, Kind::CurrentColumn, m_settings.current,
                                     anyNamed ? [](const RunColumn& c) { return c.current >= 2.0 ? 500.0 : c.current >= 1.0 ? 400.0 : c.current > 0.0 ? 1.0 : 0.0; }
                                              : [](const RunColumn&) { return 1.0; });
-        return problem ? problem : unitOf(ColumnRole::Current, Kind::CurrentUnit, m_settings.currentUnit, {"A", "mA", "µA"});
+        return problem ? problem
+                       : unitOf(ColumnRole::Current, Kind::CurrentUnit, m_settings.currentUnit,
+                                {"A", "mA", "µA"});
     }
 
-    Problem unitOf(ColumnRole role, Kind kind, const std::optional<std::string>& wanted, std::initializer_list<const char*> symbols) {
+    Problem unitOf(ColumnRole role, Kind kind, const std::optional<std::string>& wanted,
+                   std::initializer_list<const char*> symbols) {
         const auto c = columnOf(m_at, role);
         if (!c) {
             return std::nullopt;
@@ -348,7 +368,8 @@ private:
         std::vector<Choice> choices;
         for (const char* symbol : symbols) {
             const double toSi = *unitFactor(role, symbol);
-            double odds = role == ColumnRole::Voltage ? voltsPossible(most * toSi, m_settings) : ampsPossible(most * toSi, m_settings);
+            double odds = role == ColumnRole::Voltage ? voltsPossible(most * toSi, m_settings)
+                                                      : ampsPossible(most * toSi, m_settings);
             if (stated) {
                 // What is stated is believed further than what is usual reaches.
                 odds = toSi == stated->toSi ? std::sqrt(odds) : odds * kContradicts;

@@ -16,7 +16,8 @@ tl::expected<CsvPreview, CsvError> previewCsv(std::string_view bytes, const CsvS
     const std::optional<RunTable> table = tableOf(decoded->text);
     if (!table || table->rows.empty()) {
         std::string_view text = decoded->text;
-        return tl::unexpected(CsvError{CsvError::Code::NoColumns, 1, std::string(takeLine(text).substr(0, 60))});
+        return tl::unexpected(
+            CsvError{CsvError::Code::NoColumns, 1, std::string(takeLine(text).substr(0, 60))});
     }
     auto guess = guessRun(*table, settings);
     if (!guess) {
@@ -28,11 +29,12 @@ tl::expected<CsvPreview, CsvError> previewCsv(std::string_view bytes, const CsvS
     preview.encoding = decoded->encoding;
     preview.columnNames = table->names;
     constexpr std::size_t kShown = 12;
-    preview.rows.assign(table->rows.begin(),
-                        table->rows.begin() + static_cast<std::ptrdiff_t>(std::min(kShown, table->rows.size())));
+    preview.rows.assign(table->rows.begin(), table->rows.begin() + static_cast<std::ptrdiff_t>(
+                                                                       std::min(kShown, table->rows.size())));
     preview.signature = fmt::format("{}{}{}{}", table->delimiter, preview.mapping.decimalComma ? 1 : 0,
                                     table->headerLines, fmt::join(table->names, "\x1f"));
-    const bool hasTime = preview.mapping.time == TimeForm::Rows || columnOf(preview.mapping, ColumnRole::Time);
+    const bool hasTime =
+        preview.mapping.time == TimeForm::Rows || columnOf(preview.mapping, ColumnRole::Time);
     preview.complete = hasTime && columnOf(preview.mapping, ColumnRole::Voltage);
     return preview;
 }

@@ -59,9 +59,24 @@ double fromSteps(const Samples& s, double most) {
     return std::clamp(together / all, 1.0 - kSettled, kSettled);
 }
 
+/// Scatter from one reading to the next.
+double noiseOf(const std::vector<double>& volts) {
+    double sum = 0.0;
+    double squares = 0.0;
+    for (std::size_t i = 1; i < volts.size(); ++i) {
+        const double step = volts[i] - volts[i - 1];
+        sum += step;
+        squares += step * step;
+    }
+    const double count = static_cast<double>(std::max<std::size_t>(1, volts.size() - 1));
+    return std::sqrt(std::max(0.0, squares / count - sum / count * sum / count) / 2.0);
+}
+
 /// Without steps: the course of the voltage while current flows.
 double fromCourse(const Samples& s) {
-    constexpr double kClear = 0.02; // V
+    constexpr double kClear = 0.02;   // V
+    constexpr double kLeast = 0.0005; // V, where nothing scatters
+    constexpr double kTimesNoise = 8.0;
     double mean = 0.0;
     for (const double amps : s.amps) {
         mean += amps / static_cast<double>(s.amps.size());
@@ -74,7 +89,8 @@ double fromCourse(const Samples& s) {
         last += s.volts[s.volts.size() - 1 - i] / static_cast<double>(part);
     }
     const double rise = last - first;
-    if (std::abs(rise) < kClear || mean == 0.0) {
+    const bool aboveNoise = std::abs(rise) > kLeast && std::abs(rise) > kTimesNoise * noiseOf(s.volts);
+    if ((std::abs(rise) < kClear && !aboveNoise) || mean == 0.0) {
         return 0.5;
     }
     return rise * mean > 0.0 ? 0.995 : 0.005;
@@ -83,7 +99,8 @@ double fromCourse(const Samples& s) {
 } // namespace
 
 double oddsPositiveOnCharge(const RunTable& table, const CsvMapping& mapping, const std::string& name) {
-    const bool batteryDataFormat = std::find(table.names.begin(), table.names.end(), "Test Time / s") != table.names.end();
+    const bool batteryDataFormat =
+        std::find(table.names.begin(), table.names.end(), "Test Time / s") != table.names.end();
     if (batteryDataFormat) {
         return 1.0;
     }

@@ -32,8 +32,10 @@ std::vector<std::string_view> sampleOf(std::string_view text, std::size_t& headL
         headLines = lines.size();
         return lines;
     }
-    std::vector<std::string_view> sample(lines.begin(), lines.begin() + static_cast<std::ptrdiff_t>(headLines));
-    const double step = static_cast<double>(lines.size() - headLines) / static_cast<double>(kSample - headLines);
+    std::vector<std::string_view> sample(lines.begin(),
+                                         lines.begin() + static_cast<std::ptrdiff_t>(headLines));
+    const double step =
+        static_cast<double>(lines.size() - headLines) / static_cast<double>(kSample - headLines);
     for (std::size_t i = 0; i < kSample - headLines; ++i) {
         sample.push_back(lines[headLines + static_cast<std::size_t>(step * static_cast<double>(i))]);
     }
@@ -92,7 +94,8 @@ Shape shapeWith(const std::vector<std::string_view>& lines, std::size_t headLine
             shape.first = i;
         }
         body += begun ? 1 : 0;
-        good += begun && data ? static_cast<double>(valuesIn(cells)) / static_cast<double>(shape.columns) : 0.0;
+        good +=
+            begun && data ? static_cast<double>(valuesIn(cells)) / static_cast<double>(shape.columns) : 0.0;
     }
     shape.score = body > 0 ? good * good / static_cast<double>(body) : 0.0;
     return shape;
@@ -153,15 +156,16 @@ bool isValue(std::string_view cell) {
         return false;
     }
     const auto number = quantity::readNumber(cell);
-    return (number && number->used == cell.size()) || readStamp(cell, DateOrder::DayFirst) || readClock(cell) ||
-           readDate(cell, DateOrder::DayFirst) || readStamp(cell, DateOrder::MonthFirst) ||
+    return (number && number->used == cell.size()) || readStamp(cell, DateOrder::DayFirst) ||
+           readClock(cell) || readDate(cell, DateOrder::DayFirst) || readStamp(cell, DateOrder::MonthFirst) ||
            readDate(cell, DateOrder::MonthFirst);
 }
 
 bool isOverload(std::string_view cell) {
     const std::string text = quantity::lowered(trimmed(cell));
-    for (const char* code : {"ol", "o.l", "0l", "ovld", "ovl", "ovr", "over", "overload", "overflow", "overrange", "+ol",
-                             "-ol", "---", "--", "----", "nan", "inf", "-inf", "+inf", "err", "error", "n/a", "na", "null"}) {
+    for (const char* code : {"ol",       "o.l",       "0l",   "ovld", "ovl",   "ovr", "over", "overload",
+                             "overflow", "overrange", "+ol",  "-ol",  "---",   "--",  "----", "nan",
+                             "inf",      "-inf",      "+inf", "err",  "error", "n/a", "na",   "null"}) {
         if (text == code) {
             return true;
         }
@@ -178,7 +182,8 @@ std::optional<RunTable> tableOf(std::string_view text) {
     for (const char delimiter : {';', '\t', ',', '|', ' ', '='}) {
         const Shape shape = shapeWith(lines, headLines, delimiter);
         const bool named = delimiter == '=';
-        // Blanks stand inside stamps too, and names with values hold other delimiters: they have to explain more.
+        // Blanks stand inside stamps too, and names with values hold other delimiters: they have to explain
+        // more.
         const double handicap = delimiter == ' ' || named ? 1.02 : 1.0;
         if (shape.columns > 0 && shape.score > best.score * 1.0001 * (best.columns >= 2 ? handicap : 1.0)) {
             best = shape;

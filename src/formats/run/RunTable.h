@@ -1,4 +1,5 @@
-// src/formats/run/RunTable.h - the columns of a run's text: where they begin, what they are called, a sample of rows.
+// src/formats/run/RunTable.h - the columns of a run's text: where they begin, what they are called, a sample
+// of rows.
 #pragma once
 #include "formats/run/RunCsv.h"
 #include <string>

@@ -69,7 +69,11 @@ std::string fromLatin1(std::string_view bytes) {
 bool isUtf8(std::string_view text) {
     for (std::size_t i = 0; i < text.size(); ++i) {
         const auto c = static_cast<unsigned char>(text[i]);
-        const std::size_t more = c < 0x80 ? 0 : c >= 0xC2 && c < 0xE0 ? 1 : c >= 0xE0 && c < 0xF0 ? 2 : c >= 0xF0 && c < 0xF5 ? 3 : 9;
+        const std::size_t more = c < 0x80                ? 0
+                                 : c >= 0xC2 && c < 0xE0 ? 1
+                                 : c >= 0xE0 && c < 0xF0 ? 2
+                                 : c >= 0xF0 && c < 0xF5 ? 3
+                                                         : 9;
         if (more == 9 || i + more >= text.size() + (more == 0 ? 1 : 0)) {
             return false;
         }
@@ -145,7 +149,8 @@ bool isNameChar(char c) {
 /// The next "name=value" or "name: value"; empty name when none is left.
 std::pair<std::string_view, std::string_view> takePair(std::string_view& line) {
     while (!line.empty()) {
-        const std::size_t from = static_cast<std::size_t>(std::find_if(line.begin(), line.end(), isNameChar) - line.begin());
+        const std::size_t from =
+            static_cast<std::size_t>(std::find_if(line.begin(), line.end(), isNameChar) - line.begin());
         std::size_t to = from;
         while (to < line.size() && isNameChar(line[to])) {
             ++to;
@@ -154,7 +159,8 @@ std::pair<std::string_view, std::string_view> takePair(std::string_view& line) {
         while (mark < line.size() && line[mark] == ' ') {
             ++mark;
         }
-        if (mark < line.size() && (line[mark] == '=' || line[mark] == ':') && to > from && !quantity::isDigit(line[from])) {
+        if (mark < line.size() && (line[mark] == '=' || line[mark] == ':') && to > from &&
+            !quantity::isDigit(line[from])) {
             const std::string_view name = line.substr(from, to - from);
             std::string_view value = line.substr(mark + 1);
             while (!value.empty() && value.front() == ' ') {
@@ -164,7 +170,8 @@ std::pair<std::string_view, std::string_view> takePair(std::string_view& line) {
             line = value.substr(end);
             return {name, value.substr(0, end)};
         }
-        line.remove_prefix(std::max<std::size_t>(to, from + 1) > line.size() ? line.size() : std::max<std::size_t>(to, 1));
+        line.remove_prefix(std::max<std::size_t>(to, from + 1) > line.size() ? line.size()
+                                                                             : std::max<std::size_t>(to, 1));
     }
     return {};
 }
@@ -235,7 +242,8 @@ void cellsOf(std::string_view line, char delimiter, std::vector<std::string_view
         }
     }
     // A delimiter after the last cell makes no column.
-    if (delimiter != ' ' && cells.size() > 1 && cells.back().empty() && !line.empty() && line.back() == delimiter) {
+    if (delimiter != ' ' && cells.size() > 1 && cells.back().empty() && !line.empty() &&
+        line.back() == delimiter) {
         cells.pop_back();
     }
 }

@@ -11,14 +11,16 @@ struct RunText {
     std::string encoding;
 };
 
-/// gzip; UTF-8 with or without its mark, UTF-16 of either order, else Latin-1; LF, CR LF or CR. "a -> b", as monitors of a
-/// serial line put the time before what came, becomes two cells. Empty and Binary are the errors.
+/// gzip; UTF-8 with or without its mark, UTF-16 of either order, else Latin-1; LF, CR LF or CR. "a -> b", as
+/// monitors of a serial line put the time before what came, becomes two cells. Empty and Binary are the
+/// errors.
 [[nodiscard]] tl::expected<RunText, CsvError> decodeRun(std::string_view bytes);
 
 /// The next line without its end, which is taken off `text`.
 [[nodiscard]] std::string_view takeLine(std::string_view& text);
 
-/// Cells of a line, trimmed: between delimiters outside quotes; between blanks for ' '; the values of names for '='.
+/// Cells of a line, trimmed: between delimiters outside quotes; between blanks for ' '; the values of names
+/// for '='.
 void cellsOf(std::string_view line, char delimiter, std::vector<std::string_view>& cells);
 
 /// The names of a line for '='.

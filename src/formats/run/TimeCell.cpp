@@ -100,7 +100,8 @@ std::optional<Parts> takeDate(std::string_view& text, DateOrder order) {
     }
     const int year = fullYear(numbers[2], digits[2]);
     const bool dayFirst = order != DateOrder::MonthFirst;
-    return Parts{year, numbers[dayFirst ? 1 : 0], numbers[dayFirst ? 0 : 1], numbers[0] > 12 || numbers[1] > 12};
+    return Parts{year, numbers[dayFirst ? 1 : 0], numbers[dayFirst ? 0 : 1],
+                 numbers[0] > 12 || numbers[1] > 12};
 }
 
 std::optional<record::Millis> midnight(const Parts& parts) {
@@ -137,7 +138,8 @@ std::optional<Clock> takeClock(std::string_view& text) {
         return std::nullopt;
     }
     double fraction = 0.0;
-    if (clock.fields == 3 && text.size() > 1 && (text.front() == '.' || text.front() == ',') && isDigit(text[1])) {
+    if (clock.fields == 3 && text.size() > 1 && (text.front() == '.' || text.front() == ',') &&
+        isDigit(text[1])) {
         std::size_t length = 1;
         while (length < text.size() && isDigit(text[length])) {
             ++length;
@@ -230,7 +232,8 @@ std::optional<double> readClock(std::string_view text) {
     double days = 0.0;
     std::string_view probe = text;
     int leading = 0;
-    if (takeDigits(probe, leading) > 0 && !probe.empty() && (probe.front() == ' ' || probe.front() == '.' || probe.front() == 'd')) {
+    if (takeDigits(probe, leading) > 0 && !probe.empty() &&
+        (probe.front() == ' ' || probe.front() == '.' || probe.front() == 'd')) {
         while (!probe.empty() && !isDigit(probe.front()) && probe.front() != ':') {
             probe.remove_prefix(1);
         }
@@ -254,7 +257,8 @@ bool isZone(const std::string& zone) {
 bool comesTwice(const Stamp& stamp, const std::string& zone) {
     const date::time_zone* where = zoneNamed(zone);
     return where != nullptr && !stamp.offsetMinutes &&
-           where->get_info(LocalMillis(std::chrono::milliseconds(stamp.local))).result == date::local_info::ambiguous;
+           where->get_info(LocalMillis(std::chrono::milliseconds(stamp.local))).result ==
+               date::local_info::ambiguous;
 }
 
 std::optional<record::Millis> toUtc(const Stamp& stamp, const std::string& zone, bool later) {
@@ -269,7 +273,9 @@ std::optional<record::Millis> toUtc(const Stamp& stamp, const std::string& zone,
         return std::nullopt;
     }
     const auto local = LocalMillis(std::chrono::milliseconds(stamp.local));
-    return where->to_sys(local, later ? date::choose::latest : date::choose::earliest).time_since_epoch().count();
+    return where->to_sys(local, later ? date::choose::latest : date::choose::earliest)
+        .time_since_epoch()
+        .count();
 }
 
 } // namespace anodex::formats

@@ -12,10 +12,12 @@ namespace anodex::formats {
 struct Stamp {
     record::Millis local = 0; ///< As if the zone were UTC.
     std::optional<int> offsetMinutes;
-    bool orderKnown = false; ///< The year stood first, the month in letters, or a day over 12 said which it is.
+    bool orderKnown =
+        false; ///< The year stood first, the month in letters, or a day over 12 said which it is.
 };
 
-/// "2026-03-01 12:00:05.250", "2026-03-01T12:00:05+01:00", "01.03.2026 12:00", "3/1/26 1:05 PM", "1 Mar 2026 12:00".
+/// "2026-03-01 12:00:05.250", "2026-03-01T12:00:05+01:00", "01.03.2026 12:00", "3/1/26 1:05 PM", "1 Mar 2026
+/// 12:00".
 [[nodiscard]] std::optional<Stamp> readStamp(std::string_view text, DateOrder order);
 
 /// A date alone, at midnight.
@@ -26,7 +28,8 @@ struct Stamp {
 /// "mm:ss"
 [[nodiscard]] std::optional<double> readMinSec(std::string_view text);
 
-/// UTC of a local stamp; in the hour that comes twice the first, unless `later`. Nothing for a zone nobody knows.
+/// UTC of a local stamp; in the hour that comes twice the first, unless `later`. Nothing for a zone nobody
+/// knows.
 [[nodiscard]] std::optional<record::Millis> toUtc(const Stamp& stamp, const std::string& zone, bool later);
 [[nodiscard]] bool isZone(const std::string& zone);
 /// The local hour of this stamp comes twice in the zone.

@@ -17,7 +17,8 @@ bool isEpoch(double first) {
     return (first > 5e8 && first < 4e9) || (first > 5e11 && first < 4e12) || (first > 5e14 && first < 4e15);
 }
 
-std::optional<TimeColumn> numericTime(const RunTable& table, const RunColumn& column, std::size_t c, bool decimalComma) {
+std::optional<TimeColumn> numericTime(const RunTable& table, const RunColumn& column, std::size_t c,
+                                      bool decimalComma) {
     const std::vector<double> values = numbersIn(table, c, decimalComma);
     bool falls = false;
     const bool saidOtherwise = column.voltage >= 1.0 || column.current >= 1.0;
@@ -42,7 +43,8 @@ std::optional<TimeColumn> numericTime(const RunTable& table, const RunColumn& co
 
 } // namespace
 
-std::vector<TimeColumn> timeColumnsOf(const RunTable& table, const std::vector<RunColumn>& columns, bool decimalComma) {
+std::vector<TimeColumn> timeColumnsOf(const RunTable& table, const std::vector<RunColumn>& columns,
+                                      bool decimalComma) {
     std::vector<TimeColumn> found;
     for (std::size_t c = 0; c < columns.size(); ++c) {
         const double named = 1.0 + columns[c].time;
@@ -81,7 +83,8 @@ SampledStamps stampsOf(const RunTable& table, const CsvMapping& mapping, DateOrd
     const auto time = columnOf(mapping, ColumnRole::Time);
     SampledStamps stamps;
     for (const auto& row : table.rows) {
-        const auto stamp = time ? readStamp(date ? row[*date] + " " + row[*time] : row[*time], order) : std::nullopt;
+        const auto stamp =
+            time ? readStamp(date ? row[*date] + " " + row[*time] : row[*time], order) : std::nullopt;
         if (stamp) {
             stamps.times.push_back(static_cast<double>(stamp->local));
             stamps.orderKnown = stamps.orderKnown || stamp->orderKnown;

@@ -14,16 +14,16 @@ struct TimeColumn {
 };
 
 /// Stamps, clocks, counts since 1970, a spreadsheet's days, numbers that rise.
-[[nodiscard]] std::vector<TimeColumn> timeColumnsOf(const RunTable& table, const std::vector<RunColumn>& columns,
-                                                    bool decimalComma);
+[[nodiscard]] std::vector<TimeColumn> timeColumnsOf(const RunTable& table,
+                                                    const std::vector<RunColumn>& columns, bool decimalComma);
 
 /// Nine steps of ten go the same way; `falls` says which.
 [[nodiscard]] bool goesOneWay(const std::vector<double>& values, bool& falls);
 
 struct SampledStamps {
-    std::vector<double> times;  ///< ms, as if local time were UTC.
-    bool orderKnown = false;    ///< Some row leaves no doubt about day and month.
-    bool whole = false;         ///< Nine cells of ten read so.
+    std::vector<double> times; ///< ms, as if local time were UTC.
+    bool orderKnown = false;   ///< Some row leaves no doubt about day and month.
+    bool whole = false;        ///< Nine cells of ten read so.
 };
 [[nodiscard]] SampledStamps stampsOf(const RunTable& table, const CsvMapping& mapping, DateOrder order);
 

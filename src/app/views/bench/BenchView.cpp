@@ -95,7 +95,8 @@ QWidget* BenchView::makePage() {
     m_list->setObjectName(QStringLiteral("readingList"));
     m_list->setAccessibleName(tr("Readings and events, newest first"));
     m_list->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    m_box = new EntryBox(m_bench, [this](const wording::Entry& entry) { return echoOf(entry); }, page);
+    m_box = new EntryBox(
+        m_bench, [this](const wording::Entry& entry) { return echoOf(entry); }, page);
     m_entry = m_box->line();
     m_asBuiltButton = new QPushButton(tr("As built"), page);
     m_asBuiltButton->setObjectName(QStringLiteral("asBuilt"));
@@ -244,7 +245,8 @@ void BenchView::refreshCurve() {
         } else {
             const auto samples = m_bench.samples(run.id);
             constexpr std::size_t kBuckets = 500;
-            points = samples ? bench::thinned(samples->seconds, samples->volts, kBuckets) : noCurve(samples.error());
+            points = samples ? bench::thinned(samples->seconds, samples->volts, kBuckets)
+                             : noCurve(samples.error());
         }
         for (bench::CurveSample& point : points) {
             point.x = hours(run.started) + point.x / 3600.0;
@@ -277,7 +279,8 @@ std::vector<bench::CurveSample> BenchView::noCurve(const notebook::NotebookError
 QString BenchView::echoOf(const wording::Entry& entry) const {
     if (entry.kind == wording::Entry::Kind::Nothing || m_bench.build() == nullptr) {
         // With nothing typed, the line tells what the list can do.
-        return m_list->count() > 0 ? tr("In the list, Enter corrects and Delete strikes out or brings back") : QString();
+        return m_list->count() > 0 ? tr("In the list, Enter corrects and Delete strikes out or brings back")
+                                   : QString();
     }
     return m_correcting ? tr("corrects the reading of %1: %2").arg(clock(m_correcting->when), q(entry.echo))
                         : q(entry.echo) + QStringLiteral(" · ") + q(m_bench.build()->build.name);

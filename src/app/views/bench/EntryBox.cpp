@@ -79,8 +79,9 @@ void EntryBox::ask(const QString& text, const wording::EntryQuestion& question) 
     const bool canStand = !question.choices.empty() && q(question.choices.front()) == text;
     m_asked = canStand ? text : QString();
     emit refused(canStand ? tr("%1. Enter again keeps it, or choose its meaning").arg(q(question.text))
-                 : question.choices.empty() ? q(question.text)
-                                            : tr("%1: choose its meaning, or type it as meant").arg(q(question.text)));
+                 : question.choices.empty()
+                     ? q(question.text)
+                     : tr("%1: choose its meaning, or type it as meant").arg(q(question.text)));
 }
 
 void EntryBox::showChoices(const wording::Entry& entry) {

@@ -1,7 +1,9 @@
-// src/app/views/bench/EntryBox.h - the line a builder types at the bench, what it means, and what it has to ask.
+// src/app/views/bench/EntryBox.h - the line a builder types at the bench, what it means, and what it has to
+// ask.
 //
-// Enter on a line with two meanings keeps nothing: the meanings stand beside it as buttons. What lies far from what the cell
-// can give is asked about once; Enter again keeps it. Arrow up and down recall what was typed.
+// Enter on a line with two meanings keeps nothing: the meanings stand beside it as buttons. What lies far
+// from what the cell can give is asked about once; Enter again keeps it. Arrow up and down recall what was
+// typed.
 #pragma once
 #include "app/session/Workbench.h"
 #include "wording/EntryLine.h"

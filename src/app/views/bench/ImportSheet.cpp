@@ -145,7 +145,8 @@ bool ImportSheet::open(const QString& path) {
 bool ImportSheet::look() {
     auto preview = formats::previewCsv(*m_text, m_settings);
     if (!preview) {
-        emit refused(QFileInfo(m_path).fileName() + QStringLiteral(": ") + q(wording::errorText(preview.error())));
+        emit refused(QFileInfo(m_path).fileName() + QStringLiteral(": ") +
+                     q(wording::errorText(preview.error())));
         return false;
     }
     m_preview = std::move(*preview);
@@ -194,10 +195,12 @@ void ImportSheet::showChoices(const formats::CsvAspect& question) {
     constexpr std::size_t kBuckets = 400;
     std::vector<PlotCurve> curves;
     for (const formats::CsvAspect::Choice& choice : question.choices) {
-        const auto run = curves.size() < 2 ? formats::readCsv(*m_text, choice.mapping)
-                                           : tl::unexpected(formats::CsvError{formats::CsvError::Code::Cancelled, 0, {}});
+        const auto run = curves.size() < 2
+                             ? formats::readCsv(*m_text, choice.mapping)
+                             : tl::unexpected(formats::CsvError{formats::CsvError::Code::Cancelled, 0, {}});
         if (run) {
-            curves.push_back({q(choice.value), bench::thinned(run->samples.seconds, run->samples.volts, kBuckets),
+            curves.push_back({q(choice.value),
+                              bench::thinned(run->samples.seconds, run->samples.volts, kBuckets),
                               curves.empty() ? m_theme.colours().ink : m_theme.colours().focus, false});
         }
     }

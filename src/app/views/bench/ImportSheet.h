@@ -1,9 +1,8 @@
 // src/app/views/bench/ImportSheet.h - a run from a text file: the rows as read and the curve they would make.
 //
-// Nothing is stored before Add. What the file leaves open is asked first, one question at a time, with the curves each
-// answer would make. A header seen before is read the same way again without questions.
-// Long       a long file is read aside; storing a long run goes on in small pieces. Both show how far they
-// are
+// Nothing is stored before Add. What the file leaves open is asked first, one question at a time, with the
+// curves each answer would make. A header seen before is read the same way again without questions. Long a
+// long file is read aside; storing a long run goes on in small pieces. Both show how far they are
 //            and stop at Cancel, leaving nothing behind.
 #pragma once
 #include "app/session/Workbench.h"
@@ -59,7 +58,7 @@ private:
     QString m_path;
     std::shared_ptr<const std::string> m_text = std::make_shared<const std::string>();
     formats::CsvPreview m_preview;
-    formats::CsvSettings m_settings;      ///< With what was answered so far.
+    formats::CsvSettings m_settings;              ///< With what was answered so far.
     std::optional<formats::CsvAspect> m_question; ///< Open; nothing can be added before it is answered.
     QWidget* m_ask;
     QLabel* m_askText;

@@ -1,9 +1,9 @@
 #include "app/views/couple/ChargeLadder.h"
 
-#include "core/base/Fault.h"
 #include "app/views/couple/ChargeWindow.h"
 #include "app/views/couple/VoltAxis.h"
 #include "app/widgets/Draw.h"
+#include "core/base/Fault.h"
 #include "wording/ChargeText.h"
 #include "wording/PartText.h"
 #include "wording/Quantities.h"
@@ -37,7 +37,8 @@ std::optional<base::Interval> rangeOrNone(const chemistry::Catalogue& catalogue,
                                           const cell::Evaluation& evaluation, const cell::Charging& charging,
                                           const std::stop_token& stop) {
     try {
-        return cell::chargeVoltsDoubt(catalogue, cell, evaluation, charging, charging.asked->point.amps, kSamples, stop);
+        return cell::chargeVoltsDoubt(catalogue, cell, evaluation, charging, charging.asked->point.amps,
+                                      kSamples, stop);
     } catch (const base::Fault&) {
         return std::nullopt;
     }

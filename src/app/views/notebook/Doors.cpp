@@ -99,8 +99,9 @@ Doors::Doors(QWidget* parent)
 
 void Doors::setAnother(bool another) {
     m_title->setText(another ? tr("What shall the next one be made of?") : tr("What shall it be made of?"));
-    m_words->setText(another ? tr("It begins a line of its own in this notebook; nothing that is there changes.")
-                             : tr("Nothing is written down yet; the first change makes a notebook by itself."));
+    m_words->setText(another
+                         ? tr("It begins a line of its own in this notebook; nothing that is there changes.")
+                         : tr("Nothing is written down yet; the first change makes a notebook by itself."));
     m_demo->setVisible(!another);
     m_demoWords->setVisible(!another);
     m_back->setVisible(another);

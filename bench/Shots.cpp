@@ -79,8 +79,9 @@ int main(int argc, char** argv) {
     } else if (!parser.isSet("empty")) {
         window.openDemo();
     }
-    for (const QString& view : {QString("notebook"), QString("couple"), QString("curves"), QString("charge"),
-                                QString("cell"), QString("bench"), QString("judge"), QString("shelf"), QString("catalogue")}) {
+    for (const QString& view :
+         {QString("notebook"), QString("couple"), QString("curves"), QString("charge"), QString("cell"),
+          QString("bench"), QString("judge"), QString("shelf"), QString("catalogue")}) {
         if (parser.isSet("only") && parser.value("only") != view) {
             continue;
         }

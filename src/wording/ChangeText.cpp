@@ -23,12 +23,11 @@ struct UnitSuffix {
     const char* suffix;
     const char* unit;
 };
-constexpr UnitSuffix kSuffixes[] = {{"_per_kg", "mol/kg"}, {"_per_L", "mol/L"}, {"_percent", "%"},
-                                    {"_g_per_mL", "g/mL"}, {"_S_per_m", "S/m"}, {"_cm2", "cm²"},
-                                    {"_mohm", "mΩ"},       {"_mm", "mm"},       {"_mL", "mL"},
-                                    {"_g", "g"},           {"_C", "°C"},        {"_V", "V"},
-                                    {"_A", "A"},           {"_m3", "m³"},       {"_per_h", "/h"},
-                                    {"_L", "L"}};
+constexpr UnitSuffix kSuffixes[] = {
+    {"_per_kg", "mol/kg"}, {"_per_L", "mol/L"}, {"_percent", "%"}, {"_g_per_mL", "g/mL"},
+    {"_S_per_m", "S/m"},   {"_cm2", "cm²"},     {"_mohm", "mΩ"},   {"_mm", "mm"},
+    {"_mL", "mL"},         {"_g", "g"},         {"_C", "°C"},      {"_V", "V"},
+    {"_A", "A"},           {"_m3", "m³"},       {"_per_h", "/h"},  {"_L", "L"}};
 
 struct KeyWord {
     const char* key;

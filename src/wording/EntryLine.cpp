@@ -120,10 +120,7 @@ namespace {
 Entry asQuestion(std::string text, std::vector<std::string> choices) {
     Entry entry;
     entry.kind = Entry::Kind::Question;
-    entry.echo = text + "?";
-    for (const std::string& choice : choices) {
-        entry.echo += " · " + choice;
-    }
+    entry.echo = text;
     entry.question = {std::move(text), std::move(choices)};
     return entry;
 }

@@ -185,7 +185,8 @@ FindingText findingText(const Finding& finding) {
             fmt::format("About {} g of {} an hour: it burns skin and eyes, stains and eats metal; what is "
                         "left of it stays in the liquid, with chlorate where salt was.",
                         numberText(finding.value * 3600.0 * 1e3, 2), name),
-            "Gloves and goggles, outdoors or under a hood; never add an acid or a cleaner, never dry the used "
+            "Gloves and goggles, outdoors or under a hood; never add an acid or a cleaner, never dry the "
+            "used "
             "liquid."};
     case FindingCode::NearFlame:
         return {

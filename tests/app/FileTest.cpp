@@ -324,6 +324,22 @@ TEST_F(FileTest, ASecondDesignIsBegunWhereThereIsOne) {
     EXPECT_EQ(m_bench->revisions(), before);
 }
 
+TEST_F(FileTest, AnUnbuiltRevisionDrawsNoLineToZero) {
+    beginFirst();
+    build();
+    QTest::keyClick(m_window.get(), Qt::Key_D, Qt::ControlModifier); // a line from here, not built
+    go(1);
+    auto* timeline = picture("timeline");
+    double lowest = 0.0;
+    double branch = -1.0;
+    for (const PictureItem& item : timeline->items()) {
+        lowest = std::max(lowest, item.id.startsWith("build:") ? item.area.bottom() : 0.0);
+        branch = item.id.startsWith("branch:") ? item.area.center().y() : branch;
+    }
+    ASSERT_GT(branch, 0.0);
+    EXPECT_LE(branch, lowest) << "level with the build it came from";
+}
+
 TEST_F(FileTest, ADesignIsSavedToACellFileAndBegunFromIt) {
     beginFirst();
     setGap(0.021);

@@ -65,8 +65,8 @@ struct ReadyLiquid {
     std::optional<double> conductivity; ///< S/m, known for the liquid as a whole.
     bool isUnbounded = false;           ///< Ground or open water: the current spreads as far as it likes.
     bool isFood = false;
-    bool hasPhScale = true;             ///< False where the solvent is hardly water.
-    double stillOxygenFactor = 1.0;     ///< Share of open liquid's oxygen supply; below 1 in flesh and gels.
+    bool hasPhScale = true;         ///< False where the solvent is hardly water.
+    double stillOxygenFactor = 1.0; ///< Share of open liquid's oxygen supply; below 1 in flesh and gels.
     std::vector<std::string> sources;
 };
 

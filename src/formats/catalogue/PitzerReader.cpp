@@ -21,8 +21,11 @@ void readPitzer(Context& context, JsonObject& root) {
             pair.thirdFading = entry.number("c1");
             pair.fadingRate = entry.number("c_decay", kPositive);
         } else {
-            const auto charge = [&](SpeciesIndex ion) { return context.catalogue.species[ion].formula.charge; };
-            pair.third = entry.number("c_phi") / (2.0 * std::sqrt(std::abs(1.0 * charge(cation) * charge(anion))));
+            const auto charge = [&](SpeciesIndex ion) {
+                return context.catalogue.species[ion].formula.charge;
+            };
+            pair.third =
+                entry.number("c_phi") / (2.0 * std::sqrt(std::abs(1.0 * charge(cation) * charge(anion))));
         }
         pair.highestMolality = entry.number("highest_molality", kPositive);
         pair.sources = context.sourcesOf(entry);

@@ -94,8 +94,7 @@ SurfaceKinetics kineticsOf(const Context& context, JsonObject& entry, const Reac
     kinetics.oneWay = entry.flagOr("one_way", false);
     kinetics.anodicLimit = limitOf(entry, "anodic_limit_A_per_m2", "anodic_limit_spread");
     kinetics.cathodicLimit = limitOf(entry, "cathodic_limit_A_per_m2", "cathodic_limit_spread");
-    kinetics.grownFilmLimit =
-        limitOf(entry, "grown_film_limit_A_per_m2", "grown_film_limit_spread");
+    kinetics.grownFilmLimit = limitOf(entry, "grown_film_limit_A_per_m2", "grown_film_limit_spread");
     kinetics.hydrogenShare = entry.numberOr("hydrogen_share", 0.0, kNotNegative);
     kinetics.activationJoulesPerMole = 1000.0 * entry.numberOr("activation_kJ", 40.0, kNotNegative);
     (void)entry.raw("note");

@@ -84,9 +84,9 @@ void readSpecies(Context& context, JsonObject& root) {
         }
         species.acidicProtons = entry.numberOr("acidic_protons", 0.0, kNotNegative);
         entry.object("air_limit", [&](JsonObject& limit) {
-            species.airLimit =
-                AirLimit{limit.text("name"), 1e-6 * limit.number("ppm", kPositive), limit.flagOr("burns", false),
-                         limit.numberOr("escapes", 1.0, {0.0, 1.0, true, "a share from 0 to 1"})};
+            species.airLimit = AirLimit{
+                limit.text("name"), 1e-6 * limit.number("ppm", kPositive), limit.flagOr("burns", false),
+                limit.numberOr("escapes", 1.0, {0.0, 1.0, true, "a share from 0 to 1"})};
         });
         formations.push_back(entry.textOr("formation", ""));
         Formation formation;

@@ -87,6 +87,7 @@ void EntryBox::ask(const QString& text, const wording::EntryQuestion& question) 
 void EntryBox::showChoices(const wording::Entry& entry) {
     while (QLayoutItem* item = m_choices->takeAt(0)) {
         if (item->widget() != nullptr) {
+            item->widget()->hide(); // it is laid out no more
             item->widget()->deleteLater();
         }
         delete item;

@@ -159,6 +159,7 @@ void ImportSheet::showQuestion() {
     const QSignalBlocker quiet(m_sign);
     m_sign->setChecked(m_preview.mapping.currentPositiveOnCharge);
     while (QLayoutItem* item = m_askChoices->takeAt(0)) {
+        item->widget()->hide();
         item->widget()->deleteLater();
         delete item;
     }
@@ -195,9 +196,12 @@ void ImportSheet::showChoices(const formats::CsvAspect& question) {
     constexpr std::size_t kBuckets = 400;
     std::vector<PlotCurve> curves;
     for (const formats::CsvAspect::Choice& choice : question.choices) {
-        const auto run = curves.size() < 2
-                             ? formats::readCsv(*m_text, choice.mapping)
-                             : tl::unexpected(formats::CsvError{formats::CsvError::Code::Cancelled, 0, {}});
+        formats::CsvSettings settings = m_settings;
+        formats::settle(settings, question.kind, choice.value);
+        const auto preview =
+            curves.size() < 2 ? formats::previewCsv(*m_text, settings) : tl::unexpected(formats::CsvError{});
+        const auto run =
+            preview ? formats::readCsv(*m_text, preview->mapping) : tl::unexpected(preview.error());
         if (run) {
             curves.push_back({q(choice.value),
                               bench::thinned(run->samples.seconds, run->samples.volts, kBuckets),

@@ -184,13 +184,17 @@ void Timeline::paintScale(QPainter& painter) const {
 }
 
 void Timeline::addBranch(std::vector<PictureItem>& items, const Column& from, const Column& to) const {
-    const auto passes = [this](const Column& column) {
-        const Mark* best = column.best();
-        return best == nullptr ? QPointF(column.x, yOf(0.0))
-                               : QPointF(best->x, yOf(best->measured.value_or(best->expected)));
-    };
-    const QPointF start = passes(from);
-    const QPointF end = passes(to);
+    // What was not built yet has no height of its own: the branch goes on level, and is dashed.
+    const Mark* left = from.best();
+    const Mark* right = to.best();
+    const auto heightOf = [](const Mark& mark) { return mark.measured.value_or(mark.expected); };
+    const double level = left != nullptr    ? heightOf(*left)
+                         : right != nullptr ? heightOf(*right)
+                                            : 0.5 * m_top;
+    const QPointF start(left != nullptr ? left->x : from.x, yOf(level));
+    const QPointF end =
+        right != nullptr ? QPointF(right->x, yOf(heightOf(*right))) : QPointF(to.x, yOf(level));
+    const bool built = left != nullptr && right != nullptr;
     const auto changes = wording::changesBetween(from.revision->design, to.revision->design);
     const QString words =
         changes.empty() ? tr("nothing changed")
@@ -217,7 +221,7 @@ void Timeline::addBranch(std::vector<PictureItem>& items, const Column& from, co
     }
     item.paint = [=, this, area = item.area](QPainter& painter) {
         const Colours& c = m_theme.colours();
-        painter.setPen(QPen(c.faint, 2.0));
+        painter.setPen(QPen(c.faint, 2.0, built ? Qt::SolidLine : Qt::DashLine));
         painter.drawLine(start, end);
         const double wide = std::min(
             area.width(),

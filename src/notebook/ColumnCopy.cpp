@@ -1,6 +1,7 @@
 #include "notebook/ColumnCopy.h"
 
 #include <SQLiteCpp/SQLiteCpp.h>
+#include <cstddef>
 
 namespace anodex::notebook {
 namespace {
@@ -33,7 +34,7 @@ const char* marksFor(int columns) {
     // Enough for the widest table there is.
     constexpr const char* kMarks = "?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?";
     constexpr int kMost = 12;
-    return kMarks + 3 * (kMost - columns);
+    return kMarks + std::ptrdiff_t{3} * (kMost - columns);
 }
 
 } // namespace anodex::notebook

@@ -45,7 +45,7 @@ Answer<std::string> restoreNotebook(const std::string& path, const std::string& 
         }
         const std::string fresh = freshNameBeside(path, "restored");
         copyInto(*openForReading(backup), fresh);
-        const std::string aside = freshNameBeside(path, "before restoring");
+        std::string aside = freshNameBeside(path, "before restoring");
         if (std::filesystem::exists(path)) {
             std::filesystem::rename(path, aside);
             for (const char* ending : {"-wal", "-shm", "-journal"}) {

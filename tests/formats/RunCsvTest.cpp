@@ -145,6 +145,14 @@ TEST(RunCsv, TheRepeatedHourOfAutumnIsAskedAbout) {
     EXPECT_EQ(previewCsv(text, settings).error().code, CsvError::Code::UnknownZone);
 }
 
+TEST(RunCsv, ACurrentWithoutAVoltageIsNoRun) {
+    const auto preview = previewCsv("time (s),current (A)\n0,0\n10,0.02\n20,0.02\n");
+    ASSERT_TRUE(preview);
+    EXPECT_FALSE(preview->complete);
+    EXPECT_EQ(readCsv("time (s),current (A)\n0,0\n10,0.02\n", preview->mapping).error().code,
+              CsvError::Code::NoVoltage);
+}
+
 TEST(RunCsv, OneShortRowDecidesNothing) {
     const auto preview =
         previewCsv("time (s),voltage (V),current (A)\n0,1.5,0\n10,1.4,0.02\n20,1.4,0.02\n30,1\n");

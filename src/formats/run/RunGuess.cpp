@@ -396,8 +396,8 @@ private:
 
     void sign() {
         const auto c = columnOf(m_at, ColumnRole::Current);
-        if (!c) {
-            return;
+        if (!c || !columnOf(m_at, ColumnRole::Voltage)) {
+            return; // without a voltage there is nothing to see it by
         }
         if (m_settings.currentPositiveOnCharge) {
             m_at.currentPositiveOnCharge = *m_settings.currentPositiveOnCharge;

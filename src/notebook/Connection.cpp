@@ -4,16 +4,19 @@
 #include "notebook/NotebookError.h"
 
 #include <SQLiteCpp/SQLiteCpp.h>
-#include <cerrno>
+#include <algorithm>
 #include <csignal>
 #include <filesystem>
 #include <fmt/format.h>
+#include <iterator>
 #include <sqlite3.h>
+#include <sys/resource.h>
 
 namespace anodex::notebook {
 namespace {
 
 constexpr int kWaitMilliseconds = 2000;
+constexpr const char* kEndings[] = {"", "-wal", "-journal"};
 
 std::string unchangingUri(const std::string& path) {
     std::string escaped;
@@ -126,8 +129,17 @@ std::unique_ptr<SQLite::Database> openForReading(const std::string& path) {
     return connect(unchangingUri(path), SQLite::OPEN_READONLY | SQLite::OPEN_URI);
 }
 
-bool hitSizeLimit(SQLite::Database& database) {
-    return sqlite3_system_errno(database.getHandle()) == EFBIG;
+bool hitSizeLimit(const std::string& path) {
+    rlimit limit{};
+    if (::getrlimit(RLIMIT_FSIZE, &limit) != 0 || limit.rlim_cur == RLIM_INFINITY) {
+        return false;
+    }
+    constexpr std::uintmax_t kWrite = 70'000; // a page with its head, of the largest size there is
+    return std::any_of(std::begin(kEndings), std::end(kEndings), [&](const char* ending) {
+        std::error_code absent;
+        const std::uintmax_t size = std::filesystem::file_size(path + ending, absent);
+        return !absent && size + kWrite > limit.rlim_cur;
+    });
 }
 
 bool foldLog(SQLite::Database& database) {

@@ -23,8 +23,8 @@ struct WritingConnection {
 /// taken as unchanging.
 [[nodiscard]] std::unique_ptr<SQLite::Database> openForReading(const std::string& path);
 
-/// True when the last write failed because the file may not grow further.
-[[nodiscard]] bool hitSizeLimit(SQLite::Database& database);
+/// True when the notebook or its log stands at the size this program's files may have.
+[[nodiscard]] bool hitSizeLimit(const std::string& path);
 
 /// Folds the log into the main file; false while a reader still needs it.
 bool foldLog(SQLite::Database& database);

@@ -212,7 +212,7 @@ template <typename Work> auto Notebook::changing(const Work& work) -> Answer<std
                 return result;
             }
         } catch (const SQLite::Exception& exception) {
-            if (exception.getErrorCode() == SQLITE_IOERR && hitSizeLimit(*m_database)) {
+            if (exception.getErrorCode() == SQLITE_IOERR && hitSizeLimit(withoutLinks(m_path))) {
                 throw NotebookError{Code::DiskFull, m_path, exception.getExtendedErrorCode()};
             }
             throw;

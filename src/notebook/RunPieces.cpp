@@ -7,13 +7,16 @@
 
 #include <SQLiteCpp/SQLiteCpp.h>
 #include <chrono>
+#include <thread>
 
 namespace anodex::notebook {
 namespace {
 
 using Clock = std::chrono::steady_clock;
 
-constexpr auto kLongestPiece = std::chrono::milliseconds(30);
+constexpr auto kLongestPiece = std::chrono::milliseconds(20);
+// Who waits tries again now and then: without a pause it might never find the moment between two pieces.
+constexpr auto kPause = std::chrono::milliseconds(10);
 constexpr int kChunksDroppedAtOnce = 64;
 
 void execWith(SQLite::Database& database, const char* sql, const record::Id& run) {
@@ -57,6 +60,9 @@ void storeRun(SQLite::Database& database, const record::RunHeader& run, const re
     try {
         for (std::size_t from = 0; from < samples.size();) {
             from = piece(database, run.id, samples, from, progress, stop);
+            if (from < samples.size()) {
+                std::this_thread::sleep_for(kPause);
+            }
         }
     } catch (...) {
         try {

@@ -88,11 +88,15 @@ formats::CsvSettings settingsFrom(const AnalyseRequest& request) {
                                                     {"day-first", formats::DateOrder::DayFirst},
                                                     {"month-first", formats::DateOrder::MonthFirst}});
     if (!request.interval.empty()) {
-        settings.intervalSeconds = wording::typedValue(request.interval, wording::Dimension::Second, 1.0);
-        if (!settings.intervalSeconds || !(*settings.intervalSeconds > 0.0)) {
-            throw Stop{kUsage,
-                       "--interval: \"" + request.interval + "\" does not fit; right would be such as 10s"};
+        const wording::TypedValue interval = wording::typedValue(
+            request.interval, wording::Dimension::Second, 1.0, [](double seconds) { return seconds > 0.0; });
+        if (!interval.si) {
+            throw Stop{kUsage, interval.choices.empty()
+                                   ? "--interval: \"" + request.interval +
+                                         "\" does not fit; right would be such as 10s"
+                                   : "--interval: " + wording::whichOf(request.interval, interval.choices)};
         }
+        settings.intervalSeconds = interval.si;
     }
     return settings;
 }

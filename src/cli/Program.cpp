@@ -6,12 +6,13 @@
 #include "cli/EvaluateText.h"
 #include "cli/NotebookCommand.h"
 #include "cli/OneLine.h"
+#include "cli/PourCommand.h"
 #include "cli/ReadCommand.h"
 #include "cli/ScreenCommand.h"
 #include "cli/SolutionCommand.h"
 #include "core/chemistry/NameLookup.h"
 #include "wording/ErrorText.h"
-#include "wording/Quantities.h"
+#include "wording/TypedValue.h"
 
 #include <CLI/CLI.hpp>
 #include <algorithm>
@@ -20,24 +21,24 @@
 namespace anodex::cli {
 namespace {
 
-constexpr const char* kNotBuiltYet[] = {"mix",    "simulate", "pack",   "pour",   "sheet",
-                                        "record", "protocol", "schema", "export", "import"};
+constexpr const char* kNotBuiltYet[] = {"mix",      "simulate", "pack",   "sheet", "record",
+                                        "protocol", "schema",   "export", "import"};
 constexpr const char* kCommands[] = {"evaluate", "solution", "analyse", "catalogue",
-                                     "screen",   "read",     "notebook"};
+                                     "screen",   "read",     "pour",    "notebook"};
 
 /// CLI11 reads numbers with the C library, which follows the locale; ours never does.
 std::optional<double> numberOption(const std::string& name, const std::string& text) {
     if (text.empty()) {
         return std::nullopt;
     }
-    const auto parsed = wording::parseQuantity(text);
-    const bool whole = parsed && parsed->used == text.size();
-    const bool fits = whole && (parsed->dimension == wording::Dimension::None ||
-                                parsed->dimension == wording::Dimension::Ampere);
-    if (!fits) {
-        throw Stop{kUsage, name + ": \"" + text + "\" is no number; right would be a number such as 0.05"};
+    const wording::TypedValue value = wording::typedValue(text, wording::Dimension::Ampere, 1.0);
+    if (!value.si) {
+        throw Stop{kUsage, name + ": " +
+                               (value.choices.empty()
+                                    ? "\"" + text + "\" is no number; right would be a number such as 0.05"
+                                    : wording::whichOf(text, value.choices))};
     }
-    return parsed->value;
+    return value.si;
 }
 
 int countOption(const std::string& name, const std::string& text, int fallback, int least) {
@@ -118,6 +119,8 @@ void describe(CLI::App& app, Arguments& arguments) {
     CLI::App* read = common(app.add_subcommand("read", "What the entry line understands of a text"));
     read->add_option("TEXT", arguments.text, "As typed at the bench")->required();
     read->add_option("--cell", arguments.textCell, "The cell it was read on");
+    CLI::App* pour = common(app.add_subcommand("pour", "What the pour line understands of a text"));
+    pour->add_option("TEXT", arguments.text, "As typed beside a liquid")->required();
     app.require_subcommand(1);
 }
 
@@ -149,6 +152,8 @@ int dispatch(const CLI::App& app, Arguments& arguments, std::ostream& output) {
         print(console, analyseFile(catalogue, arguments.analyse));
     } else if (app.got_subcommand("read")) {
         print(console, readLine(catalogue, arguments.text, arguments.textCell));
+    } else if (app.got_subcommand("pour")) {
+        print(console, readPourLine(catalogue, arguments.text));
     } else if (app.got_subcommand("screen")) {
         arguments.screen.top = countOption("--top", arguments.top, 20, 1);
         print(console, screenShelf(catalogue, arguments.screen));
@@ -167,8 +172,8 @@ void refuseUnknown(const std::vector<std::string>& arguments) {
     if (arguments.empty()) {
         throw Stop{
             kUsage,
-            "a command is missing; right would be evaluate, solution, analyse, catalogue, screen, read or "
-            "notebook; try --help"};
+            "a command is missing; right would be evaluate, solution, analyse, catalogue, screen, read, "
+            "pour or notebook; try --help"};
     }
     const std::string& first = arguments.front();
     if (first.starts_with("-")) {

@@ -105,7 +105,7 @@ Json readLine(const chemistry::Catalogue& catalogue, const std::string& text, co
                                       {"note", entry.event.text}});
         break;
     case wording::Entry::Kind::Question:
-        json["asks"].push_back({{"question", entry.question.text}, {"choices", entry.question.choices}});
+        json["asks"].push_back(asked(entry.question));
         break;
     case wording::Entry::Kind::Nothing:
         break;

@@ -79,6 +79,10 @@ chemistry::Catalogue loadCatalogue(const std::string& directory) {
     return std::move(*catalogue);
 }
 
+Json asked(const wording::Question& question) {
+    return {{"question", question.text}, {"choices", question.choices}};
+}
+
 void print(const Console& console, const Json& json) {
     if (console.json) {
         console.output << json.dump(2) << '\n';

@@ -4,6 +4,7 @@
 #include "cli/Program.h"
 #include "core/chemistry/Catalogue.h"
 #include "formats/JsonObject.h"
+#include "wording/Likely.h"
 #include <iosfwd>
 #include <string>
 
@@ -23,6 +24,8 @@ struct Console {
 [[nodiscard]] std::string readText(const std::string& path);
 /// The built-in catalogue, or the one in `directory` when it is not empty.
 [[nodiscard]] chemistry::Catalogue loadCatalogue(const std::string& directory);
+/// A question of a text as `asks` lists it.
+[[nodiscard]] formats::Json asked(const wording::Question& question);
 /// JSON as it is, or as an indented table of keys and values.
 void print(const Console& console, const formats::Json& json);
 

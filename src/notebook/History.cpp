@@ -1,5 +1,6 @@
 #include "notebook/History.h"
 
+#include "notebook/Changeset.h"
 #include "notebook/Schema.h"
 #include "notebook/Seals.h"
 
@@ -9,8 +10,6 @@
 
 namespace anodex::notebook {
 namespace {
-
-using Bytes = std::vector<unsigned char>;
 
 struct FreeSqlite {
     void operator()(void* memory) const { sqlite3_free(memory); }
@@ -48,23 +47,6 @@ private:
     sqlite3_session* m_session = nullptr;
 };
 
-Bytes inverted(const Bytes& changeset, SQLite::Database& database) {
-    int size = 0;
-    void* raw = nullptr;
-    require(sqlite3changeset_invert(static_cast<int>(changeset.size()), changeset.data(), &size, &raw),
-            database);
-    const std::unique_ptr<void, FreeSqlite> owner(raw);
-    const auto* bytes = static_cast<const unsigned char*>(raw);
-    return {bytes, bytes + size};
-}
-
-void apply(SQLite::Database& database, Bytes changeset) {
-    const auto abortOnConflict = [](void*, int, sqlite3_changeset_iter*) { return SQLITE_CHANGESET_ABORT; };
-    require(sqlite3changeset_apply(database.getHandle(), static_cast<int>(changeset.size()), changeset.data(),
-                                   nullptr, abortOnConflict, nullptr),
-            database);
-}
-
 /// Applies the newest done entry backwards, or the oldest undone one forwards.
 std::string step(SQLite::Database& database, bool back) {
     SQLite::Transaction transaction(database);
@@ -86,10 +68,11 @@ std::string step(SQLite::Database& database, bool back) {
         const auto* bytes = static_cast<const unsigned char*>(blob.getBlob());
         changeset.assign(bytes, bytes + blob.getBytes());
     }
-    if (!changeset.empty()) {
-        apply(database, back ? inverted(changeset, database) : changeset);
-        sealChanged(database, changeset);
+    if (sealBroken(database, "history", std::to_string(id))) {
+        throw SQLite::Exception("a step of the history is not as it was written", SQLITE_CORRUPT);
     }
+    applyTo(database, back ? inverted(changeset) : changeset);
+    sealChanged(database, changeset);
     SQLite::Statement mark(database, "UPDATE history SET undone = ? WHERE id = ?");
     mark.bind(1, back ? 1 : 0);
     mark.bind(2, id);

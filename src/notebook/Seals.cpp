@@ -6,7 +6,6 @@
 #include <map>
 #include <memory>
 #include <optional>
-#include <set>
 #include <sqlite3.h>
 #include <utility>
 #include <xxhash.h>
@@ -124,9 +123,13 @@ void bindRow(SQLite::Statement& query, const std::string& table, const std::stri
     query.bind(3, row.substr(column + 1));
 }
 
-std::string textOf(sqlite3_value* value) {
-    const auto* text = reinterpret_cast<const char*>(sqlite3_value_text(value));
-    return text != nullptr ? std::string(text) : std::string();
+/// Of the row as it stands; none where it is gone.
+std::optional<std::int64_t> sumNow(SQLite::Database& database, const std::string& table,
+                                   const std::string& row) {
+    SQLite::Statement query(
+        database, fmt::format("SELECT * FROM {} WHERE {}", sealedTable(table).name, conditionFor(table)));
+    bindRow(query, table, row);
+    return query.executeStep() ? std::optional(sumOf(query, 0)) : std::nullopt;
 }
 
 using Seals = std::map<std::string, std::int64_t>;
@@ -172,15 +175,7 @@ void sealEverything(SQLite::Database& database) {
 
 void sealRow(SQLite::Database& database, const std::string& table, const std::string& row) {
     const std::optional<std::int64_t> before = sealOf(database, table, row);
-    std::optional<std::int64_t> now;
-    {
-        SQLite::Statement query(
-            database, fmt::format("SELECT * FROM {} WHERE {}", sealedTable(table).name, conditionFor(table)));
-        bindRow(query, table, row);
-        if (query.executeStep()) {
-            now = sumOf(query, 0);
-        }
-    }
+    const std::optional<std::int64_t> now = sumNow(database, table, row);
     if (before == now) {
         return;
     }
@@ -196,37 +191,16 @@ void sealRow(SQLite::Database& database, const std::string& table, const std::st
                wrappingSum(now.value_or(0), negated(before.value_or(0))));
 }
 
-void sealChanged(SQLite::Database& database, std::span<const unsigned char> changeset) {
-    if (changeset.empty()) {
-        return;
-    }
-    std::set<std::pair<std::string, std::string>> rows;
-    sqlite3_changeset_iter* walk = nullptr;
-    // The library takes the bytes as changeable and does not change them.
-    const int started = sqlite3changeset_start(&walk, static_cast<int>(changeset.size()),
-                                               const_cast<unsigned char*>(changeset.data()));
-    if (started != SQLITE_OK) {
-        throw SQLite::Exception(database.getHandle(), started);
-    }
-    while (sqlite3changeset_next(walk) == SQLITE_ROW) {
-        const char* table = nullptr;
-        int columns = 0;
-        int kind = 0;
-        sqlite3changeset_op(walk, &table, &columns, &kind, nullptr);
-        sqlite3_value* id = nullptr; // the first column of every table with undo
-        if (kind == SQLITE_INSERT) {
-            sqlite3changeset_new(walk, 0, &id);
-        } else {
-            sqlite3changeset_old(walk, 0, &id);
-        }
-        rows.emplace(table, textOf(id));
-    }
-    if (const int ended = sqlite3changeset_finalize(walk); ended != SQLITE_OK) {
-        throw SQLite::Exception(database.getHandle(), ended);
-    }
-    for (const auto& [table, row] : rows) {
+void sealChanged(SQLite::Database& database, const Bytes& changeset) {
+    for (const auto& [table, row] : rowsTouched(changeset)) {
         sealRow(database, table, row);
     }
+}
+
+bool sealBroken(SQLite::Database& database, const std::string& table, const std::string& row) {
+    const std::optional<std::int64_t> sealed = sealOf(database, table, row);
+    const std::optional<std::int64_t> now = sumNow(database, table, row);
+    return sealed && now && sealed != now;
 }
 
 std::vector<SealFault> sealFaultsIn(SQLite::Database& database) {

@@ -6,8 +6,8 @@
 // bits, over types and values of all columns in their order. Errors     SQLite::Exception; the caller's
 // transaction rolls back.
 #pragma once
+#include "notebook/Changeset.h"
 #include <cstdint>
-#include <span>
 #include <string>
 #include <vector>
 
@@ -41,8 +41,11 @@ void sealEverything(SQLite::Database& database);
 /// Of the row as it stands now; takes the seal away when the row is gone.
 void sealRow(SQLite::Database& database, const std::string& table, const std::string& row);
 
-/// Every row that a changeset of the session extension touched.
-void sealChanged(SQLite::Database& database, std::span<const unsigned char> changeset);
+/// Every row that a changeset touched.
+void sealChanged(SQLite::Database& database, const Bytes& changeset);
+
+/// The row is there and differs from its seal.
+[[nodiscard]] bool sealBroken(SQLite::Database& database, const std::string& table, const std::string& row);
 
 struct SealFault {
     enum class Kind { Differs, NotSealed, Missing, TableDiffers };

@@ -6,6 +6,7 @@
 // an open circuit.
 #pragma once
 #include "core/record/Record.h"
+#include "wording/Likely.h"
 #include <optional>
 #include <string>
 #include <string_view>
@@ -19,20 +20,14 @@ struct EntryContext {
     std::optional<double> shortCircuitAmps;
 };
 
-/// Something that has two meanings, or that the cell cannot give.
-struct EntryQuestion {
-    std::string text; ///< "1,234 mV may be 1.234 mV or 1234 mV"
-    std::vector<std::string>
-        choices; ///< Each a line to type instead; the first keeps it as typed where that is possible.
-};
-
 struct Entry {
     enum class Kind { Nothing, Reading, Event, Note, Question };
     Kind kind = Kind::Nothing;
     record::Reading reading;           ///< When kind is Reading; ids are left empty.
     std::vector<record::Reading> also; ///< Further readings of the same line.
     record::Event event;               ///< When kind is Event or Note.
-    EntryQuestion question;            ///< When kind is Question: nothing is kept before it is answered.
+    Question question;                 ///< When kind is Question: nothing is kept before it is answered; the
+                                       ///< first choice keeps it as typed where that is possible.
     std::string echo;                  ///< How it was understood, for the user to see before Enter.
 };
 

@@ -179,16 +179,4 @@ std::optional<ParsedQuantity> parseQuantity(std::string_view text) {
     return ParsedQuantity{span->readings.front().value, span->dimension(), span->used};
 }
 
-std::string unclear(std::string_view text) {
-    const auto span = quantity::readQuantity(text);
-    if (!span || span->certain()) {
-        return {};
-    }
-    std::string choices;
-    for (const quantity::QuantityReading& reading : span->readings) {
-        choices += (choices.empty() ? "may be " : " or ") + quantity::writtenOut(reading);
-    }
-    return choices;
-}
-
 } // namespace anodex::wording

@@ -37,11 +37,7 @@ struct ParsedQuantity {
     std::size_t used = 0; ///< Characters taken from the front.
 };
 
-/// A number and its unit at the front of `text`; nothing where two readings are likely, which unclear()
-/// tells.
+/// A number and its unit at the front of `text`; nothing where two readings are likely: see Likely.h.
 [[nodiscard]] std::optional<ParsedQuantity> parseQuantity(std::string_view text);
-
-/// "may be 1.234 mm or 1234 mm": the readings of a text that has more than one; empty when it has not.
-[[nodiscard]] std::string unclear(std::string_view text);
 
 } // namespace anodex::wording

@@ -282,6 +282,7 @@ TEST_F(WindowTest, PoursAreUnderstoodOrExplained) {
          std::vector<std::pair<const char*, const char*>>{{"salt", "amount"},
                                                           {"5 g sald", "did you mean"},
                                                           {"5 apples", "amount"},
+                                                          {"1,500 g salt", "1500 g or 1.5 g"},
                                                           {"20 g lemon juice", "by volume"}}) {
         const auto before = m_bench->design().liquid.solutes.size();
         type(pour, text);

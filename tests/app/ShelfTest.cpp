@@ -55,6 +55,8 @@ TEST(OwnedText, SaysWhatIsMissingOrUnknown) {
         return problem;
     };
     EXPECT_TRUE(problemOf("salt").contains("how much"));
+    EXPECT_TRUE(problemOf("1,500 g salt").contains("1500 g or 1.5 g"));
+    EXPECT_TRUE(problemOf("500 g salt for 1,500").contains("1500 or 1.5"));
     EXPECT_TRUE(problemOf("lemon juice").contains("millilitres"));
     EXPECT_TRUE(problemOf("30 cm² zink").contains("zinc"));
     EXPECT_TRUE(problemOf("10 g mercury").contains("refused"));

@@ -1,6 +1,5 @@
 // The session behind the window, without the window.
 #include "app/session/Workbench.h"
-#include "app/views/couple/PourText.h"
 #include "core/record/Expect.h"
 #include "formats/CellFile.h"
 #include "tests/support/Samples.h"
@@ -257,60 +256,6 @@ TEST_F(WorkbenchTest, AFileThatDoesNotOpenLeavesTheOpenOneAlone) {
     EXPECT_EQ(m_bench->notebookPath(), path);
     setGap(0.02);
     EXPECT_EQ(m_bench->history().size(), 2U);
-}
-
-struct PourCase {
-    const char* text;
-    const char* name;
-    cell::AmountUnit unit;
-    double value;
-    bool ready = false;
-};
-
-class Pours : public testing::TestWithParam<PourCase> {};
-
-TEST_P(Pours, AreRead) {
-    const auto result = pourFrom(test::catalogue(), GetParam().text);
-    ASSERT_TRUE(std::holds_alternative<Pour>(result))
-        << GetParam().text << ": " << std::get<PourFault>(result).text.toStdString();
-    const Pour& pour = std::get<Pour>(result);
-    EXPECT_EQ(pour.name, GetParam().name);
-    EXPECT_EQ(pour.amount.unit, GetParam().unit);
-    EXPECT_NEAR(pour.amount.value, GetParam().value, 1e-9 * GetParam().value);
-    EXPECT_EQ(pour.readyLiquid, GetParam().ready);
-}
-
-using cell::AmountUnit;
-INSTANTIATE_TEST_SUITE_P(
-    Phrases, Pours,
-    testing::Values(PourCase{"5 g salt", "salt", AmountUnit::MassKg, 0.005},
-                    PourCase{"5g NaCl", "NaCl", AmountUnit::MassKg, 0.005},
-                    PourCase{"NaOH 2 mol/L", "NaOH", AmountUnit::MolPerM3, 2000.0},
-                    PourCase{"CuSO4*5H2O 12,5 g", "CuSO4*5H2O", AmountUnit::MassKg, 0.0125},
-                    PourCase{"30 % sulfuric acid", "sulfuric acid", AmountUnit::MassFraction, 0.3},
-                    PourCase{"0.1 mol of KCl", "KCl", AmountUnit::Moles, 0.1},
-                    PourCase{"1 mol/kg ZnSO4", "ZnSO4", AmountUnit::MolPerKg, 1.0},
-                    PourCase{"20 mL lemon juice", "lemon juice", AmountUnit::VolumeM3, 2e-5, true}),
-    test::named(&PourCase::text));
-
-TEST(PourFaults, AreOneClearLine) {
-    for (const char* text : {"", "salt", "5 salt", "5 V salt", "-5 g salt", "120 % salt", "5 g", "5 g dust",
-                             "20 g lemon juice"}) {
-        const auto result = pourFrom(test::catalogue(), text);
-        ASSERT_TRUE(std::holds_alternative<PourFault>(result)) << text;
-        EXPECT_GT(std::get<PourFault>(result).text.size(), 20) << text;
-    }
-}
-
-TEST(AmountText, ComesBackAsItWasWritten) {
-    for (const char* text : {"5 g", "20 mL", "0.1 mol", "2 mol/L", "1.5 mol/kg", "30 %"}) {
-        const auto amount = amountFrom(text);
-        ASSERT_TRUE(amount) << text;
-        EXPECT_EQ(amountText(*amount).replace(QChar(0xA0), QChar(' ')).toStdString(), text);
-    }
-    EXPECT_FALSE(amountFrom("5"));
-    EXPECT_FALSE(amountFrom("0 g"));
-    EXPECT_FALSE(amountFrom("100 %"));
 }
 
 } // namespace

@@ -298,7 +298,7 @@ TEST_F(Files, AnUnknownCommandIsNamed) {
     EXPECT_NE(call({"evalute", "x"}).errors.find("\"evalute\" is no command; right would be evaluate"),
               std::string::npos);
     EXPECT_EQ(call(std::vector<std::string>()).exit, kUsage);
-    for (const char* later : {"mix", "export", "import", "pour"}) {
+    for (const char* later : {"mix", "export", "import", "sheet"}) {
         EXPECT_EQ(call({later}).errors, std::string(later) + ": not yet\n");
         EXPECT_EQ(call({later}).exit, kUsage);
     }
@@ -346,6 +346,24 @@ TEST_F(Files, ReadTellsWhatTheEntryLineUnderstandsAndAsks) {
     const std::string lemon = cell(test::lemon());
     EXPECT_TRUE(call({"read", "shorted 1 ma", "--cell", lemon, "--json"}).json()["asks"].empty());
     EXPECT_FALSE(call({"read", "shorted 3 A", "--cell", lemon, "--json"}).json()["asks"].empty());
+}
+
+TEST_F(Files, PourTellsWhatThePourLineUnderstands) {
+    const Json poured = call({"pour", "5 ± 0.5 g salt", "--json"}).json();
+    EXPECT_TRUE(poured["asks"].empty());
+    const Json& pour = poured["pours"].at(0);
+    EXPECT_EQ(pour["substance"], "salt");
+    EXPECT_EQ(pour["unit"], "g");
+    EXPECT_NEAR(pour["amount"], 5.0, 1e-12);
+    EXPECT_NEAR(pour["range"][0], 4.5, 1e-12);
+    EXPECT_NEAR(pour["range"][1], 5.5, 1e-12);
+    EXPECT_TRUE(call({"pour", "20 mL lemon juice", "--json"}).json()["pours"][0]["range"].is_null());
+    const Json unclear = call({"pour", "1,500 g salt", "--json"}).json();
+    EXPECT_TRUE(unclear["pours"].empty());
+    EXPECT_EQ(unclear["asks"][0]["choices"], Json({"1500 g salt", "1.5 g salt"}));
+    const auto wrong = call({"pour", "5 g sald"});
+    EXPECT_EQ(wrong.exit, 1);
+    EXPECT_NE(wrong.errors.find("did you mean \"salt\""), std::string::npos);
 }
 
 TEST_F(Files, ANotebookIsCopiedRescuedAndRestored) {

@@ -52,6 +52,9 @@ constexpr const char* kStatements[] = {
     "UPDATE run_chunk SET run = 'nobody' WHERE rowid = 1 + {} % (SELECT max(rowid) FROM run_chunk)",
     "UPDATE run_chunk SET low = low - {}",
     "UPDATE history SET changeset = x'00' WHERE id = 1 + {} % (SELECT max(id) FROM history)",
+    "UPDATE history SET changeset = substr(changeset, 1, 1 + {} % 80)",
+    "UPDATE history SET changeset = CAST(substr(changeset, 1, 40) || x'FF' || substr(changeset, 42) AS BLOB) "
+    "WHERE id = 1 + {} % (SELECT max(id) FROM history)",
     "DELETE FROM history WHERE id = 1 + {} % (SELECT max(id) FROM history)",
     "UPDATE history SET undone = 1 - undone WHERE id = 1 + {} % 3",
     "CREATE TABLE foreign_{} (x)",

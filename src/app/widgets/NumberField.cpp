@@ -1,7 +1,6 @@
 #include "app/widgets/NumberField.h"
 
 #include "app/theme/Theme.h"
-#include "wording/TypedValue.h"
 
 #include <QKeyEvent>
 
@@ -11,7 +10,7 @@ NumberField::NumberField(QWidget* parent) : QLineEdit(parent) {
     setObjectName(QStringLiteral("numberField"));
     hide();
     connect(this, &QLineEdit::textEdited, this, [this] {
-        if (const auto parsed = value()) {
+        if (const auto parsed = value().si) {
             emit typed(*parsed);
         }
     });
@@ -38,9 +37,8 @@ void NumberField::ask(const QRectF& over, const QString& name, const QString& sh
     selectAll();
 }
 
-std::optional<double> NumberField::value() const {
-    const auto si = wording::typedValue(text().trimmed().toStdString(), m_dimension, m_bareToSi);
-    return si && m_accepts && !m_accepts(*si) ? std::nullopt : si;
+wording::TypedValue NumberField::value() const {
+    return wording::typedValue(text().toStdString(), m_dimension, m_bareToSi, m_accepts);
 }
 
 void NumberField::close(bool keep) {
@@ -50,11 +48,13 @@ void NumberField::close(bool keep) {
     m_open = false;
     const auto parsed = value();
     hide();
-    if (keep && parsed) {
-        emit committed(*parsed);
+    if (keep && parsed.si) {
+        emit committed(*parsed.si);
         return;
     }
-    if (keep && !text().trimmed().isEmpty()) {
+    if (keep && !parsed.choices.empty()) {
+        emit unclear(QString::fromStdString(wording::whichOf(text().toStdString(), parsed.choices)));
+    } else if (keep && !text().trimmed().isEmpty()) {
         emit unreadable(text());
     }
     emit cancelled();

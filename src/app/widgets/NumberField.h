@@ -2,7 +2,7 @@
 //
 // Every keystroke that parses is told; Enter or leaving the field commits; Escape gives the old value back.
 #pragma once
-#include "wording/Quantities.h"
+#include "wording/TypedValue.h"
 #include <QLineEdit>
 #include <functional>
 
@@ -22,13 +22,15 @@ signals:
     void committed(double si);
     void cancelled();
     void unreadable(const QString& text);
+    /// The text has several readings that fit; a line that asks which.
+    void unclear(const QString& question);
 
 protected:
     void keyPressEvent(QKeyEvent* event) override;
     void focusOutEvent(QFocusEvent* event) override;
 
 private:
-    [[nodiscard]] std::optional<double> value() const;
+    [[nodiscard]] wording::TypedValue value() const;
     void close(bool keep);
 
     wording::Dimension m_dimension = wording::Dimension::None;

@@ -2,7 +2,6 @@
 
 #include "app/theme/Theme.h"
 #include "core/base/Constants.h"
-#include "wording/TypedValue.h"
 
 #include <QFormLayout>
 #include <QHBoxLayout>
@@ -90,12 +89,12 @@ QString AsBuiltSheet::shown(const Field& field, double value) const {
         field.dimension == Dimension::Kelvin ? value - base::kZeroCelsius : value / field.bareToSi, kDigits));
 }
 
-std::optional<double> AsBuiltSheet::read(const Field& field) const {
-    const std::string text = field.edit->text().trimmed().toStdString();
+wording::TypedValue AsBuiltSheet::read(const Field& field) const {
+    const std::string text = field.edit->text().toStdString();
     if (field.dimension == Dimension::Kelvin) {
         // A bare number is in degrees, which a factor alone does not turn into kelvin.
-        if (const auto degrees = wording::typedValue(text, Dimension::None, 1.0)) {
-            return *degrees + base::kZeroCelsius;
+        if (const auto degrees = wording::typedValue(text, Dimension::None, 1.0).si) {
+            return {*degrees + base::kZeroCelsius, {}};
         }
     }
     return wording::typedValue(text, field.dimension, field.bareToSi);
@@ -146,14 +145,18 @@ void AsBuiltSheet::keep() {
         if (field.edit->text().trimmed().isEmpty()) {
             continue;
         }
-        const auto value = read(field);
-        if (!value) {
-            m_fault->setText(tr("%1: \"%2\" does not fit; right would be a number with or without its unit")
-                                 .arg(field.name, field.edit->text()));
+        const wording::TypedValue value = read(field);
+        if (!value.si) {
+            m_fault->setText(
+                value.choices.empty()
+                    ? tr("%1: \"%2\" does not fit; right would be a number with or without its unit")
+                          .arg(field.name, field.edit->text())
+                    : tr("%1: %2").arg(field.name,
+                                       q(wording::whichOf(field.edit->text().toStdString(), value.choices))));
             field.edit->setFocus();
             return;
         }
-        field.member(built) = value;
+        field.member(built) = value.si;
     }
     if (const QString problem = m_bench.changeAsBuilt(built); !problem.isEmpty()) {
         m_fault->setText(problem);

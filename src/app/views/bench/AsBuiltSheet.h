@@ -4,7 +4,7 @@
 // A field left empty is as designed. What is kept changes the build's expectation with it.
 #pragma once
 #include "app/session/Workbench.h"
-#include "wording/Quantities.h"
+#include "wording/TypedValue.h"
 #include <QFrame>
 #include <vector>
 
@@ -41,7 +41,7 @@ private:
 
     void addField(const QString& id, const QString& name, const QString& unit, wording::Dimension dimension,
                   double bareToSi, std::function<std::optional<double>&(cell::CellDesign&)> member);
-    [[nodiscard]] std::optional<double> read(const Field& field) const;
+    [[nodiscard]] wording::TypedValue read(const Field& field) const;
     [[nodiscard]] QString shown(const Field& field, double value) const;
     void keep();
     void close();

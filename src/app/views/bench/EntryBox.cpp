@@ -75,7 +75,7 @@ void EntryBox::enter() {
     }
 }
 
-void EntryBox::ask(const QString& text, const wording::EntryQuestion& question) {
+void EntryBox::ask(const QString& text, const wording::Question& question) {
     const bool canStand = !question.choices.empty() && q(question.choices.front()) == text;
     m_asked = canStand ? text : QString();
     emit refused(canStand ? tr("%1. Enter again keeps it, or choose its meaning").arg(q(question.text))

@@ -39,7 +39,7 @@ signals:
 private:
     [[nodiscard]] wording::Entry read(const QString& text);
     void enter();
-    void ask(const QString& text, const wording::EntryQuestion& question);
+    void ask(const QString& text, const wording::Question& question);
     void showChoices(const wording::Entry& entry);
     void recall(int step);
 

@@ -58,6 +58,7 @@ Section::Section(Workbench& bench, const Theme& theme, QWidget* parent)
     connect(m_field, &NumberField::typed, this, [this](double value) { set(m_asked, value, false); });
     connect(m_field, &NumberField::committed, this, [this](double value) { set(m_asked, value, true); });
     connect(m_field, &NumberField::cancelled, this, [this] { m_bench.dropDraft(); });
+    connect(m_field, &NumberField::unclear, this, &Section::refused);
     connect(m_field, &NumberField::unreadable, this, [this](const QString& text) {
         if (const auto size = sizeOf(m_asked)) {
             emit refused(tr("\"%1\" does not fit %2; right would be a number from %3 to %4")

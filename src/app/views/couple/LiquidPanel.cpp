@@ -1,8 +1,8 @@
 #include "app/views/couple/LiquidPanel.h"
 
-#include "app/views/couple/PourText.h"
 #include "app/widgets/ElidedLabel.h"
 #include "core/chemistry/Catalogue.h"
+#include "wording/PourLine.h"
 #include "wording/Quantities.h"
 
 #include <QHBoxLayout>
@@ -17,6 +17,10 @@ namespace anodex::app {
 namespace {
 
 constexpr int kBasisRow = -1;
+
+QString q(const std::string& text) {
+    return QString::fromStdString(text);
+}
 
 QString basisText(const cell::LiquidDesign& liquid) {
     const bool byMass = liquid.basis == cell::LiquidBasis::SolventMass;
@@ -92,7 +96,8 @@ void LiquidPanel::refresh() {
     }
     for (std::size_t i = 0; i < m_fields.size(); ++i) {
         if (!m_fields[i]->hasFocus()) {
-            m_fields[i]->setText(i == 0 ? basisText(liquid()) : amountText(liquid().solutes[i - 1].amount));
+            m_fields[i]->setText(i == 0 ? basisText(liquid())
+                                        : q(wording::amountText(liquid().solutes[i - 1].amount)));
         }
     }
     refreshFacts();
@@ -120,8 +125,8 @@ void LiquidPanel::rebuildRows() {
                                               : QString();
     addRow(base, basisText(liquid()), kBasisRow);
     for (std::size_t i = 0; i < liquid().solutes.size(); ++i) {
-        addRow(QString::fromStdString(liquid().solutes[i].substance), amountText(liquid().solutes[i].amount),
-               static_cast<int>(i));
+        addRow(QString::fromStdString(liquid().solutes[i].substance),
+               q(wording::amountText(liquid().solutes[i].amount)), static_cast<int>(i));
     }
 }
 
@@ -164,14 +169,17 @@ void LiquidPanel::typed(QLineEdit* field, int solute, bool settle) {
     cell::CellDesign design = m_bench.design();
     cell::LiquidDesign& changed = design.liquidAt(m_side);
     const std::string written = field->text().trimmed().toStdString();
-    const auto amount = amountFrom(written);
+    const auto [amount, halfWidth, choices] = wording::readAmount(written);
     const bool fits = amount && (solute != kBasisRow || amount->unit == cell::AmountUnit::VolumeM3 ||
                                  (amount->unit == cell::AmountUnit::MassKg && changed.ready.empty()));
     if (!fits) {
         if (settle && field->isModified()) {
             field->setModified(false);
-            emit refused(tr("\"%1\" is no amount; right would be a number and a unit such as %2")
-                             .arg(field->text(), solute == kBasisRow ? tr("100 mL") : tr("5 g or 2 mol/L")));
+            emit refused(
+                choices.empty()
+                    ? tr("\"%1\" is no amount; right would be a number and a unit such as %2")
+                          .arg(field->text(), solute == kBasisRow ? tr("100 mL") : tr("5 g or 2 mol/L"))
+                    : q(wording::whichOf(written, choices)));
             m_bench.dropDraft();
             refresh();
         }
@@ -215,7 +223,7 @@ bool LiquidPanel::eventFilter(QObject* watched, QEvent* event) {
 
 /// A twentieth more or less; the rungs move at once, the command is written when the hand rests.
 void LiquidPanel::step(QLineEdit* field, int steps) {
-    auto amount = amountFrom(field->text().trimmed().toStdString());
+    auto amount = wording::readAmount(field->text().toStdString()).amount;
     if (!amount) {
         return;
     }
@@ -225,7 +233,7 @@ void LiquidPanel::step(QLineEdit* field, int steps) {
     const double rounded = std::round(wanted * scale) / scale;
     // A step is never lost to rounding.
     amount->value = rounded == amount->value ? wanted : rounded;
-    field->setText(amountText(*amount));
+    field->setText(q(wording::amountText(*amount)));
     field->setModified(true);
     typed(field, field->property("solute").toInt(), false);
 }
@@ -235,12 +243,16 @@ void LiquidPanel::pour() {
     if (written.empty()) {
         return;
     }
-    const auto result = pourFrom(m_bench.catalogue(), written);
-    if (const auto* fault = std::get_if<PourFault>(&result)) {
-        emit refused(fault->text);
+    const auto result = wording::readPour(m_bench.catalogue(), written);
+    if (const auto* fault = std::get_if<wording::PourFault>(&result)) {
+        emit refused(q(fault->text));
         return;
     }
-    const Pour& poured = std::get<Pour>(result);
+    if (const auto* question = std::get_if<wording::Question>(&result)) {
+        emit refused(q(question->text));
+        return;
+    }
+    const wording::Pour& poured = std::get<wording::Pour>(result);
     cell::CellDesign design = m_bench.design();
     cell::LiquidDesign& changed = design.liquidAt(m_side);
     if (poured.readyLiquid) {

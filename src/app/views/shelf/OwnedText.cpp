@@ -2,6 +2,7 @@
 
 #include "core/chemistry/NameLookup.h"
 #include "quantity/Letters.h"
+#include "wording/Likely.h"
 #include "wording/Quantities.h"
 
 #include <QCoreApplication>
@@ -25,39 +26,54 @@ QString q(std::string_view text) {
 
 struct Typed {
     std::string_view name;
-    std::optional<wording::ParsedQuantity> amount;
+    std::optional<quantity::QuantityReading> amount;
     std::optional<double> price;
+    std::string asks; ///< Where the amount or the price has two readings.
+
+    [[nodiscard]] bool measuredIn(Dimension dimension) const {
+        return amount && amount->unit.dimension == dimension;
+    }
 };
+
+bool isPrice(const quantity::QuantityReading& reading) {
+    return reading.unit.dimension == Dimension::None && reading.value >= 0.0;
+}
+
+bool isAmount(const quantity::QuantityReading& reading) {
+    const Dimension dimension = reading.unit.dimension;
+    return reading.value > 0.0 && (dimension == Dimension::SquareMetre || dimension == Dimension::Kilogram ||
+                                   dimension == Dimension::CubicMetre);
+}
+
+void take(Typed& typed, const wording::Likely& found, std::string_view written) {
+    typed.amount = found.reading;
+    if (!found.choices.empty()) {
+        typed.asks = wording::whichOf(written, found.choices);
+    }
+}
 
 /// "… for 2.50" at the end is a price.
 Typed parted(std::string_view text) {
     Typed typed;
     const auto at = text.rfind(" for ");
     if (at != std::string_view::npos) {
-        const std::string_view price = trimmed(text.substr(at + 5));
-        const auto number = wording::parseQuantity(price);
-        if (number && number->used == price.size() && number->dimension == Dimension::None &&
-            number->value >= 0.0) {
-            typed.price = number->value;
-            text = trimmed(text.substr(0, at));
+        const wording::Likely price = wording::likelyWhole(text.substr(at + 5), isPrice);
+        if (price.reading) {
+            typed.price = price.reading->value;
+        } else if (!price.choices.empty()) {
+            typed.asks = wording::whichOf(text.substr(at + 5), price.choices);
         }
+        text = price.used > 0 ? trimmed(text.substr(0, at)) : text;
     }
-    const auto isAmount = [](const std::optional<wording::ParsedQuantity>& quantity) {
-        return quantity && quantity->value > 0.0 &&
-               (quantity->dimension == Dimension::SquareMetre || quantity->dimension == Dimension::Kilogram ||
-                quantity->dimension == Dimension::CubicMetre);
-    };
-    const auto front = wording::parseQuantity(text);
-    if (isAmount(front)) {
-        typed.amount = front;
-        typed.name = trimmed(text.substr(front->used));
+    if (const wording::Likely front = wording::likely(text, isAmount); front.used > 0) {
+        take(typed, front, text.substr(0, front.used));
+        typed.name = trimmed(text.substr(front.used));
         return typed;
     }
     for (std::size_t i = text.find(' '); i != std::string_view::npos; i = text.find(' ', i + 1)) {
-        const std::string_view rest = trimmed(text.substr(i + 1));
-        const auto behind = wording::parseQuantity(rest);
-        if (isAmount(behind) && behind->used == rest.size()) {
-            typed.amount = behind;
+        const wording::Likely behind = wording::likelyWhole(text.substr(i + 1), isAmount);
+        if (behind.used > 0) {
+            take(typed, behind, text.substr(i + 1));
             typed.name = trimmed(text.substr(0, i));
             return typed;
         }
@@ -82,13 +98,12 @@ const auto kMaterialName = [](const auto& owned) { return owned.material; };
 
 std::optional<shelf::OwnedMaterial> materialFrom(const chemistry::Catalogue& catalogue, const Typed& typed) {
     const auto index = chemistry::findMaterial(catalogue, typed.name);
-    const bool volume = typed.amount && typed.amount->dimension == Dimension::CubicMetre;
-    if (!index || volume) {
+    if (!index || typed.measuredIn(Dimension::CubicMetre)) {
         return std::nullopt;
     }
     const chemistry::Material& material = catalogue.materials[*index];
     shelf::OwnedMaterial owned{std::string(typed.name), kPieceM2, std::nullopt, typed.price};
-    if (typed.amount && typed.amount->dimension == Dimension::SquareMetre) {
+    if (typed.measuredIn(Dimension::SquareMetre)) {
         owned.areaM2 = typed.amount->value;
     } else if (typed.amount) {
         owned.massKg = typed.amount->value;
@@ -119,14 +134,16 @@ std::optional<shelf::Shelf> withOwned(const chemistry::Catalogue& catalogue, she
                                       std::string_view text, QString& problem) {
     const Typed typed = parted(trimmed(text));
     const std::string name(typed.name);
-    const bool mass = typed.amount && typed.amount->dimension == Dimension::Kilogram;
-    const bool volume = typed.amount && typed.amount->dimension == Dimension::CubicMetre;
     if (const auto why = chemistry::whyRefused(catalogue, typed.name)) {
         problem =
             say("\"%1\" is refused in every recipe: %2").arg(q(typed.name), QString::fromStdString(*why));
         return std::nullopt;
     }
-    if (volume && chemistry::findLiquid(catalogue, typed.name)) {
+    if (!typed.asks.empty()) {
+        problem = QString::fromStdString(typed.asks);
+        return std::nullopt;
+    }
+    if (typed.measuredIn(Dimension::CubicMetre) && chemistry::findLiquid(catalogue, typed.name)) {
         place(shelf.liquids, {name, typed.amount->value, typed.price},
               [](const auto& one) { return one.ready; });
         return shelf;
@@ -143,7 +160,7 @@ std::optional<shelf::Shelf> withOwned(const chemistry::Catalogue& catalogue, she
         place(shelf.materials, std::move(*owned), kMaterialName);
         return shelf;
     }
-    if (mass && chemistry::findSubstance(catalogue, typed.name)) {
+    if (typed.measuredIn(Dimension::Kilogram) && chemistry::findSubstance(catalogue, typed.name)) {
         place(shelf.substances, {name, typed.amount->value, typed.price},
               [](const auto& one) { return one.substance; });
         return shelf;

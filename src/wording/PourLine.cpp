@@ -1,0 +1,133 @@
+#include "wording/PourLine.h"
+
+#include "core/chemistry/NameLookup.h"
+#include "quantity/Letters.h"
+#include "wording/Quantities.h"
+
+#include <algorithm>
+
+namespace anodex::wording {
+namespace {
+
+using cell::AmountUnit;
+using quantity::Dimension;
+using quantity::QuantityReading;
+using quantity::trimmed;
+
+struct UnitRow {
+    AmountUnit unit;
+    Dimension dimension;
+    double shownPerSi;
+    const char* text;
+};
+constexpr UnitRow kUnits[] = {{AmountUnit::MassKg, Dimension::Kilogram, 1e3, "g"},
+                              {AmountUnit::VolumeM3, Dimension::CubicMetre, 1e6, "mL"},
+                              {AmountUnit::Moles, Dimension::Mole, 1.0, "mol"},
+                              {AmountUnit::MolPerM3, Dimension::MolPerM3, 1e-3, "mol/L"},
+                              {AmountUnit::MolPerKg, Dimension::MolPerKg, 1.0, "mol/kg"},
+                              {AmountUnit::MassFraction, Dimension::Percent, 100.0, "%"}};
+
+const UnitRow* rowOf(const QuantityReading& reading) {
+    const auto* row = std::find_if(std::begin(kUnits), std::end(kUnits), [&](const UnitRow& one) {
+        return one.dimension == reading.unit.dimension;
+    });
+    return row == std::end(kUnits) ? nullptr : row;
+}
+
+bool pourable(const QuantityReading& reading) {
+    const UnitRow* row = rowOf(reading);
+    return row != nullptr && reading.value > 0.0 &&
+           (row->unit != AmountUnit::MassFraction || reading.value < 1.0);
+}
+
+AmountRead amountOf(const Likely& found) {
+    if (!found.reading) {
+        return {std::nullopt, std::nullopt, found.choices};
+    }
+    return {cell::Amount{rowOf(*found.reading)->unit, found.reading->value}, found.halfWidth, {}};
+}
+
+struct Parted {
+    std::string_view name;
+    std::string_view written; ///< The amount as it stands in the text.
+    bool before = true;       ///< The amount stands before the name.
+    AmountRead amount;
+};
+
+bool holds(const AmountRead& read) {
+    return read.amount || !read.choices.empty();
+}
+
+std::optional<Parted> parted(std::string_view text) {
+    if (const Likely front = likely(text, pourable); front.used > 0) {
+        return Parted{trimmed(text.substr(front.used)), text.substr(0, front.used), true, amountOf(front)};
+    }
+    for (std::size_t i = text.find(' '); i != std::string_view::npos; i = text.find(' ', i + 1)) {
+        if (AmountRead behind = readAmount(text.substr(i + 1)); holds(behind)) {
+            return Parted{trimmed(text.substr(0, i)), trimmed(text.substr(i + 1)), false, std::move(behind)};
+        }
+    }
+    return std::nullopt;
+}
+
+Question whichAmount(const Parted& parts) {
+    Question question{whichOf(parts.written, parts.amount.choices), {}};
+    const std::string name(parts.name);
+    for (const std::string& choice : parts.amount.choices) {
+        question.choices.push_back(parts.before ? choice + " " + name : name + " " + choice);
+    }
+    return question;
+}
+
+PourFault unknownName(const chemistry::Catalogue& catalogue, std::string_view name) {
+    std::vector<std::string> names = chemistry::substanceNames(catalogue);
+    for (const std::string& liquid : chemistry::liquidNames(catalogue)) {
+        names.push_back(liquid);
+    }
+    const std::string near = chemistry::nearestName(name, names);
+    return {"\"" + std::string(name) + "\" is not known; " +
+            (near.empty() ? "choose a substance of the catalogue" : "did you mean \"" + near + "\"?")};
+}
+
+} // namespace
+
+ShownAmount shownAmount(const cell::Amount& amount) {
+    const auto* row = std::find_if(std::begin(kUnits), std::end(kUnits),
+                                   [&](const UnitRow& one) { return one.unit == amount.unit; });
+    return {amount.value * row->shownPerSi, row->text};
+}
+
+std::string amountText(const cell::Amount& amount) {
+    const ShownAmount shown = shownAmount(amount);
+    return numberText(shown.value, 4) + "\u00a0" + shown.unit;
+}
+
+AmountRead readAmount(std::string_view text) {
+    return amountOf(likelyWhole(text, pourable));
+}
+
+std::variant<Pour, Question, PourFault> readPour(const chemistry::Catalogue& catalogue,
+                                                 std::string_view text) {
+    auto parts = parted(trimmed(text));
+    if (!parts) {
+        return PourFault{"An amount with a unit is missing; right would be \"5 g\", \"20 mL\", \"2 "
+                         "mol/L\" or \"10 %\" before or after the name"};
+    }
+    if (parts->name.starts_with("of ")) {
+        parts->name = trimmed(parts->name.substr(3));
+    }
+    const bool substance = chemistry::findSubstance(catalogue, parts->name).has_value();
+    const bool liquid = !substance && chemistry::findLiquid(catalogue, parts->name).has_value();
+    if (!substance && !liquid) {
+        return unknownName(catalogue, parts->name);
+    }
+    if (!parts->amount.amount) {
+        return whichAmount(*parts);
+    }
+    if (liquid && parts->amount.amount->unit != AmountUnit::VolumeM3) {
+        return PourFault{"A ready-made liquid is poured by volume; right would be \"20 mL\" of it"};
+    }
+    return Pour{std::string(parts->name), *parts->amount.amount, parts->amount.halfWidth, liquid};
+}
+
+} // namespace anodex::wording

@@ -51,6 +51,25 @@ INSTANTIATE_TEST_SUITE_P(
                "Zeit / s;Spannung / V;Strom / mA\n0;1,5;0\n60;1,4;20\n120;1,25;20\n"},
         Layout{"three header lines",
                "logger 3\nallotment shed\nt [min];U [mV];I [mA]\n0;1500;0\n1;1400;20\n2;1250;20\n"},
+        Layout{"units in cells",
+               "time,voltage,current\n0 s,1.5 V,0 mA\n60 s,1.4 V,20 mA\n120 s,1.25 V,20 mA\n"},
+        Layout{"units that change from cell to cell",
+               "time,voltage,current\n0 s,1.5 V,0\n60 s,1400 mV,20 mA\n2 min,1.25 V,20000 µA\n"},
+        Layout{"units in cells and decimal commas",
+               "0 s;1,5 V;0 A\n60 s;1,4 V;0,02 A\n120 s;1,25 V;0,02 A\n"},
+        Layout{"names with values and units",
+               "t: 0 s, U: 1.5 V, I: 0 mA\nt: 60 s, U: 1.4 V, I: 20 mA\nt: 120 s, U: 1.25 V, I: 20 mA\n"},
+        Layout{"lines of objects", "{\"t_s\": 0, \"volts\": 1.5, \"amps\": 0}\n"
+                                   "{\"t_s\": 60, \"volts\": 1.4, \"amps\": 0.02}\n"
+                                   "{\"t_s\": 120, \"volts\": \"1.25\", \"amps\": 0.02}\n"},
+        Layout{"a monitor's times before names with values",
+               "12:00:00.000 -> U=1.5 V I=0 mA\n12:01:00.000 -> U=1.4 V I=20 mA\n12:02:00.000 -> U=1.25 V "
+               "I=20 mA\n"},
+        Layout{"seconds with fractions under minutes",
+               "elapsed,voltage (V),current (A)\n0:00.0,1.5,0\n1:00.0,1.4,0.02\n2:00.0,1.25,0.02\n"},
+        Layout{"words of another country", "Sekunden;Volt;Ampere\n0;1,5;0\n60;1,4;0,02\n120;1,25;0,02\n"},
+        Layout{"stamps without marks", "time,voltage (V),current (A)\n20260301T120000,1.5,0\n"
+                                       "20260301T120100,1.4,0.02\n20260301T120200,1.25,0.02\n"},
         Layout{"tabs", "elapsed_s\tvolts\tamps\n0\t1.5\t0\n60\t1.4\t0.02\n120\t1.25\t0.02\n"},
         Layout{"windows line ends", "time,voltage,current\r\n0,1.5,0\r\n60,1.4,0.02\r\n120,1.25,0.02\r\n"},
         Layout{"no line end at the end", "time,voltage,current\n0,1.5,0\n60,1.4,0.02\n120,1.25,0.02"},
@@ -176,6 +195,30 @@ TEST(RunCsv, TheSkippedAreCountedAndSaidWhy) {
     for (std::size_t i = 0; i < whys.size(); ++i) {
         EXPECT_EQ(run->skipped[i].why, whys[i]) << i;
     }
+}
+
+TEST(RunCsv, ACellLeftEmptyAtTheEndOfARowIsSaid) {
+    const CsvRun run =
+        readAll("time (s),voltage (V),current (A)\n0,1.5,\n60,1.4,\n120,1.25,0.02\n180,1.2,0.02\n"
+                "240,1.1,0.02\n");
+    EXPECT_EQ(run.samples.size(), 3U);
+    ASSERT_EQ(run.skipped.size(), 2U);
+    EXPECT_EQ(run.skipped[0].why, SkippedRow::Why::NoCurrent);
+}
+
+TEST(RunCsv, ABareNumberAmongCellsWithUnitsIsNotGuessed) {
+    const CsvRun run =
+        readAll("time (s),voltage\n0,1500 mV\n60,1400 mV\n120,1.3\n180,1250 mV\n240,1200 mV\n");
+    EXPECT_EQ(run.samples.size(), 4U);
+    ASSERT_EQ(run.skipped.size(), 1U);
+    EXPECT_EQ(run.skipped[0].why, SkippedRow::Why::NoVoltage);
+}
+
+TEST(RunCsv, HeadersThatBeginWithANumberAreHeaders) {
+    const auto preview = previewCsv("time (s),5 V rail,cell (V),current (A)\n0,5.01,1.5,0\n60,5.01,1.4,0.02\n"
+                                    "120,5.01,1.25,0.02\n");
+    ASSERT_TRUE(preview);
+    EXPECT_EQ(preview->columnNames.at(1), "5 V rail");
 }
 
 TEST(RunCsv, ReadsAPackedFile) {

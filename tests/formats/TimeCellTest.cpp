@@ -35,6 +35,12 @@ constexpr Row kRows[] = {
     {"01-Mar-2026 12:00:00", DateOrder::DayFirst, kNoon},
     {"Mar 1, 2026 12:00:00", DateOrder::DayFirst, kNoon},
     {"2026-03-01, 12:00:00", DateOrder::DayFirst, kNoon},
+    {"20260301T120000Z", DateOrder::DayFirst, kNoon},
+    {"20260301T130000+0100", DateOrder::DayFirst, kNoon},
+    {"20260301 1200", DateOrder::DayFirst, kNoon},
+    {"20260301 12:00:00", DateOrder::DayFirst, kNoon},
+    {"Sun 1 Mar 2026 12:00:00", DateOrder::DayFirst, kNoon},
+    {"Sunday, 01.03.2026 12:00:00", DateOrder::DayFirst, kNoon},
 };
 
 class Stamps : public testing::TestWithParam<Row> {};
@@ -48,9 +54,10 @@ TEST_P(Stamps, AreRead) {
 INSTANTIATE_TEST_SUITE_P(Forms, Stamps, testing::ValuesIn(kRows), test::named(&Row::text));
 
 TEST(TimeCell, RefusesWhatIsNoStamp) {
-    for (const char* text : {"", "12", "2026-13-01 12:00", "2026-02-30 12:00", "2026-03-01",
-                             "2026-03-01 25:00", "2026-03-01 12:61", "13:00 PM", "2026-03-01 12:00:00 +99:00",
-                             "2026-03-01 12:00:00 later", "1.02", "0.0.0 1:00"}) {
+    for (const char* text :
+         {"", "12", "2026-13-01 12:00", "2026-02-30 12:00", "2026-03-01", "2026-03-01 25:00",
+          "2026-03-01 12:61", "13:00 PM", "2026-03-01 12:00:00 +99:00", "2026-03-01 12:00:00 later", "1.02",
+          "0.0.0 1:00", "20261301T120000", "20260301T250000", "20260301 12", "Sun 12:00"}) {
         EXPECT_FALSE(readStamp(text, DateOrder::DayFirst)) << text;
     }
 }

@@ -1,6 +1,6 @@
 #include "formats/run/RowReader.h"
 
-#include "formats/run/RunTable.h"
+#include "formats/run/RunCell.h"
 #include "formats/run/RunText.h"
 #include "quantity/Letters.h"
 #include "quantity/Number.h"
@@ -33,12 +33,26 @@ std::optional<std::size_t> columnOf(const CsvMapping& mapping, ColumnRole role) 
 RowReader::RowReader(const CsvMapping& mapping, const std::vector<std::string>& names, CsvRun& run)
     : m_mapping(mapping), m_names(names), m_run(run), m_time(columnOf(mapping, ColumnRole::Time)),
       m_date(columnOf(mapping, ColumnRole::Date)), m_voltage(columnOf(mapping, ColumnRole::Voltage)),
-      m_current(columnOf(mapping, ColumnRole::Current)) {}
+      m_current(columnOf(mapping, ColumnRole::Current)), m_cellUnits(mapping.columns.size()) {}
 
-std::optional<double> RowReader::number(std::size_t column) const {
-    const auto value = quantity::wholeNumber(m_cells[column], m_mapping.decimalComma ? DecimalMark::Comma
-                                                                                     : DecimalMark::Point);
-    return value ? std::optional(*value * m_mapping.columns[column].toSi) : std::nullopt;
+std::optional<double> RowReader::number(std::size_t column) {
+    const auto cell =
+        readCell(m_cells[column], m_mapping.decimalComma ? DecimalMark::Comma : DecimalMark::Point);
+    if (!cell) {
+        return std::nullopt;
+    }
+    std::optional<quantity::UnitReading>& unit = m_cellUnits[column];
+    if (!cell->unit) {
+        // Among cells with units a bare number could be any of them.
+        const bool clear = !unit || cell->written == 0.0;
+        return clear ? std::optional(cell->written * m_mapping.columns[column].toSi) : std::nullopt;
+    }
+    if (!unit) {
+        unit = cell->unit; // what the mapping's unit was taken from
+    }
+    return unit->dimension == cell->unit->dimension
+               ? std::optional(cell->written * cell->unit->toSi / unit->toSi * m_mapping.columns[column].toSi)
+               : std::nullopt;
 }
 
 bool RowReader::repeatsHeader() const {
@@ -120,7 +134,7 @@ RowOutcome RowReader::take(std::string_view line) {
     if (plain.starts_with('#') || plain.starts_with('%') || plain.starts_with("//")) {
         return {Why::Remark, false, false};
     }
-    cellsOf(line, m_mapping.delimiter, m_cells);
+    cellsOf(line, m_mapping.delimiter, m_cells, m_mapping.columns.size());
     if (m_cells.size() < m_mapping.columns.size()) {
         return {m_cells.size() <= 1 && !isValue(plain) ? Why::Remark : Why::Short, false, false};
     }

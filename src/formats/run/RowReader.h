@@ -1,6 +1,7 @@
 // src/formats/run/RowReader.h - one line of a run after the other, by a mapping.
 #pragma once
 #include "formats/run/RunCsv.h"
+#include "quantity/Units.h"
 #include "formats/run/TimeCell.h"
 #include <string_view>
 #include <vector>
@@ -21,7 +22,7 @@ public:
     [[nodiscard]] RowOutcome take(std::string_view line);
 
 private:
-    [[nodiscard]] std::optional<double> number(std::size_t column) const;
+    [[nodiscard]] std::optional<double> number(std::size_t column);
     [[nodiscard]] std::optional<double> seconds();
     [[nodiscard]] std::optional<double> fromStamp(const Stamp& stamp);
     [[nodiscard]] std::optional<double> unwrapped(double seconds);
@@ -35,6 +36,8 @@ private:
     std::optional<std::size_t> m_date;
     std::optional<std::size_t> m_voltage;
     std::optional<std::size_t> m_current;
+    std::vector<std::optional<quantity::UnitReading>>
+        m_cellUnits; ///< Of the first cell of a column with one.
     std::optional<record::Millis> m_lastLocal;
     bool m_secondHour = false; ///< Past the change of clocks, in the hour that came again.
     double m_wrapped = 0.0;    ///< Added to a counter or a clock that began again.

@@ -1,8 +1,8 @@
 #include "formats/run/RunColumns.h"
 
+#include "formats/run/RunCell.h"
 #include "formats/run/TimeCell.h"
 #include "quantity/Letters.h"
-#include "quantity/Number.h"
 
 #include <algorithm>
 
@@ -49,7 +49,8 @@ bool begins(const std::string& word, std::initializer_list<std::string_view> lis
 bool saysTime(const std::string& word) {
     return begins(word, {"time",    "zeit",  "elapsed", "timestamp", "datetime", "date",   "datum",
                          "uhrzeit", "temps", "tiempo",  "tempo",     "millis",   "second", "minute",
-                         "hour",    "clock", "stamp",   "dauer",     "runtime",  "epoch"}) ||
+                         "hour",    "clock", "sekunde", "seconde",   "segundo",  "stunde", "tijd",
+                         "stamp",   "dauer", "runtime", "epoch"}) ||
            isOneOf(word, {"t", "sec", "secs", "ts"});
 }
 bool saysVoltage(const std::string& word) {
@@ -102,6 +103,18 @@ std::vector<quantity::UnitReading> unitsIn(const std::string& name) {
     return {};
 }
 
+/// The unit that the first cell with one names.
+std::optional<quantity::UnitReading> firstUnit(const RunTable& table, std::size_t c) {
+    for (const auto& row : table.rows) {
+        for (const DecimalMark mark : {DecimalMark::Point, DecimalMark::Comma}) {
+            if (const auto cell = readCell(row[c], mark); cell && cell->unit) {
+                return cell->unit;
+            }
+        }
+    }
+    return std::nullopt;
+}
+
 void readCells(const RunTable& table, std::size_t c, RunColumn& column) {
     if (table.rows.empty()) {
         return;
@@ -110,10 +123,12 @@ void readCells(const RunTable& table, std::size_t c, RunColumn& column) {
     std::size_t stamps = 0;
     std::size_t dates = 0;
     std::size_t clocks = 0;
+    std::size_t units = 0;
     for (const auto& row : table.rows) {
         const std::string& cell = row[c];
-        const auto point = quantity::wholeNumber(cell, DecimalMark::Point);
-        const auto comma = quantity::wholeNumber(cell, DecimalMark::Comma);
+        const auto point = readCell(cell, DecimalMark::Point);
+        const auto comma = readCell(cell, DecimalMark::Comma);
+        units += (point && point->unit) || (comma && comma->unit) ? 1 : 0;
         const bool hasMark = cell.find_first_of(".,") != std::string::npos;
         const bool hasComma = cell.find(',') != std::string::npos;
         numbers += point || comma ? 1 : 0;
@@ -136,6 +151,9 @@ void readCells(const RunTable& table, std::size_t c, RunColumn& column) {
     column.stamps = share(stamps);
     column.dates = share(dates);
     column.clocks = share(clocks);
+    if (constexpr double kMost = 0.5; share(units) > kMost) {
+        column.units = {*firstUnit(table, c)};
+    }
 }
 
 } // namespace
@@ -159,6 +177,7 @@ std::vector<RunColumn> columnsOf(const RunTable& table) {
         RunColumn column;
         column.name = table.names[c];
         column.units = unitsIn(column.name);
+        readCells(table, c, column);
         const std::vector<std::string> words = wordsIn(column.name);
         const bool other = std::any_of(words.begin(), words.end(), saysOther);
         const auto unit = [&](Dimension dimension) {
@@ -167,19 +186,19 @@ std::vector<RunColumn> columnsOf(const RunTable& table) {
         column.time = std::max(nameScore(words, saysTime), unit(Dimension::Second));
         column.voltage = std::max(nameScore(words, saysVoltage), unit(Dimension::Volt));
         column.current = std::max(nameScore(words, saysCurrent), unit(Dimension::Ampere));
-        readCells(table, c, column);
         columns.push_back(std::move(column));
     }
     return columns;
 }
 
 std::vector<double> numbersIn(const RunTable& table, std::size_t column, bool decimalComma) {
+    const auto base = firstUnit(table, column);
     std::vector<double> values;
     for (const auto& row : table.rows) {
-        const auto value =
-            quantity::wholeNumber(row[column], decimalComma ? DecimalMark::Comma : DecimalMark::Point);
-        if (value && !isOverload(row[column])) {
-            values.push_back(*value);
+        const auto cell = readCell(row[column], decimalComma ? DecimalMark::Comma : DecimalMark::Point);
+        if (cell && !isOverload(row[column])) {
+            values.push_back(cell->unit && base ? cell->written * cell->unit->toSi / base->toSi
+                                                : cell->written);
         }
     }
     return values;

@@ -12,7 +12,7 @@ namespace anodex::formats {
 struct RunColumn {
     std::string name;
     std::vector<quantity::UnitReading>
-        units; ///< That the name states; several when its spelling has several readings.
+        units; ///< That the cells or the name state; several when a spelling has several readings.
     // Shares of the sampled cells, 0 to 1, that read so.
     double numbers = 0.0; ///< In either decimal style.
     double stamps = 0.0;

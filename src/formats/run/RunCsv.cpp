@@ -26,18 +26,22 @@ void note(CsvRun& run, std::size_t line, Why why) {
     }
 }
 
+void startAtZero(CsvRun& run) {
+    const double first = run.samples.seconds.front();
+    for (double& at : run.samples.seconds) {
+        at -= first;
+    }
+}
+
 /// Newest first as it stood in the file; the last row is the beginning.
 bool turnRound(CsvRun& run) {
     record::RunSamples& samples = run.samples;
     for (auto* column : {&samples.seconds, &samples.volts, &samples.amps}) {
         std::reverse(column->begin(), column->end());
     }
-    const double first = samples.seconds.front();
     if (run.started) {
-        *run.started += static_cast<record::Millis>(first * 1000.0);
-        for (double& at : samples.seconds) {
-            at -= first;
-        }
+        *run.started += static_cast<record::Millis>(samples.seconds.front() * 1000.0);
+        startAtZero(run);
     }
     return std::adjacent_find(samples.seconds.begin(), samples.seconds.end(),
                               [](double a, double b) { return b <= a; }) == samples.seconds.end();
@@ -121,6 +125,9 @@ tl::expected<CsvRun, CsvError> readCsv(std::string_view bytes, const CsvMapping&
     }
     if (mapping.newestFirst && !turnRound(run)) {
         return tl::unexpected(CsvError{Code::TimeGoesBack, 0, {}});
+    }
+    if (mapping.time == TimeForm::Clock) {
+        startAtZero(run); // a time of day says when, a run how long since it began
     }
     return run;
 }

@@ -1,13 +1,11 @@
 #include "formats/run/RunTable.h"
 
+#include "formats/run/RunCell.h"
 #include "formats/run/RunText.h"
-#include "formats/run/TimeCell.h"
 #include "quantity/Letters.h"
-#include "quantity/Number.h"
 #include "quantity/Units.h"
 
 #include <algorithm>
-#include <cmath>
 #include <fmt/format.h>
 #include <map>
 
@@ -45,22 +43,25 @@ std::vector<std::string_view> sampleOf(std::string_view text, std::size_t& headL
 
 struct Shape {
     char delimiter = ',';
+    bool units = false; ///< Numbers with a unit behind them count: loggers that name it in every cell.
     std::size_t columns = 0;
     std::size_t first = 0; ///< Line of the first data row.
     double score = 0.0;
 };
 
-std::size_t valuesIn(const std::vector<std::string_view>& cells) {
-    return static_cast<std::size_t>(std::count_if(cells.begin(), cells.end(), isValue));
+std::size_t valuesIn(const std::vector<std::string_view>& cells, bool units) {
+    return static_cast<std::size_t>(std::count_if(cells.begin(), cells.end(), [&](std::string_view cell) {
+        return isValue(cell) || (units && isQuantity(cell));
+    }));
 }
 
 /// The width most rows of values have: one short row decides nothing.
-std::size_t usualWidth(const std::vector<std::string_view>& lines, char delimiter) {
+std::size_t usualWidth(const std::vector<std::string_view>& lines, char delimiter, bool units) {
     std::map<std::size_t, std::size_t> widths;
     std::vector<std::string_view> cells;
     for (const std::string_view line : lines) {
         cellsOf(line, delimiter, cells);
-        if (!cells.empty() && 2 * valuesIn(cells) >= cells.size()) {
+        if (!cells.empty() && 2 * valuesIn(cells, units) >= cells.size()) {
             ++widths[cells.size()];
         }
     }
@@ -69,13 +70,15 @@ std::size_t usualWidth(const std::vector<std::string_view>& lines, char delimite
     return most == widths.end() ? 0 : most->first;
 }
 
-bool isDataRow(const std::vector<std::string_view>& cells, std::size_t columns) {
+bool isDataRow(const std::vector<std::string_view>& cells, const Shape& shape) {
     // What cannot be read in a data row is one cell among others, not most of them.
-    return cells.size() == columns && 2 * valuesIn(cells) >= std::max<std::size_t>(columns, 2);
+    return cells.size() == shape.columns &&
+           2 * valuesIn(cells, shape.units) >= std::max<std::size_t>(shape.columns, 2);
 }
 
-Shape shapeWith(const std::vector<std::string_view>& lines, std::size_t headLines, char delimiter) {
-    Shape shape{delimiter, usualWidth(lines, delimiter), 0, 0.0};
+Shape shapeWith(const std::vector<std::string_view>& lines, std::size_t headLines, char delimiter,
+                bool units) {
+    Shape shape{delimiter, units, usualWidth(lines, delimiter, units), 0, 0.0};
     if (shape.columns < 2 && !(shape.columns == 1 && delimiter == ',')) {
         return shape;
     }
@@ -87,18 +90,34 @@ Shape shapeWith(const std::vector<std::string_view>& lines, std::size_t headLine
         if (trimmed(lines[i]).empty()) {
             continue;
         }
-        cellsOf(lines[i], delimiter, cells);
-        const bool data = isDataRow(cells, shape.columns);
+        cellsOf(lines[i], delimiter, cells, shape.columns);
+        const bool data = isDataRow(cells, shape);
         if (data && !begun && i < headLines) {
             begun = true;
             shape.first = i;
         }
         body += begun ? 1 : 0;
-        good +=
-            begun && data ? static_cast<double>(valuesIn(cells)) / static_cast<double>(shape.columns) : 0.0;
+        good += begun && data
+                    ? static_cast<double>(valuesIn(cells, units)) / static_cast<double>(shape.columns)
+                    : 0.0;
     }
     shape.score = body > 0 ? good * good / static_cast<double>(body) : 0.0;
     return shape;
+}
+
+Shape bestShape(const std::vector<std::string_view>& lines, std::size_t headLines, bool units) {
+    Shape best;
+    for (const char delimiter : {';', '\t', ',', '|', ' ', '='}) {
+        const Shape shape = shapeWith(lines, headLines, delimiter, units);
+        const bool named = delimiter == '=';
+        // Blanks stand inside stamps too, and names with values hold other delimiters: they have to explain
+        // more.
+        const double handicap = delimiter == ' ' || named ? 1.02 : 1.0;
+        if (shape.columns > 0 && shape.score > best.score * 1.0001 * (best.columns >= 2 ? handicap : 1.0)) {
+            best = shape;
+        }
+    }
+    return best;
 }
 
 /// A row of units under the names: "s;V;mA".
@@ -151,43 +170,14 @@ void takeNames(const std::vector<std::string_view>& lines, const Shape& shape, R
 
 } // namespace
 
-bool isValue(std::string_view cell) {
-    if (cell.empty()) {
-        return false;
-    }
-    const auto number = quantity::readNumber(cell);
-    return (number && number->used == cell.size()) || readStamp(cell, DateOrder::DayFirst) ||
-           readClock(cell) || readDate(cell, DateOrder::DayFirst) || readStamp(cell, DateOrder::MonthFirst) ||
-           readDate(cell, DateOrder::MonthFirst);
-}
-
-bool isOverload(std::string_view cell) {
-    const std::string text = quantity::lowered(trimmed(cell));
-    for (const char* code : {"ol",       "o.l",       "0l",   "ovld", "ovl",   "ovr", "over", "overload",
-                             "overflow", "overrange", "+ol",  "-ol",  "---",   "--",  "----", "nan",
-                             "inf",      "-inf",      "+inf", "err",  "error", "n/a", "na",   "null"}) {
-        if (text == code) {
-            return true;
-        }
-    }
-    // 9.9E37 and its like are how instruments write it as a number.
-    const auto number = quantity::wholeNumber(text);
-    return number && std::abs(*number) >= 9e36;
-}
-
 std::optional<RunTable> tableOf(std::string_view text) {
     std::size_t headLines = 0;
     const std::vector<std::string_view> lines = sampleOf(text, headLines);
-    Shape best;
-    for (const char delimiter : {';', '\t', ',', '|', ' ', '='}) {
-        const Shape shape = shapeWith(lines, headLines, delimiter);
-        const bool named = delimiter == '=';
-        // Blanks stand inside stamps too, and names with values hold other delimiters: they have to explain
-        // more.
-        const double handicap = delimiter == ' ' || named ? 1.02 : 1.0;
-        if (shape.columns > 0 && shape.score > best.score * 1.0001 * (best.columns >= 2 ? handicap : 1.0)) {
-            best = shape;
-        }
+    Shape best = bestShape(lines, headLines, false);
+    // A header of "12 V" and "5 V" makes no such logger: units in cells have to explain much more.
+    constexpr double kMuchMore = 1.2;
+    if (const Shape withUnits = bestShape(lines, headLines, true); withUnits.score > best.score * kMuchMore) {
+        best = withUnits;
     }
     if (best.score <= 0.0) {
         return std::nullopt;
@@ -198,8 +188,8 @@ std::optional<RunTable> tableOf(std::string_view text) {
     takeNames(lines, best, table);
     std::vector<std::string_view> cells;
     for (std::size_t i = best.first; i < lines.size(); ++i) {
-        cellsOf(lines[i], best.delimiter, cells);
-        if (isDataRow(cells, best.columns)) {
+        cellsOf(lines[i], best.delimiter, cells, best.columns);
+        if (isDataRow(cells, best)) {
             table.rows.emplace_back(cells.begin(), cells.end());
         }
     }

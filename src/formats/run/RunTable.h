@@ -21,10 +21,4 @@ struct RunTable {
 /// Nothing when no delimiter makes two columns of values.
 [[nodiscard]] std::optional<RunTable> tableOf(std::string_view text);
 
-/// A number in either decimal style, a stamp, a date or a clock.
-[[nodiscard]] bool isValue(std::string_view cell);
-
-/// "OL", "OVLD", "---", "nan": what loggers write for no reading.
-[[nodiscard]] bool isOverload(std::string_view cell);
-
 } // namespace anodex::formats

@@ -1,6 +1,7 @@
 #include "formats/run/RunText.h"
 
 #include "quantity/Letters.h"
+#include "quantity/Units.h"
 
 #include <algorithm>
 #include <zlib.h>
@@ -114,7 +115,8 @@ void useOneLineEnd(std::string& text) {
     text = std::move(result);
 }
 
-/// "12:00:01.250 -> 1.02;0.5" is "12:00:01.250;1.02;0.5".
+/// "12:00:01.250 -> 1.02;0.5" is "12:00:01.250;1.02;0.5", and "12:00:01.250 -> U=1.02" is
+/// "time=12:00:01.250 U=1.02".
 void openMonitorLines(std::string& text) {
     constexpr std::string_view kArrow = " -> ";
     if (text.substr(0, 400).find(kArrow) == std::string::npos) {
@@ -124,7 +126,9 @@ void openMonitorLines(std::string& text) {
     for (std::string_view rest = text; !rest.empty();) {
         const std::string_view line = takeLine(rest);
         const std::size_t at = line.find(kArrow);
-        if (at != std::string_view::npos) {
+        if (at != std::string_view::npos && line.find('=', at) != std::string_view::npos) {
+            result.append("time=").append(line.substr(0, at)).append(line.substr(at + kArrow.size() - 1));
+        } else if (at != std::string_view::npos) {
             const std::string_view came = line.substr(at + kArrow.size());
             char delimiter = ',';
             for (const char candidate : {';', '\t', ','}) {
@@ -146,7 +150,18 @@ bool isNameChar(char c) {
     return quantity::isLetter(c) || quantity::isDigit(c) || c == '_' || static_cast<unsigned char>(c) >= 0x80;
 }
 
-/// The next "name=value" or "name: value"; empty name when none is left.
+/// Bytes of the unit in " mA, U: 1.02 V"; 0 where the next word is a name with its own value.
+std::size_t unitBehind(std::string_view text) {
+    if (text.empty() || text.front() != ' ') {
+        return 0;
+    }
+    const std::size_t end = std::min(text.find_first_of(" ,;\t}=:", 1), text.size());
+    const std::size_t next = std::min(text.find_first_not_of(' ', end), text.size());
+    const bool isName = next < text.size() && (text[next] == '=' || text[next] == ':');
+    return isName || quantity::readingsOf(text.substr(1, end - 1)).empty() ? 0 : end;
+}
+
+/// The next "name=value", "name: value" or its like in quotes; empty name when none is left.
 std::pair<std::string_view, std::string_view> takePair(std::string_view& line) {
     while (!line.empty()) {
         const std::size_t from =
@@ -156,7 +171,7 @@ std::pair<std::string_view, std::string_view> takePair(std::string_view& line) {
             ++to;
         }
         std::size_t mark = to;
-        while (mark < line.size() && line[mark] == ' ') {
+        while (mark < line.size() && (line[mark] == ' ' || line[mark] == '"')) {
             ++mark;
         }
         if (mark < line.size() && (line[mark] == '=' || line[mark] == ':') && to > from &&
@@ -166,9 +181,10 @@ std::pair<std::string_view, std::string_view> takePair(std::string_view& line) {
             while (!value.empty() && value.front() == ' ') {
                 value.remove_prefix(1);
             }
-            const std::size_t end = std::min(value.find_first_of(" ,;\t"), value.size());
-            line = value.substr(end);
-            return {name, value.substr(0, end)};
+            const std::size_t end = std::min(value.find_first_of(" ,;\t}"), value.size());
+            const std::size_t unit = unitBehind(value.substr(end));
+            line = value.substr(end + unit);
+            return {name, value.substr(0, end + unit)};
         }
         line.remove_prefix(std::max<std::size_t>(to, from + 1) > line.size() ? line.size()
                                                                              : std::max<std::size_t>(to, 1));
@@ -219,7 +235,8 @@ std::string_view takeLine(std::string_view& text) {
     return line;
 }
 
-void cellsOf(std::string_view line, char delimiter, std::vector<std::string_view>& cells) {
+void cellsOf(std::string_view line, char delimiter, std::vector<std::string_view>& cells,
+             std::size_t columns) {
     cells.clear();
     if (delimiter == '=') {
         for (auto pair = takePair(line); !pair.first.empty(); pair = takePair(line)) {
@@ -241,9 +258,9 @@ void cellsOf(std::string_view line, char delimiter, std::vector<std::string_view
             start = i + 1;
         }
     }
-    // A delimiter after the last cell makes no column.
-    if (delimiter != ' ' && cells.size() > 1 && cells.back().empty() && !line.empty() &&
-        line.back() == delimiter) {
+    // A delimiter after the last cell makes no column, but where one is left empty.
+    if (delimiter != ' ' && cells.size() > 1 && cells.size() != columns && cells.back().empty() &&
+        !line.empty() && line.back() == delimiter) {
         cells.pop_back();
     }
 }

@@ -21,7 +21,9 @@ struct RunText {
 
 /// Cells of a line, trimmed: between delimiters outside quotes; between blanks for ' '; the values of names
 /// for '='.
-void cellsOf(std::string_view line, char delimiter, std::vector<std::string_view>& cells);
+/// A delimiter at the end of a line makes no further cell unless that makes `columns` of them.
+void cellsOf(std::string_view line, char delimiter, std::vector<std::string_view>& cells,
+             std::size_t columns = 0);
 
 /// The names of a line for '='.
 [[nodiscard]] std::vector<std::string> namesIn(std::string_view line);

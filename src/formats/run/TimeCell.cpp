@@ -3,6 +3,7 @@
 #include "quantity/Letters.h"
 #include "quantity/Number.h"
 
+#include <algorithm>
 #include <array>
 #include <chrono>
 #include <cmath>
@@ -51,6 +52,25 @@ std::optional<int> takeMonthName(std::string_view& text) {
     return std::nullopt;
 }
 
+/// "Sat 14 Mar", "Saturday, ": the day of the week says nothing that the date does not.
+void skipWeekday(std::string_view& text) {
+    constexpr std::array<std::string_view, 7> kDays = {"mon", "tue", "wed", "thu", "fri", "sat", "sun"};
+    std::size_t length = 0;
+    while (length < text.size() && isLetter(text[length])) {
+        ++length;
+    }
+    const std::string word = quantity::lowered(text.substr(0, length));
+    const bool known =
+        std::any_of(kDays.begin(), kDays.end(), [&](std::string_view day) { return word.starts_with(day); });
+    if (!known) {
+        return;
+    }
+    text.remove_prefix(length);
+    while (!text.empty() && (text.front() == ',' || text.front() == '.' || text.front() == ' ')) {
+        text.remove_prefix(1);
+    }
+}
+
 struct Parts {
     int year = 0;
     int month = 0;
@@ -66,8 +86,20 @@ bool isDateMark(char c) {
     return c == '-' || c == '.' || c == '/' || c == ' ' || c == ',';
 }
 
+/// "20260314", taken off `text`: eight digits of a date that the calendar has.
+std::optional<Parts> takeCompactDate(std::string_view& text) {
+    std::string_view probe = text;
+    int digits = 0;
+    if (takeDigits(probe, digits) != 8 || digits / 10'000 < 1970 || digits / 10'000 > 2199) {
+        return std::nullopt;
+    }
+    text = probe;
+    return Parts{digits / 10'000, digits / 100 % 100, digits % 100, true};
+}
+
 /// A date at the front, taken off `text`.
 std::optional<Parts> takeDate(std::string_view& text, DateOrder order) {
+    skipWeekday(text);
     std::array<int, 3> numbers{};
     std::array<std::size_t, 3> digits{};
     std::optional<std::size_t> named;
@@ -114,13 +146,43 @@ std::optional<record::Millis> midnight(const Parts& parts) {
     return std::chrono::sys_days(date).time_since_epoch().count() * kDay;
 }
 
+/// ".250" at the front, taken off `text`; 0 where none stands there.
+double takeFraction(std::string_view& text) {
+    if (text.size() < 2 || (text.front() != '.' && text.front() != ',') || !isDigit(text[1])) {
+        return 0.0;
+    }
+    std::size_t length = 1;
+    while (length < text.size() && isDigit(text[length])) {
+        ++length;
+    }
+    const double fraction =
+        quantity::wholeNumber("0." + std::string(text.substr(1, length - 1))).value_or(0.0);
+    text.remove_prefix(length);
+    return fraction;
+}
+
 struct Clock {
     double seconds = 0.0;
     int fields = 0;
     int hours = 0;
 };
 
-/// "h:mm[:ss[.f]] [AM|PM]" at the front, taken off `text`.
+/// "133000" at the front, taken off `text`.
+std::optional<Clock> takeCompactClock(std::string_view& text) {
+    std::string_view probe = text;
+    int digits = 0;
+    const std::size_t count = takeDigits(probe, digits);
+    const int hms = count == 4 ? 100 * digits : digits;
+    if ((count != 4 && count != 6) || hms / 10'000 > 24 || hms / 100 % 100 > 59 || hms % 100 > 60) {
+        return std::nullopt;
+    }
+    text = probe;
+    const double seconds =
+        3600.0 * (hms / 10'000) + 60.0 * (hms / 100 % 100) + hms % 100 + takeFraction(text);
+    return Clock{seconds, 3, hms / 10'000};
+}
+
+/// "h:mm[:ss[.f]] [AM|PM]" at the front, or "m:ss.f", taken off `text`.
 std::optional<Clock> takeClock(std::string_view& text) {
     std::array<int, 3> fields{};
     Clock clock;
@@ -137,15 +199,12 @@ std::optional<Clock> takeClock(std::string_view& text) {
     if (clock.fields < 2 || fields[1] > 59 || fields[2] > 60) {
         return std::nullopt;
     }
-    double fraction = 0.0;
-    if (clock.fields == 3 && text.size() > 1 && (text.front() == '.' || text.front() == ',') &&
-        isDigit(text[1])) {
-        std::size_t length = 1;
-        while (length < text.size() && isDigit(text[length])) {
-            ++length;
-        }
-        fraction = quantity::wholeNumber("0." + std::string(text.substr(1, length - 1))).value_or(0.0);
-        text.remove_prefix(length);
+    const std::size_t left = text.size();
+    const double fraction = takeFraction(text);
+    if (clock.fields == 2 && text.size() < left) {
+        // Only seconds have fractions.
+        clock.fields = 3;
+        fields = {fields[0] / 60, fields[0] % 60, fields[1]};
     }
     skipBlanks(text);
     clock.hours = fields[0];
@@ -209,7 +268,8 @@ std::optional<Stamp> readDate(std::string_view text, DateOrder order) {
 
 std::optional<Stamp> readStamp(std::string_view text, DateOrder order) {
     text = quantity::trimmed(text);
-    const auto parts = takeDate(text, order);
+    const auto compact = takeCompactDate(text);
+    const auto parts = compact ? compact : takeDate(text, order);
     const auto start = parts ? midnight(*parts) : std::nullopt;
     if (!start || text.empty()) {
         return std::nullopt;
@@ -218,7 +278,10 @@ std::optional<Stamp> readStamp(std::string_view text, DateOrder order) {
         text.remove_prefix(1);
     }
     skipBlanks(text);
-    const auto clock = takeClock(text);
+    auto clock = compact ? takeCompactClock(text) : std::nullopt;
+    if (!clock) {
+        clock = takeClock(text);
+    }
     Stamp stamp{0, std::nullopt, parts->orderKnown};
     if (!clock || clock->hours > 24 || !takeOffset(text, stamp.offsetMinutes)) {
         return std::nullopt;

@@ -62,9 +62,43 @@ double inUnitOf(const QuantityReading& reading, const Doubt& doubt) {
     return share ? std::abs(reading.value) * doubt.written * unit.toSi : doubt.written * unit.toSi;
 }
 
+/// "4k7", "2R2", "1M5": a letter for the decimal mark (IEC 60062).
+std::optional<QuantitySpan> resistorMark(std::string_view text) {
+    constexpr std::size_t kMostDigits = 3;
+    const auto digitsFrom = [&](std::size_t from) {
+        std::size_t at = from;
+        while (at < text.size() && isDigit(text[at]) && at - from < kMostDigits) {
+            ++at;
+        }
+        return at - from;
+    };
+    const std::size_t whole = digitsFrom(0);
+    const std::size_t part = whole > 0 ? digitsFrom(whole + 1) : 0;
+    const std::size_t end = whole + 1 + part;
+    if (part == 0 || (end < text.size() && (isLetter(text[end]) || isDigit(text[end])))) {
+        return std::nullopt;
+    }
+    const char letter = text[whole];
+    const double factor = letter == 'R' || letter == 'r'   ? 1.0
+                          : letter == 'k' || letter == 'K' ? 1e3
+                          : letter == 'M'                  ? 1e6
+                                                           : 0.0;
+    const auto written =
+        wholeNumber(std::string(text.substr(0, whole)) + "." + std::string(text.substr(whole + 1, part)),
+                    DecimalMark::Point);
+    if (factor == 0.0 || !written) {
+        return std::nullopt;
+    }
+    const UnitReading unit{Dimension::Ohm, factor, 0.0, symbolFor(Dimension::Ohm, factor)};
+    return QuantitySpan{{{*written * factor, *written, unit}}, std::nullopt, end};
+}
+
 } // namespace
 
 std::optional<QuantitySpan> readQuantity(std::string_view text) {
+    if (auto marked = resistorMark(text)) {
+        return marked;
+    }
     const auto number = readNumber(text);
     if (!number) {
         return std::nullopt;

@@ -24,17 +24,18 @@ std::optional<ReadingQuantity> quantityFor(const ParsedQuantity& value, const Un
     const auto& asked = understanding.quantity;
     switch (value.dimension) {
     case Dimension::Volt:
-        if (asked && *asked != ReadingQuantity::OpenCircuitVoltage) {
+        if (asked && *asked != ReadingQuantity::OpenCircuitVoltage &&
+            !(*asked == ReadingQuantity::ShortCircuitCurrent && understanding.has(Dimension::Ampere))) {
             return std::nullopt;
         }
         return understanding.loadOhm || (understanding.loaded && !asked)
                    ? ReadingQuantity::LoadedVoltage
                    : ReadingQuantity::OpenCircuitVoltage;
     case Dimension::Ampere:
-        if (asked && *asked != ReadingQuantity::ShortCircuitCurrent) {
-            return std::nullopt;
+        if (understanding.saysShort || asked == ReadingQuantity::ShortCircuitCurrent) {
+            return ReadingQuantity::ShortCircuitCurrent;
         }
-        return asked ? ReadingQuantity::ShortCircuitCurrent : ReadingQuantity::Current;
+        return asked ? std::nullopt : std::optional(ReadingQuantity::Current);
     case Dimension::Ohm:
         return !asked || *asked == ReadingQuantity::Resistance ? std::optional(ReadingQuantity::Resistance)
                                                                : std::nullopt;
@@ -149,6 +150,29 @@ std::optional<Entry> unclearNumber(std::string_view text, const Understanding& u
     return std::nullopt;
 }
 
+/// "between 0.9 and 1.0 V": a reading is one value.
+Entry oneOfARange(std::string_view text, const Understanding& understanding, std::size_t low) {
+    const auto& words = understanding.words;
+    const std::string unit = words[low + 2].readings.front().unit.symbol;
+    return asQuestion(
+        "a range is no reading; write one value, with ± where it is unsure",
+        {words[low].text + " " + unit, words[low + 2].text, std::string(text) + std::string(kAsNote)});
+}
+
+/// "1 ,02 V" is probably "1,02 V".
+Entry twoNumbers(std::string_view text, const Understanding& understanding, std::size_t stray) {
+    const std::string& first = understanding.words[stray].text;
+    const std::string& second = understanding.words[stray + 1].text;
+    std::vector<std::string> choices;
+    if (readEntry(first + second, 0).kind == Entry::Kind::Reading) {
+        choices.push_back(first + second);
+    }
+    choices.push_back(second);
+    choices.push_back(std::string(text) + std::string(kAsNote));
+    return asQuestion("\"" + first + "\" and \"" + second + "\" are two numbers; which is meant",
+                      std::move(choices));
+}
+
 /// A time this line cannot tell.
 std::optional<Entry> unclearTime(const Understanding& understanding) {
     const Token* word = unclearTimeIn(understanding);
@@ -198,7 +222,7 @@ std::vector<std::string> fittingUnits(std::string_view text, const Token& word, 
     std::vector<std::string> choices = {std::string(text)};
     const auto bounds = boundsOf(quantity, context);
     const bool volts =
-        word.quantity->dimension == Dimension::Volt || word.quantity->dimension == Dimension::None;
+        quantity == ReadingQuantity::OpenCircuitVoltage || quantity == ReadingQuantity::LoadedVoltage;
     const quantity::QuantityReading& reading = word.readings.front();
     for (const double toSi : {1.0, 1e-3, 1e-6}) {
         const std::string symbol = quantity::symbolFor(volts ? Dimension::Volt : Dimension::Ampere, toSi);
@@ -349,7 +373,14 @@ Entry readEntry(std::string_view text, Millis now, const EntryContext& context, 
     if (saidOpen && (understanding.loadOhm || understanding.loaded) && !confirmed) {
         return asQuestion("with a load on it the circuit is not open", {});
     }
+    if (const auto low = rangeIn(understanding); low && !confirmed) {
+        return oneOfARange(text, understanding, *low);
+    }
     Found found = readingsOf(text, understanding, context, confirmed);
+    if (understanding.loadUnclear && !found.readings.empty() && !confirmed) {
+        return asQuestion("through what load? Write its ohms as figures, such as 10 ohm",
+                          {std::string(text) + std::string(kAsNote)});
+    }
     if (found.question || !found.readings.empty()) {
         if (auto unclear = unclearNumber(text, understanding)) {
             return *unclear;
@@ -360,6 +391,9 @@ Entry readEntry(std::string_view text, Millis now, const EntryContext& context, 
     }
     if (found.question) {
         return *found.question;
+    }
+    if (const auto stray = strayNumberIn(understanding); stray && !found.readings.empty() && !confirmed) {
+        return twoNumbers(text, understanding, *stray);
     }
     if (found.readings.empty()) {
         return asNote(text, now, firstIsValue ? "no unit that fits a reading" : "");

@@ -25,6 +25,14 @@ std::size_t endOfWord(std::string_view text) {
     return text.size();
 }
 
+/// A quantity ends before a blank, a comma or semicolon, and the full stop of a sentence.
+bool endsAt(std::string_view text, std::size_t at) {
+    if (at >= text.size() || text[at] == ' ' || text[at] == '\t' || text[at] == ';' || text[at] == ',') {
+        return true;
+    }
+    return text[at] == '.' && (at + 1 == text.size() || text[at + 1] == ' ');
+}
+
 std::vector<Token> tokens(std::string_view text) {
     std::vector<Token> list;
     while (true) {
@@ -35,14 +43,13 @@ std::vector<Token> tokens(std::string_view text) {
         text.remove_prefix(start);
         const auto quantity = quantity::readQuantity(text);
         const std::size_t wordEnd = endOfWord(text);
-        const bool stops = quantity && (quantity->used >= text.size() || text[quantity->used] == ' ' ||
-                                        text[quantity->used] == ';' || text[quantity->used] == ',');
+        const bool stops = quantity && endsAt(text, quantity->used);
         if (stops) {
             const ParsedQuantity likeliest{quantity->readings.front().value, quantity->dimension(),
                                            quantity->used};
             list.push_back({std::string(text.substr(0, quantity->used)), likeliest, quantity->readings});
             text.remove_prefix(quantity->used);
-            if (!text.empty() && (text.front() == ';' || text.front() == ',')) {
+            if (!text.empty() && text.front() != ' ') {
                 text.remove_prefix(1);
             }
         } else {
@@ -57,30 +64,39 @@ std::vector<Token> tokens(std::string_view text) {
 
 constexpr std::pair<const char*, ReadingQuantity> kQuantityWords[] = {
     {"ocv", ReadingQuantity::OpenCircuitVoltage},
-
+    {"emf", ReadingQuantity::OpenCircuitVoltage},
+    {"u", ReadingQuantity::OpenCircuitVoltage},
     {"open", ReadingQuantity::OpenCircuitVoltage},
     {"oc", ReadingQuantity::OpenCircuitVoltage},
     {"voc", ReadingQuantity::OpenCircuitVoltage},
     {"short", ReadingQuantity::ShortCircuitCurrent},
     {"shorted", ReadingQuantity::ShortCircuitCurrent},
+    {"shorting", ReadingQuantity::ShortCircuitCurrent},
     {"sc", ReadingQuantity::ShortCircuitCurrent},
     {"isc", ReadingQuantity::ShortCircuitCurrent},
     {"ph", ReadingQuantity::Acidity},
     {"temp", ReadingQuantity::Temperature},
     {"temperature", ReadingQuantity::Temperature},
     {"density", ReadingQuantity::Density},
+    {"sg", ReadingQuantity::Density},
+    {"gravity", ReadingQuantity::Density},
     {"mass", ReadingQuantity::Mass},
     {"weight", ReadingQuantity::Mass},
+    {"weighs", ReadingQuantity::Mass},
     {"level", ReadingQuantity::Level},
     {"resistance", ReadingQuantity::Resistance}};
-constexpr const char* kFillers[] = {"circuit", "reads", "is",   "of",      "now",    "=",
-                                    ":",       "the",   "side", "voltage", "current"};
-constexpr const char* kLoadWords[] = {"through", "across", "load", "into", "at", "with", "over"};
+constexpr const char* kFillers[] = {"circuit", "reads",   "is",      "of",       "now", "=",     ":",   "the",
+                                    "side",    "voltage", "current", "specific", "@",   "gives", "dead"};
+constexpr const char* kLoadWords[] = {"through", "across", "load", "into", "at", "with", "over", "@", "on"};
+constexpr const char* kMonths[] = {"jan", "feb", "mar", "apr", "may", "jun",
+                                   "jul", "aug", "sep", "oct", "nov", "dec"};
+/// Whatever is behind them draws current.
+constexpr const char* kDrivingWords[] = {"through", "into", "driving", "powering", "running", "feeding"};
 constexpr const char* kDeviceWords[] = {"led",   "leds", "motor", "buzzer", "lamp",    "bulb",
                                         "radio", "fan",  "clock", "beacon", "resistor"};
-constexpr const char* kUnclearTimes[] = {"yesterday", "tomorrow", "tonight",  "later",
-                                         "earlier",   "monday",   "tuesday",  "wednesday",
-                                         "thursday",  "friday",   "saturday", "sunday"};
+constexpr const char* kUnclearTimes[] = {
+    "yesterday", "tomorrow", "tonight", "later",    "earlier", "ago",  "monday", "tuesday",
+    "wednesday", "thursday", "friday",  "saturday", "sunday",  "noon", "midday", "midnight"};
 constexpr const char* kEventWords[] = {"added",    "stirred", "pressed",  "replaced", "filled",  "cleaned",
                                        "swapped",  "topped",  "refilled", "removed",  "washed",  "dried",
                                        "siphoned", "charged", "rinsed",   "scraped",  "shook",   "tightened",
@@ -123,6 +139,11 @@ void takeWords(Understanding& understanding) {
             if (text == name && !understanding.quantity) {
                 understanding.quantity = quantity;
                 word.used = true;
+            } else if (text == name && quantity == ReadingQuantity::ShortCircuitCurrent) {
+                word.used = true;
+                understanding.saysShort = true;
+            } else if (text == name && quantity == ReadingQuantity::OpenCircuitVoltage) {
+                word.used = true;
             }
         }
     }
@@ -153,12 +174,13 @@ void takeLoaded(Understanding& understanding) {
     }
 }
 
-/// "with the LED", "on the motor": whatever hangs on the cell, it is no open circuit. The word stays in the
+/// "with the LED", "through my toy": whatever hangs on the cell, it is no open circuit. The word stays in the
 /// note.
 void takeDevice(Understanding& understanding) {
     for (const Token& word : understanding.words) {
         understanding.loaded =
-            understanding.loaded || (!word.used && isOneOf(lowered(word.text), kDeviceWords));
+            understanding.loaded || (!word.used && (isOneOf(lowered(word.text), kDeviceWords) ||
+                                                    isOneOf(lowered(word.text), kDrivingWords)));
     }
 }
 
@@ -201,6 +223,20 @@ void takeLoad(Understanding& understanding) {
     }
 }
 
+/// "through ten ohm", "into a few kohm": a load whose ohms nobody can read.
+void takeUnclearLoad(Understanding& understanding) {
+    if (understanding.loadOhm || understanding.quantity == ReadingQuantity::Resistance) {
+        return;
+    }
+    for (const Token& word : understanding.words) {
+        const auto units =
+            word.text.size() > 1 ? quantity::readingsOf(word.text) : std::vector<quantity::UnitReading>();
+        understanding.loadUnclear =
+            understanding.loadUnclear ||
+            (!word.used && !word.quantity && !units.empty() && units.front().dimension == Dimension::Ohm);
+    }
+}
+
 /// "voltage 1.02": without a load on it, at rest.
 void takeVoltageWord(Understanding& understanding) {
     if (understanding.quantity || understanding.loaded || understanding.loadOhm) {
@@ -222,6 +258,12 @@ bool Understanding::hasUnused(Dimension dimension) const {
     });
 }
 
+bool Understanding::has(Dimension dimension) const {
+    return std::any_of(words.begin(), words.end(), [&](const Token& word) {
+        return word.quantity && word.quantity->dimension == dimension;
+    });
+}
+
 Understanding understand(std::string_view text, Millis now) {
     Understanding understanding;
     understanding.words = tokens(text);
@@ -238,6 +280,7 @@ Understanding understand(std::string_view text, Millis now) {
     takeLoaded(understanding);
     takeDevice(understanding);
     takeBareLoad(understanding);
+    takeUnclearLoad(understanding);
     takeVoltageWord(understanding);
     return understanding;
 }
@@ -246,13 +289,79 @@ bool isFiller(const std::string& word) {
     return isOneOf(lowered(word), kFillers);
 }
 
+std::optional<std::size_t> rangeIn(const Understanding& understanding) {
+    const auto& words = understanding.words;
+    for (std::size_t i = 0; i + 2 < words.size(); ++i) {
+        const std::string joint = lowered(words[i + 1].text);
+        const bool joins = joint == "to" || joint == "and" || joint == "or" || joint == "..." ||
+                           joint == "-" || joint == "\u2013" || joint == "\u2026";
+        if (joins && words[i].quantity && words[i].quantity->dimension == Dimension::None &&
+            words[i + 2].quantity && words[i + 2].quantity->dimension != Dimension::None) {
+            return i;
+        }
+    }
+    return std::nullopt;
+}
+
+std::optional<std::size_t> strayNumberIn(const Understanding& understanding) {
+    const auto& words = understanding.words;
+    for (std::size_t i = 0; i + 1 < words.size(); ++i) {
+        const bool number = quantity::isDigit(words[i].text.front()) &&
+                            (!words[i].quantity || words[i].quantity->dimension == Dimension::None) &&
+                            std::none_of(words[i].text.begin(), words[i].text.end(), quantity::isLetter);
+        if (number && !words[i].used && words[i + 1].used && words[i + 1].quantity) {
+            return i;
+        }
+    }
+    return std::nullopt;
+}
+
+namespace {
+
+/// "3 March", "March 3"; "may" alone is another word.
+bool isMonthWithDay(const std::vector<Token>& words, std::size_t at) {
+    const std::string word = lowered(words[at].text);
+    const bool month =
+        word.size() >= 3 && std::any_of(std::begin(kMonths), std::end(kMonths),
+                                        [&](const char* name) { return word.starts_with(name); });
+    const auto isDay = [&](std::size_t i) {
+        return i < words.size() && words[i].quantity && words[i].quantity->dimension == Dimension::None;
+    };
+    return month && (isDay(at + 1) || isDay(at - 1));
+}
+
+/// "2026-03-01", "3/3/26", "1.3.2026": a number with two marks of a date.
+bool isDate(const std::string& word) {
+    const auto marks =
+        std::count_if(word.begin(), word.end(), [](char c) { return c == '-' || c == '/' || c == '.'; });
+    return quantity::isDigit(word.front()) && quantity::isDigit(word.back()) && marks == 2 &&
+           std::none_of(word.begin(), word.end(), quantity::isLetter);
+}
+
+/// "this morning", "last night"
+bool isPartOfADay(const std::vector<Token>& words, std::size_t at) {
+    if (at == 0) {
+        return false;
+    }
+    const std::string word = lowered(words[at].text);
+    const std::string before = lowered(words[at - 1].text);
+    const bool part =
+        word == "morning" || word == "afternoon" || word == "evening" || word == "night" || word == "week";
+    return part && (before == "this" || before == "last" || before == "yesterday");
+}
+
+} // namespace
+
 const Token* unclearTimeIn(const Understanding& understanding) {
-    for (const Token& word : understanding.words) {
+    for (std::size_t i = 0; i < understanding.words.size(); ++i) {
+        const Token& word = understanding.words[i];
         const std::string plain = lowered(word.text);
+        const bool day = isMonthWithDay(understanding.words, i) || isPartOfADay(understanding.words, i) ||
+                         (!word.quantity && isDate(word.text));
         const bool clock = word.text.find(':') != std::string::npos && word.text.size() >= 4 &&
                            quantity::isDigit(word.text.front());
         const bool toCome = plain == "in" && understanding.hasUnused(Dimension::Second);
-        if (!word.used && (isOneOf(plain, kUnclearTimes) || clock || toCome)) {
+        if (!word.used && (isOneOf(plain, kUnclearTimes) || day || clock || toCome)) {
             return &word;
         }
     }

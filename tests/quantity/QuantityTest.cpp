@@ -136,5 +136,19 @@ TEST(Units, WhatIsNoUnitIsNone) {
     }
 }
 
+TEST(ResistorMarks, ALetterStandsForTheDecimalMark) {
+    for (const auto& [text, ohms] : std::vector<std::pair<const char*, double>>{
+             {"4k7", 4700.0}, {"4K7", 4700.0}, {"2R2", 2.2}, {"0R47", 0.47}, {"1M5", 1.5e6}, {"10k0", 1e4}}) {
+        const auto found = wholeQuantity(text);
+        ASSERT_TRUE(found) << text;
+        EXPECT_EQ(found->unit.dimension, Dimension::Ohm) << text;
+        EXPECT_NEAR(found->value, ohms, 1e-9 * ohms) << text;
+    }
+    for (const char* text : {"4k7V", "2V5", "4k", "k7", "4k7k"}) {
+        const auto found = wholeQuantity(text);
+        EXPECT_FALSE(found && found->value == 4700.0) << text;
+    }
+}
+
 } // namespace
 } // namespace anodex::quantity

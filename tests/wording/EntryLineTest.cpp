@@ -180,6 +180,23 @@ constexpr Plain kPlain[] = {
     {"0.9 V across 1 kohm", kLoad, 0.9, 1000},
     {"0.9 V over 4.7k", kLoad, 0.9, 4700},
     {"0.9 V load 22 ohm", kLoad, 0.9, 22},
+    {"0.9 V across 4k7", kLoad, 0.9, 4700},
+    {"0.9 V 2R2", kLoad, 0.9, 2.2},
+    {"0.9 V @ 1 kohm", kLoad, 0.9, 1000},
+    {"0.9 V on 22 ohm", kLoad, 0.9, 22},
+    {"0.98 V across the terminals", kOcv, 0.98},
+    {"0.98 V, may be falling", kOcv, 0.98},
+    {"U = 0,98 V", kOcv, 0.98},
+    {"0.98 V.", kOcv, 0.98},
+    {"0.98 VDC", kOcv, 0.98},
+    {"shorting gives 3 mA", kShort, 0.003},
+    {"dead short 3 mA", kShort, 0.003},
+    {"0.9 V through my toy", kLoad, 0.9},
+    {"0.9 V driving a toy", kLoad, 0.9},
+    {"emf 0.98 V", kOcv, 0.98},
+    {"sg 1.265", kDensity, 1265},
+    {"specific gravity 1.265", kDensity, 1265},
+    {"weighs 12,3 g", kMass, 0.0123},
     {"900 mV 22 Ohm", kLoad, 0.9, 22},
     {"loaded 0.9 V", kLoad, 0.9},
     {"0.9 V under load", kLoad, 0.9},
@@ -278,8 +295,27 @@ TEST(EntryLine, TrapsAreNeverKeptUnasked) {
                            "1,234 V",
                            "short 2,000 µA",
                            "1.02 kV",
-                           "voltage 1020"};
-    ASSERT_EQ(std::size(traps), 40U);
+                           "voltage 1020",
+                           "isc 35",
+                           "0.8 V through ten ohm",
+                           "0.8 V into a few kohm",
+                           "between 0.9 and 1.0 V",
+                           "0.9 to 1.0 V",
+                           "0.9 - 1.0 V",
+                           "rose from 0.9 to 1.02 V",
+                           "1.02 V on 3 March",
+                           "March 3 1.02 V",
+                           "1.02 V 2026-03-01",
+                           "1.02 V 3.3.2026",
+                           "1.02 V this morning",
+                           "1.02 V last night",
+                           "1.02 V an hour ago",
+                           "1 ,02 V",
+                           "1. 02 V",
+                           "1 .02 V",
+                           "3 1.02 V",
+                           "1.02 V at noon"};
+    ASSERT_GE(std::size(traps), 40U);
     for (const char* trap : traps) {
         const Entry entry = readEntry(trap, kNow, kLemon);
         EXPECT_EQ(entry.kind, Kind::Question) << trap << " → " << entry.echo;
@@ -306,6 +342,29 @@ TEST(EntryLine, SeveralReadingsOfOneLineAreAllKept) {
     ASSERT_EQ(entry.also.size(), 2U);
     EXPECT_EQ(entry.also[0].quantity, kAmps);
     EXPECT_EQ(entry.also[1].quantity, kTemp);
+}
+
+TEST(EntryLine, OpenVoltsAndShortAmperesOfOneLineAreBothKept) {
+    for (const char* text : {"1.02 V, 3 mA short", "short 3 mA 1.02 V", "open 1.02 V, short 3 mA",
+                             "ocv 1.02 V isc 3 mA", "isc 3 mA; ocv 1.02 V"}) {
+        const Entry entry = readEntry(text, kNow, kLemon);
+        ASSERT_EQ(entry.kind, Kind::Reading) << text << " → " << entry.echo;
+        ASSERT_EQ(entry.also.size(), 1U) << text << " → " << entry.echo;
+        const bool voltsFirst = entry.reading.quantity == kOcv;
+        const record::Reading& volts = voltsFirst ? entry.reading : entry.also[0];
+        const record::Reading& amps = voltsFirst ? entry.also[0] : entry.reading;
+        EXPECT_EQ(volts.quantity, kOcv) << text;
+        EXPECT_NEAR(volts.value, 1.02, 1e-12) << text;
+        EXPECT_EQ(amps.quantity, kShort) << text;
+        EXPECT_NEAR(amps.value, 0.003, 1e-12) << text;
+        EXPECT_TRUE(entry.reading.note.empty()) << text << ": " << entry.reading.note;
+    }
+}
+
+TEST(EntryLine, AFarCurrentIsOfferedInUnitsOfCurrent) {
+    const Entry entry = readEntry("isc 2", kNow, kLemon);
+    ASSERT_EQ(entry.kind, Kind::Question);
+    EXPECT_EQ(entry.question.choices, (std::vector<std::string>{"isc 2", "isc 2 mA"}));
 }
 
 TEST(EntryLine, DeedsBecomeEventsThatChangeTheCell) {

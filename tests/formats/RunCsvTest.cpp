@@ -206,6 +206,19 @@ TEST(RunCsv, ACellLeftEmptyAtTheEndOfARowIsSaid) {
     EXPECT_EQ(run.skipped[0].why, SkippedRow::Why::NoCurrent);
 }
 
+TEST(RunCsv, NothingIsNothingInAnyUnit) {
+    const auto preview = previewCsv("time (s),voltage (V),current\n0,1.5,0\n60,1.4,0\n120,1.3,0\n");
+    ASSERT_TRUE(preview);
+    EXPECT_TRUE(preview->questions().empty());
+}
+
+TEST(RunCsv, AUnitAloneTellsADecimalCommaFromAThousandsMark) {
+    const auto preview = previewCsv("t (s);jar (V)\n0;1,125\n60;1,115\n120;1,105\n");
+    ASSERT_TRUE(preview);
+    EXPECT_TRUE(preview->questions().empty());
+    EXPECT_TRUE(preview->mapping.decimalComma);
+}
+
 TEST(RunCsv, ABareNumberAmongCellsWithUnitsIsNotGuessed) {
     const CsvRun run =
         readAll("time (s),voltage\n0,1500 mV\n60,1400 mV\n120,1.3\n180,1250 mV\n240,1200 mV\n");

@@ -217,6 +217,14 @@ TEST(Charge, ItsExplanationAddsUp) {
                     tree.inputs[3].value * tree.inputs[4].value,
                 1e-6);
     EXPECT_FALSE(tree.inputs[0].inputs.front().sources.empty());
+    for (const std::size_t side : {0U, 1U}) {
+        double sum = 0.0;
+        for (const Explanation& current : tree.inputs[side].inputs) {
+            EXPECT_GT(current.value, 0.0);
+            sum += current.value;
+        }
+        EXPECT_NEAR(sum, 0.02, 2e-4) << side;
+    }
 }
 
 double molesOf(const chemistry::Solution& solution, const char* master) {

@@ -2,6 +2,7 @@
 #include "core/bench/RunAnalysis.h"
 #include "tests/support/Samples.h"
 
+#include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
 #include <gtest/gtest.h>
@@ -210,6 +211,19 @@ TEST(RunCsv, NothingIsNothingInAnyUnit) {
     const auto preview = previewCsv("time (s),voltage (V),current\n0,1.5,0\n60,1.4,0\n120,1.3,0\n");
     ASSERT_TRUE(preview);
     EXPECT_TRUE(preview->questions().empty());
+}
+
+TEST(RunCsv, WholeVoltsWithoutAUnitMayBeTheCountsOfAConverter) {
+    const auto preview = previewCsv("time (s),voltage\n0,1020\n60,1010\n120,1005\n");
+    ASSERT_TRUE(preview);
+    std::vector<std::string> values;
+    for (const CsvAspect& question : preview->questions()) {
+        for (const CsvAspect::Choice& choice : question.choices) {
+            values.push_back(choice.value);
+        }
+    }
+    EXPECT_NE(std::find(values.begin(), values.end(), "counts"), values.end());
+    EXPECT_NE(std::find(values.begin(), values.end(), "mV"), values.end());
 }
 
 TEST(RunCsv, AUnitAloneTellsADecimalCommaFromAThousandsMark) {

@@ -229,6 +229,16 @@ TEST(Notebook, OutlinesARunWithoutReadingIt) {
     EXPECT_DOUBLE_EQ(low, 1.0);
 }
 
+TEST(Notebook, ARunsHeaderTellsItsLengthAndDuration) {
+    Book b;
+    fill(b.book);
+    const auto runs = *b.book.runs("b1");
+    ASSERT_EQ(runs.size(), 1U);
+    EXPECT_EQ(runs[0].samples, 10'000);
+    EXPECT_DOUBLE_EQ(runs[0].durationSeconds, 3600.0);
+    EXPECT_FALSE(runs[0].setAside);
+}
+
 TEST(Notebook, RemembersViewsAndMappingsOutsideTheHistory) {
     Book b;
     fill(b.book);

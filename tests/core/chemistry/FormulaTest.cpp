@@ -61,6 +61,7 @@ INSTANTIATE_TEST_SUITE_P(
                     Bad{"Zn(OH", FormulaError::Code::UnclosedBracket},
                     Bad{"Zn(OH]2", FormulaError::Code::UnclosedBracket},
                     Bad{"SO4^x-", FormulaError::Code::BadCharge}, Bad{"Zn12+", FormulaError::Code::BadCharge},
+                    Bad{"22+", FormulaError::Code::UnexpectedCharacter},
                     Bad{"NaCl.", FormulaError::Code::UnexpectedCharacter},
                     Bad{"Na Cl", FormulaError::Code::UnexpectedCharacter}),
     test::named(&Bad::text));

@@ -2,6 +2,7 @@
 #include "core/cell/Evaluation.h"
 #include "core/cell/Doubt.h"
 #include "core/cell/Findings.h"
+#include "tests/support/CellJson.h"
 #include "tests/support/Samples.h"
 
 #include <algorithm>
@@ -368,6 +369,20 @@ TEST(Doubt, HoldsTheValueAndNamesWhatMatters) {
         EXPECT_LE(doubt->matterMost.front().share, 1.0);
         EXPECT_GE(doubt->matterMost.front().share, doubt->matterMost.back().share);
     }
+}
+
+TEST(Doubt, ASmallVoltageIsDoubtedNoMoreThanALargeOne) {
+    using namespace test::json;
+    const Cell cell =
+        test::cellOf(apart(cellWith(electrode("copper"), electrode("copper"), water({{"CuSO4", 0.01}})),
+                           water({{"CuSO4", 1}}), "porous pot")
+                         .dump());
+    const Evaluation e = evaluate(test::catalogue(), cell, {0});
+    EXPECT_GT(e.openCircuitVolts, 0.02);
+    EXPECT_LT(e.openCircuitVolts, 0.06);
+    const auto doubt = estimateDoubt(test::catalogue(), cell, e);
+    ASSERT_TRUE(doubt);
+    EXPECT_LT(doubt->openCircuitVolts.width(), 0.12);
 }
 
 TEST(Doubt, MoreSamplesGiveTheSameRangeWithinItsNoise) {

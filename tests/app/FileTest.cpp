@@ -165,8 +165,11 @@ TEST_F(FileTest, AReadingTypedWhileAnEditIsInHandKeepsBoth) {
 TEST_F(FileTest, WhatIsAtHandChangesOnlyOnceTheChangeIsKept) {
     beginFirst();
     build();
+    build();
     const record::Id revision = m_bench->revision()->id;
-    const record::Id built = m_bench->build()->build.id;
+    const record::Id built =
+        m_bench->buildsOf(revision).front()->build.id; // not the one that comes by itself
+    m_bench->selectBuild(built);
     {
         const test::FullDisk full;
         m_bench->branchDesign();

@@ -5,6 +5,7 @@
 #include <SQLiteCpp/SQLiteCpp.h>
 #include <atomic>
 #include <filesystem>
+#include <optional>
 #include <sqlite3.h>
 #include <thread>
 
@@ -115,13 +116,18 @@ TEST_F(Roles, AnImportLetsAnotherWriterInBetweenItsPieces) {
             std::this_thread::sleep_for(std::chrono::milliseconds(1));
         }
     });
-    int during = 0;
-    const auto progress = [&](double share) { during = share < 1.0 ? written.load() : during; };
+    std::optional<int> atFirst;
+    int atLast = 0;
+    const auto progress = [&](double share) {
+        atFirst = atFirst ? atFirst : std::optional(written.load());
+        atLast = share < 1.0 ? written.load() : atLast;
+    };
     ASSERT_TRUE(
         editor->importRun("run", 9, run("n2"), test::straightDischarge(0.1, 1e6, 2'000'000), progress));
     recorder.request_stop();
     recorder.join();
-    EXPECT_GT(during, 1) << "it wrote before the import was through";
+    ASSERT_TRUE(atFirst);
+    EXPECT_GT(atLast, *atFirst) << "it wrote while the import was at work";
     EXPECT_EQ(refused, 0);
     EXPECT_EQ(editor->samples("n2")->size(), 2'000'000U);
 }

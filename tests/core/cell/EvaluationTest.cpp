@@ -367,6 +367,7 @@ TEST(Doubt, HoldsTheValueAndNamesWhatMatters) {
         }
         ASSERT_FALSE(doubt->matterMost.empty());
         EXPECT_LE(doubt->matterMost.front().share, 1.0);
+        EXPECT_GT(doubt->matterMost.front().share, 0.05);
         EXPECT_GE(doubt->matterMost.front().share, doubt->matterMost.back().share);
     }
 }

@@ -5,6 +5,7 @@
 #include "wording/Quantities.h"
 
 #include <algorithm>
+#include <utility>
 
 namespace anodex::wording {
 namespace {
@@ -74,7 +75,9 @@ Question whichAmount(const Parted& parts) {
     Question question{whichOf(parts.written, parts.amount.choices), {}};
     const std::string name(parts.name);
     for (const std::string& choice : parts.amount.choices) {
-        question.choices.push_back(parts.before ? choice + " " + name : name + " " + choice);
+        std::string line = parts.before ? choice : name;
+        line.append(" ").append(parts.before ? name : choice);
+        question.choices.push_back(std::move(line));
     }
     return question;
 }

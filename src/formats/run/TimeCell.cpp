@@ -177,9 +177,10 @@ std::optional<Clock> takeCompactClock(std::string_view& text) {
         return std::nullopt;
     }
     text = probe;
-    const double seconds =
-        3600.0 * (hms / 10'000) + 60.0 * (hms / 100 % 100) + hms % 100 + takeFraction(text);
-    return Clock{seconds, 3, hms / 10'000};
+    const int hours = hms / 10'000;
+    const int minutes = hms / 100 % 100;
+    const int whole = 3600 * hours + 60 * minutes + hms % 100;
+    return Clock{whole + takeFraction(text), 3, hours};
 }
 
 /// "h:mm[:ss[.f]] [AM|PM]" at the front, or "m:ss.f", taken off `text`.

@@ -71,6 +71,8 @@ INSTANTIATE_TEST_SUITE_P(
         Layout{"words of another country", "Sekunden;Volt;Ampere\n0;1,5;0\n60;1,4;0,02\n120;1,25;0,02\n"},
         Layout{"stamps without marks", "time,voltage (V),current (A)\n20260301T120000,1.5,0\n"
                                        "20260301T120100,1.4,0.02\n20260301T120200,1.25,0.02\n"},
+        Layout{"a row of unit words", "t;U;I\nsec;volt;amp\n0;1.5;0\n60;1.4;0.02\n120;1.25;0.02\n"},
+        Layout{"a row of units in brackets", "t;U;I\n[min];[mV];[mA]\n0;1500;0\n1;1400;20\n2;1250;20\n"},
         Layout{"tabs", "elapsed_s\tvolts\tamps\n0\t1.5\t0\n60\t1.4\t0.02\n120\t1.25\t0.02\n"},
         Layout{"windows line ends", "time,voltage,current\r\n0,1.5,0\r\n60,1.4,0.02\r\n120,1.25,0.02\r\n"},
         Layout{"no line end at the end", "time,voltage,current\n0,1.5,0\n60,1.4,0.02\n120,1.25,0.02"},

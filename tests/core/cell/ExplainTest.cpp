@@ -1,4 +1,5 @@
 #include "core/cell/Explain.h"
+#include "tests/support/CellJson.h"
 #include "tests/support/Samples.h"
 
 #include <cmath>
@@ -73,6 +74,30 @@ TEST(Explain, TheFormulaHoldsForItsInputs) {
     EXPECT_NEAR(inputNamed(liquid, "L")->value /
                     (inputNamed(liquid, "κ")->value * inputNamed(liquid, "A")->value),
                 liquid.value, 1e-9 * liquid.value);
+}
+
+TEST(Explain, ASeparatorsResistanceIsItsPoresAndItsMembranes) {
+    using namespace test::json;
+    std::size_t membranes = 0;
+    for (const char* separator : {"porous pot", "ion membrane", "anion exchange membrane"}) {
+        const Case c = caseOf(apart(cellWith(electrode("zinc"), electrode("copper"), water({{"ZnSO4", 1}})),
+                                    water({{"CuSO4", 1}}), separator)
+                                  .dump());
+        for (std::size_t i = 0; i < c.evaluation.resistance.shares.size(); ++i) {
+            const Explanation part = explained(c, Quantity::ResistancePart, Side::Negative, i);
+            if (part.symbol != "R_separator") {
+                continue;
+            }
+            const auto of = [&](const char* name) { return inputNamed(part, name)->value; };
+            const Explanation* through = inputNamed(part, "r for 1 m²");
+            membranes += through != nullptr ? 1 : 0;
+            const double own = through != nullptr ? through->value / of("A") : 0.0;
+            EXPECT_NEAR(of("N_M") * of("L") / (of("κ") * of("A")) + own, part.value, 0.02 * part.value)
+                << separator;
+            EXPECT_EQ(through != nullptr, part.formula.find("r / A") != std::string::npos) << separator;
+        }
+    }
+    EXPECT_EQ(membranes, 2U);
 }
 
 TEST(Explain, HydrogenIsCountedOnBothElectrodes) {

@@ -243,6 +243,16 @@ TEST(RunCsv, ABareNumberAmongCellsWithUnitsIsNotGuessed) {
     EXPECT_EQ(run.skipped[0].why, SkippedRow::Why::NoVoltage);
 }
 
+TEST(RunCsv, ARowOfUnitsLeavesTheNamesAboveIt) {
+    for (const char* units : {"sec;volt;amp", "[sec];[volt];[amp]", "(sec);(volt);(amp)"}) {
+        const auto preview =
+            previewCsv("clock;jar;load\n" + std::string(units) + "\n0;1.5;0\n60;1.4;0.02\n120;1.3;0.02\n");
+        ASSERT_TRUE(preview) << units;
+        EXPECT_TRUE(preview->columnNames.at(1).starts_with("jar"))
+            << units << ": " << preview->columnNames.at(1);
+    }
+}
+
 TEST(RunCsv, HeadersThatBeginWithANumberAreHeaders) {
     const auto preview = previewCsv("time (s),5 V rail,cell (V),current (A)\n0,5.01,1.5,0\n60,5.01,1.4,0.02\n"
                                     "120,5.01,1.25,0.02\n");

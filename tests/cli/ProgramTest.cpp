@@ -1,48 +1,13 @@
-#include "cli/Program.h"
 #include "cli/OneLine.h"
-#include "formats/CellFile.h"
-#include "formats/run/RunCsv.h"
 #include "notebook/Notebook.h"
-#include "tests/support/Samples.h"
+#include "tests/cli/CliFixture.h"
 
 #include <algorithm>
 #include <filesystem>
 #include <fstream>
-#include <gtest/gtest.h>
-#include <nlohmann/json.hpp>
-#include <sstream>
 
 namespace anodex::cli {
 namespace {
-
-using Json = nlohmann::ordered_json;
-
-struct Result {
-    int exit = 0;
-    std::string output;
-    std::string errors;
-    [[nodiscard]] Json json() const { return Json::parse(output); }
-};
-
-Result call(const std::vector<std::string>& arguments) {
-    std::ostringstream output;
-    std::ostringstream errors;
-    const int exit = run(arguments, output, errors);
-    return {exit, output.str(), errors.str()};
-}
-
-class Files : public testing::Test {
-protected:
-    std::string cell(const std::string& json, const std::string& name = "a.cell.json") {
-        test::writeText(m_folder.path(name), formats::writeCellFile(test::design(json)));
-        return m_folder.path(name).string();
-    }
-    std::string file(const std::string& name, const std::string& text) {
-        test::writeText(m_folder.path(name), text);
-        return m_folder.path(name).string();
-    }
-    test::TemporaryFolder m_folder;
-};
 
 int lines(const std::string& text) {
     return static_cast<int>(std::count(text.begin(), text.end(), '\n'));
@@ -248,20 +213,6 @@ TEST_F(Files, ReversedLabelsNameTheTruePositive) {
     EXPECT_EQ((*reversed)["substances"], Json::array({"copper"}));
 }
 
-TEST_F(Files, AnalyseReadsARun) {
-    const std::string run = file("run.csv", formats::writeRunCsv(test::straightDischarge(0.1, 3600.0, 61)));
-    const Json json = call({"analyse", run, "--json"}).json();
-    EXPECT_NEAR(json["discharge_Ah"].get<double>(), 0.1, 1e-9);
-    EXPECT_NEAR(json["energy_Wh"].get<double>(), 0.125, 1e-9);
-    EXPECT_NEAR(json["mean_voltage_V"].get<double>(), 1.25, 1e-9);
-    EXPECT_NEAR(json["duration_s"].get<double>(), 3600.0, 1e-9);
-    EXPECT_FALSE(json.contains("internal_resistance_ohm"));
-    const Json with = call({"analyse", run, "--json", "--cell", cell(test::beakers())}).json();
-    EXPECT_TRUE(with.contains("expected"));
-    EXPECT_GT(with["discharge_Ah_per_g"].get<double>(), 0.0);
-    EXPECT_EQ(call({"analyse", file("bad.csv", "no numbers here\n")}).exit, kWrongInput);
-}
-
 TEST_F(Files, EvaluateFitsOneScreenAndHasItsCurveWhenAsked) {
     for (const auto& entry : std::filesystem::directory_iterator(test::sourceDir() / "data/starters")) {
         const std::string text = call({"evaluate", entry.path().string()}).output;
@@ -336,36 +287,6 @@ TEST_F(Files, FormulasMayHaveSmallFiguresAndBlanks) {
     }
 }
 
-TEST_F(Files, ReadTellsWhatTheEntryLineUnderstandsAndAsks) {
-    const Json load = call({"read", "0.9 V 10 ohm 12 min ago", "--json"}).json();
-    EXPECT_EQ(load["understood"][0]["kind"], "loaded_voltage");
-    EXPECT_EQ(load["understood"][0]["load"]["resistance_ohm"], 10.0);
-    EXPECT_EQ(load["understood"][0]["after_s"], -720.0);
-    EXPECT_EQ(call({"read", "1,234 mV", "--json"}).json()["asks"][0]["choices"].size(), 2U);
-    EXPECT_EQ(call({"read", "stirred", "--json"}).json()["understood"][0]["kind"], "event");
-    const std::string lemon = cell(test::lemon());
-    EXPECT_TRUE(call({"read", "shorted 1 ma", "--cell", lemon, "--json"}).json()["asks"].empty());
-    EXPECT_FALSE(call({"read", "shorted 3 A", "--cell", lemon, "--json"}).json()["asks"].empty());
-}
-
-TEST_F(Files, PourTellsWhatThePourLineUnderstands) {
-    const Json poured = call({"pour", "5 ± 0.5 g salt", "--json"}).json();
-    EXPECT_TRUE(poured["asks"].empty());
-    const Json& pour = poured["pours"].at(0);
-    EXPECT_EQ(pour["substance"], "salt");
-    EXPECT_EQ(pour["unit"], "g");
-    EXPECT_NEAR(pour["amount"], 5.0, 1e-12);
-    EXPECT_NEAR(pour["range"][0], 4.5, 1e-12);
-    EXPECT_NEAR(pour["range"][1], 5.5, 1e-12);
-    EXPECT_TRUE(call({"pour", "20 mL lemon juice", "--json"}).json()["pours"][0]["range"].is_null());
-    const Json unclear = call({"pour", "1,500 g salt", "--json"}).json();
-    EXPECT_TRUE(unclear["pours"].empty());
-    EXPECT_EQ(unclear["asks"][0]["choices"], Json({"1500 g salt", "1.5 g salt"}));
-    const auto wrong = call({"pour", "5 g sald"});
-    EXPECT_EQ(wrong.exit, 1);
-    EXPECT_NE(wrong.errors.find("did you mean \"salt\""), std::string::npos);
-}
-
 TEST_F(Files, ANotebookIsCopiedRescuedAndRestored) {
     const std::string book = (test::sourceDir() / "tests/data/notebooks/version-3.anodex").string();
     const std::string mine = m_folder.path("mine.anodex").string();
@@ -377,39 +298,6 @@ TEST_F(Files, ANotebookIsCopiedRescuedAndRestored) {
     EXPECT_EQ(call({"notebook", mine, "restore", book}).exit, kGood);
     EXPECT_EQ(call({"notebook", mine, "check"}).exit, kGood);
     EXPECT_EQ(call({"notebook", mine, "copy"}).exit, kUsage);
-}
-
-TEST_F(Files, AnalyseSaysHowItReadTheFile) {
-    const std::string run =
-        file("run.csv", "Zeit (s);Spannung (mV);Strom (mA)\n0;1500,5;0\n10;1400;20\n# stirred\n20;OL;20\n"
-                        "30;1390;20\n");
-    const Json json = call({"analyse", run, "--json"}).json();
-    const Json& readAs = json["read_as"];
-    EXPECT_EQ(readAs["columns"]["voltage"], "Spannung (mV)");
-    EXPECT_EQ(readAs["units"]["voltage"], "mV");
-    EXPECT_EQ(readAs["units"]["current"], "mA");
-    EXPECT_EQ(readAs["units"]["time"], "s");
-    EXPECT_EQ(readAs["sign"], "positive on discharge");
-    EXPECT_EQ(readAs["rows"], 3);
-    EXPECT_EQ(readAs["skipped"].size(), 2U);
-    EXPECT_EQ(readAs["skipped"][1]["why"], "no reading: overload");
-    EXPECT_GT(readAs["certainty"].get<double>(), 0.99);
-}
-
-TEST_F(Files, AnalyseAsksWhereTwoReadingsAreLikely) {
-    const std::string run = file("run.csv", "time,voltage,current\n0,1.5,0\n10,1.4,20\n20,1.4,20\n");
-    const auto asked = call({"analyse", run});
-    EXPECT_EQ(asked.exit, kWrongInput);
-    EXPECT_NE(asked.errors.find("--unit time=s or --unit time=ms"), std::string::npos) << asked.errors;
-    EXPECT_EQ(std::count(asked.errors.begin(), asked.errors.end(), '\n'), 1);
-    const Json told = call({"analyse", run, "--unit", "time=s,current=mA", "--json"}).json();
-    EXPECT_NEAR(told["duration_s"].get<double>(), 20.0, 1e-9);
-    EXPECT_NEAR(told["maximum_power_W"].get<double>(), 0.028, 1e-9);
-    for (const char* bad : {"voltage", "volume=mL", "voltage=mA"}) {
-        EXPECT_NE(call({"analyse", run, "--unit", bad}).exit, kGood) << bad;
-    }
-    EXPECT_EQ(call({"analyse", run, "--sign", "up"}).exit, kUsage);
-    EXPECT_EQ(call({"analyse", run, "--voltage", "pressure", "--unit", "time=s"}).exit, kWrongInput);
 }
 
 TEST_F(Files, CatalogueListsEveryKind) {

@@ -3,6 +3,7 @@
 #include "quantity/Letters.h"
 
 #include <algorithm>
+#include <utility>
 
 namespace anodex::wording {
 
@@ -33,6 +34,22 @@ Likely likelyWhole(std::string_view text, const Possible& possible) {
     text = quantity::trimmed(text);
     Likely found = likely(text, possible);
     return found.used == text.size() ? found : Likely{};
+}
+
+std::optional<NamedAmount> namedAmount(std::string_view text, const Possible& possible) {
+    text = quantity::trimmed(text);
+    if (Likely front = likely(text, possible); front.used > 0) {
+        const std::size_t used = front.used;
+        return NamedAmount{quantity::trimmed(text.substr(used)), text.substr(0, used), true,
+                           std::move(front)};
+    }
+    for (std::size_t i = text.find(' '); i != std::string_view::npos; i = text.find(' ', i + 1)) {
+        if (Likely behind = likelyWhole(text.substr(i + 1), possible); behind.used > 0) {
+            return NamedAmount{quantity::trimmed(text.substr(0, i)), quantity::trimmed(text.substr(i + 1)),
+                               false, std::move(behind)};
+        }
+    }
+    return std::nullopt;
 }
 
 std::string whichOf(std::string_view written, const std::vector<std::string>& choices) {

@@ -30,6 +30,16 @@ struct Likely {
 /// The quantity that `text` is from end to end.
 [[nodiscard]] Likely likelyWhole(std::string_view text, const Possible& possible);
 
+/// "5 g salt", "salt 5 g": an amount with the name before or behind it.
+struct NamedAmount {
+    std::string_view name;
+    std::string_view written; ///< The amount as it stands in the text.
+    bool before = true;       ///< The amount stands before the name.
+    Likely amount;
+};
+/// Nothing where no possible amount stands at either end.
+[[nodiscard]] std::optional<NamedAmount> namedAmount(std::string_view text, const Possible& possible);
+
 /// "1,234 g" may be 1234 g or 1.234 g; write the one that is meant
 [[nodiscard]] std::string whichOf(std::string_view written, const std::vector<std::string>& choices);
 

@@ -48,30 +48,7 @@ AmountRead amountOf(const Likely& found) {
     return {cell::Amount{rowOf(*found.reading)->unit, found.reading->value}, found.halfWidth, {}};
 }
 
-struct Parted {
-    std::string_view name;
-    std::string_view written; ///< The amount as it stands in the text.
-    bool before = true;       ///< The amount stands before the name.
-    AmountRead amount;
-};
-
-bool holds(const AmountRead& read) {
-    return read.amount || !read.choices.empty();
-}
-
-std::optional<Parted> parted(std::string_view text) {
-    if (const Likely front = likely(text, pourable); front.used > 0) {
-        return Parted{trimmed(text.substr(front.used)), text.substr(0, front.used), true, amountOf(front)};
-    }
-    for (std::size_t i = text.find(' '); i != std::string_view::npos; i = text.find(' ', i + 1)) {
-        if (AmountRead behind = readAmount(text.substr(i + 1)); holds(behind)) {
-            return Parted{trimmed(text.substr(0, i)), trimmed(text.substr(i + 1)), false, std::move(behind)};
-        }
-    }
-    return std::nullopt;
-}
-
-Question whichAmount(const Parted& parts) {
+Question whichAmount(const NamedAmount& parts) {
     Question question{whichOf(parts.written, parts.amount.choices), {}};
     const std::string name(parts.name);
     for (const std::string& choice : parts.amount.choices) {
@@ -111,7 +88,7 @@ AmountRead readAmount(std::string_view text) {
 
 std::variant<Pour, Question, PourFault> readPour(const chemistry::Catalogue& catalogue,
                                                  std::string_view text) {
-    auto parts = parted(trimmed(text));
+    auto parts = namedAmount(text, pourable);
     if (!parts) {
         return PourFault{"An amount with a unit is missing; right would be \"5 g\", \"20 mL\", \"2 "
                          "mol/L\" or \"10 %\" before or after the name"};
@@ -124,13 +101,14 @@ std::variant<Pour, Question, PourFault> readPour(const chemistry::Catalogue& cat
     if (!substance && !liquid) {
         return unknownName(catalogue, parts->name);
     }
-    if (!parts->amount.amount) {
+    const AmountRead read = amountOf(parts->amount);
+    if (!read.amount) {
         return whichAmount(*parts);
     }
-    if (liquid && parts->amount.amount->unit != AmountUnit::VolumeM3) {
+    if (liquid && read.amount->unit != AmountUnit::VolumeM3) {
         return PourFault{"A ready-made liquid is poured by volume; right would be \"20 mL\" of it"};
     }
-    return Pour{std::string(parts->name), *parts->amount.amount, parts->amount.halfWidth, liquid};
+    return Pour{std::string(parts->name), *read.amount, read.halfWidth, liquid};
 }
 
 } // namespace anodex::wording

@@ -45,13 +45,6 @@ bool isAmount(const quantity::QuantityReading& reading) {
                                    dimension == Dimension::CubicMetre);
 }
 
-void take(Typed& typed, const wording::Likely& found, std::string_view written) {
-    typed.amount = found.reading;
-    if (!found.choices.empty()) {
-        typed.asks = wording::whichOf(written, found.choices);
-    }
-}
-
 /// "… for 2.50" at the end is a price.
 Typed parted(std::string_view text) {
     Typed typed;
@@ -65,18 +58,13 @@ Typed parted(std::string_view text) {
         }
         text = price.used > 0 ? trimmed(text.substr(0, at)) : text;
     }
-    if (const wording::Likely front = wording::likely(text, isAmount); front.used > 0) {
-        take(typed, front, text.substr(0, front.used));
-        typed.name = trimmed(text.substr(front.used));
-        return typed;
-    }
-    for (std::size_t i = text.find(' '); i != std::string_view::npos; i = text.find(' ', i + 1)) {
-        const wording::Likely behind = wording::likelyWhole(text.substr(i + 1), isAmount);
-        if (behind.used > 0) {
-            take(typed, behind, text.substr(i + 1));
-            typed.name = trimmed(text.substr(0, i));
-            return typed;
+    if (const auto named = wording::namedAmount(text, isAmount)) {
+        typed.name = named->name;
+        typed.amount = named->amount.reading;
+        if (!named->amount.choices.empty()) {
+            typed.asks = wording::whichOf(named->written, named->amount.choices);
         }
+        return typed;
     }
     typed.name = trimmed(text);
     return typed;

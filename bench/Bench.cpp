@@ -5,13 +5,14 @@
 // the paint that shows the new value, over every starter cell and the demo's designs.
 #include "app/frame/MainWindow.h"
 #include "app/widgets/picture/Picture.h"
-#include "core/cell/Charge.h"
 #include "core/cell/Doubt.h"
+#include "core/charge/Charge.h"
+#include "core/design/Resolve.h"
 #include "core/shelf/Screening.h"
-#include "formats/CatalogueReader.h"
 #include "formats/CellFile.h"
 #include "formats/EmbeddedData.h"
 #include "formats/ShelfFile.h"
+#include "formats/catalogue/CatalogueReader.h"
 #include "tests/fuzz/RandomDesign.h"
 
 #include <QApplication>
@@ -49,8 +50,8 @@ void report(const char* what, std::vector<double> times, double target) {
                 times.size(), at(0.5), at(0.95), times.back(), target, at(0.95) <= target ? "met" : "MISSED");
 }
 
-std::vector<cell::CellDesign> starters() {
-    std::vector<cell::CellDesign> designs;
+std::vector<design::CellDesign> starters() {
+    std::vector<design::CellDesign> designs;
     for (const formats::EmbeddedFile& file : formats::embeddedFiles()) {
         if (file.name.starts_with("starters/")) {
             designs.push_back(*formats::readCellFile(file.content));
@@ -60,8 +61,8 @@ std::vector<cell::CellDesign> starters() {
 }
 
 /// The homemade cells of the reference tests and two hundred random designs.
-std::vector<cell::CellDesign> modelCells(const chemistry::Catalogue& catalogue) {
-    std::vector<cell::CellDesign> designs;
+std::vector<design::CellDesign> modelCells(const chemistry::Catalogue& catalogue) {
+    std::vector<design::CellDesign> designs;
     for (const auto& entry :
          std::filesystem::directory_iterator(ANODEX_SOURCE_DIR "/tests/data/cells/homemade")) {
         std::ifstream file(entry.path());
@@ -82,14 +83,14 @@ void benchModel(const chemistry::Catalogue& catalogue) {
     std::vector<double> evaluations;
     std::vector<double> charges;
     std::vector<double> doubts;
-    for (const cell::CellDesign& design : modelCells(catalogue)) {
+    for (const design::CellDesign& design : modelCells(catalogue)) {
         for (int i = 0; i < 3; ++i) {
             const auto start = Clock::now();
-            const cell::Cell cell = *cell::resolve(catalogue, design);
+            const design::Cell cell = *design::resolve(catalogue, design);
             const cell::Evaluation evaluation = cell::evaluate(catalogue, cell);
             evaluations.push_back(millisecondsSince(start));
             const auto charge = Clock::now();
-            (void)cell::chargingOf(catalogue, cell, evaluation);
+            (void)charge::chargingOf(catalogue, cell, evaluation);
             charges.push_back(millisecondsSince(charge));
             if (i == 0) {
                 const auto begin = Clock::now();
@@ -172,7 +173,7 @@ void benchWindow(const chemistry::Catalogue& catalogue) {
     app::MainWindow window(bench, theme);
     window.show();
     window.openDemo();
-    std::vector<cell::CellDesign> designs = starters();
+    std::vector<design::CellDesign> designs = starters();
     for (const record::Revision& revision : bench.revisions()) {
         designs.push_back(revision.design);
     }
@@ -181,7 +182,7 @@ void benchWindow(const chemistry::Catalogue& catalogue) {
     constexpr int kEdits = 504;
     std::vector<double> edits[3];
     std::vector<double> all;
-    for (const cell::CellDesign& design : designs) {
+    for (const design::CellDesign& design : designs) {
         bench.startDesign(design);
         window.showStation(QStringLiteral("cell"));
         QCoreApplication::processEvents();

@@ -5,8 +5,8 @@
 // --prefix TEXT.
 #include "app/frame/MainWindow.h"
 #include "app/views/couple/CoupleView.h"
-#include "formats/CatalogueReader.h"
 #include "formats/CellFile.h"
+#include "formats/catalogue/CatalogueReader.h"
 
 #include <QApplication>
 #include <QCommandLineParser>

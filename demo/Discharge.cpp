@@ -1,4 +1,6 @@
 #include "demo/Discharge.h"
+#include "core/chemistry/SolveSolution.h"
+#include "core/design/Resolve.h"
 
 #include "core/base/Constants.h"
 #include "core/base/Random.h"
@@ -22,10 +24,10 @@ double loadAmps(const cell::Polarisation& curve, double loadOhm, double extraOhm
 
 } // namespace
 
-record::RunSamples discharge(const chemistry::Catalogue& catalogue, const cell::CellDesign& design,
+record::RunSamples discharge(const chemistry::Catalogue& catalogue, const design::CellDesign& design,
                              const DischargePlan& plan) {
     record::RunSamples samples;
-    cell::Cell cell = *cell::resolve(catalogue, design);
+    design::Cell cell = *design::resolve(catalogue, design);
     const cell::Evaluation start = cell::evaluate(catalogue, cell, {0});
     // One mole of each poured salt's metal moves for every two faradays: the positive side loses, the
     // negative gains.
@@ -44,7 +46,8 @@ record::RunSamples discharge(const chemistry::Catalogue& catalogue, const cell::
             negative.portions.front().moles = negativeStart + moved;
             cell.solutions[0] = chemistry::solveSolution(catalogue, negative);
             cell.solutions[1] = chemistry::solveSolution(catalogue, positive);
-            const cell::Polarisation curve(catalogue, cell, cell::Moment::Settled, cell::Draw::nominal());
+            const cell::Polarisation curve(catalogue, cell, electrode::Moment::Settled,
+                                           electrode::Draw::nominal());
             amps = loadAmps(curve, plan.loadOhm, plan.extraOhm);
         }
         const double noise = plan.noiseVolts * base::normalAt(plan.seed, static_cast<std::uint64_t>(i), 1);

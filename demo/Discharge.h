@@ -18,6 +18,6 @@ struct DischargePlan {
 };
 
 [[nodiscard]] record::RunSamples discharge(const chemistry::Catalogue& catalogue,
-                                           const cell::CellDesign& design, const DischargePlan& plan);
+                                           const design::CellDesign& design, const DischargePlan& plan);
 
 } // namespace anodex::demo

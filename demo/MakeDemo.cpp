@@ -4,12 +4,13 @@
 // Deterministic: fixed seed, fixed dates, ids made from names. Readings and runs come from the model itself.
 #include "core/base/Random.h"
 #include "core/cell/Doubt.h"
+#include "core/design/Resolve.h"
 #include "core/record/Expect.h"
 #include "demo/Discharge.h"
-#include "formats/CatalogueReader.h"
 #include "formats/CellFile.h"
 #include "formats/EmbeddedData.h"
 #include "formats/ShelfFile.h"
+#include "formats/catalogue/CatalogueReader.h"
 #include "notebook/Notebook.h"
 #include "wording/ErrorText.h"
 
@@ -47,7 +48,8 @@ public:
         m_project = {idFor("project"), "Allotment power", kStart - kDay};
         commit("New project Allotment power", {m_project});
         fillShelf();
-        cell::CellDesign design = *formats::readCellFile(formats::embeddedFile("starters/gravity.cell.json"));
+        design::CellDesign design =
+            *formats::readCellFile(formats::embeddedFile("starters/gravity.cell.json"));
         design.name = "Rain gauge jar";
         design.temperatureKelvin = 285.15;
         design.gapMetres = 0.12;
@@ -113,7 +115,7 @@ private:
     }
 
     record::Revision revision(const std::string& name, const record::Id& parent,
-                              const cell::CellDesign& design, record::Millis after) {
+                              const design::CellDesign& design, record::Millis after) {
         m_now = kStart + after;
         record::Revision made{idFor(name), m_project.id, parent, name, design, m_now, false};
         commit("New design " + name, {made});
@@ -122,7 +124,7 @@ private:
 
     record::Id build(const record::Revision& revision, const std::string& name, record::Millis after) {
         m_now = kStart + after + kHour;
-        const cell::Cell cell = *cell::resolve(m_catalogue, revision.design);
+        const design::Cell cell = *design::resolve(m_catalogue, revision.design);
         const cell::Evaluation e = cell::evaluate(m_catalogue, cell);
         const cell::Doubt doubt = *cell::estimateDoubt(m_catalogue, cell, e);
         record::Build made;
@@ -136,10 +138,10 @@ private:
         return made.id;
     }
 
-    void read(const record::Id& build, const cell::CellDesign& design, record::Millis after, double voltsOff,
-              double ampsFactor, const std::string& note) {
+    void read(const record::Id& build, const design::CellDesign& design, record::Millis after,
+              double voltsOff, double ampsFactor, const std::string& note) {
         m_now = kStart + after;
-        const cell::Evaluation e = cell::evaluate(m_catalogue, *cell::resolve(m_catalogue, design), {0});
+        const cell::Evaluation e = cell::evaluate(m_catalogue, *design::resolve(m_catalogue, design), {0});
         record::Reading volts;
         volts.id = idFor(build + "volts");
         volts.build = build;
@@ -161,7 +163,7 @@ private:
         commit("Noted \"" + text + "\"", {record::Event{idFor(build + text), build, m_now, text, changes}});
     }
 
-    void run(const record::Id& build, const cell::CellDesign& design, const std::string& name,
+    void run(const record::Id& build, const design::CellDesign& design, const std::string& name,
              record::Millis after, const demo::DischargePlan& plan) {
         m_now = kStart + after;
         record::RunHeader header{idFor(build + name), build, name, m_now, 0, 0.0, false};

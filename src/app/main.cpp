@@ -1,7 +1,7 @@
 #include "app/frame/Application.h"
 #include "app/frame/MainWindow.h"
 #include "app/frame/MessageStrip.h"
-#include "formats/CatalogueReader.h"
+#include "formats/catalogue/CatalogueReader.h"
 #include "wording/ErrorText.h"
 
 #include <QApplication>

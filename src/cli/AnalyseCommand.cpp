@@ -1,8 +1,8 @@
 #include "cli/AnalyseCommand.h"
 
 #include "cli/CellInput.h"
-#include "core/bench/RunAnalysis.h"
 #include "core/cell/Evaluation.h"
+#include "core/run/RunAnalysis.h"
 #include "formats/run/RunCsv.h"
 #include "wording/CsvText.h"
 #include "wording/ErrorText.h"
@@ -16,8 +16,8 @@ namespace {
 
 using formats::Json;
 
-const char* eventText(bench::RunEvent::Kind kind) {
-    using Kind = bench::RunEvent::Kind;
+const char* eventText(run::RunEvent::Kind kind) {
+    using Kind = run::RunEvent::Kind;
     switch (kind) {
     case Kind::LoadOn:
         return "load-on";
@@ -168,12 +168,12 @@ ReadRun readRun(const AnalyseRequest& request, const formats::CsvSettings& setti
     return {std::move(run->samples), std::move(readAs)};
 }
 
-void addCell(const chemistry::Catalogue& catalogue, const std::string& path,
-             const bench::RunAnalysis& analysis, Json& json) {
+void addCell(const chemistry::Catalogue& catalogue, const std::string& path, const run::RunAnalysis& analysis,
+             Json& json) {
     const CellInput input = readCell(catalogue, path);
     const cell::Evaluation evaluation = cell::evaluate(catalogue, input.cell, {0});
     const double grams = 1000.0 * (input.cell.electrodes[0].massKg + input.cell.electrodes[1].massKg);
-    const double squareCm = 1e4 * cell::currentArea(input.cell);
+    const double squareCm = 1e4 * design::currentArea(input.cell);
     json["discharge_Ah_per_g"] = analysis.dischargeCoulombs / 3600.0 / grams;
     json["energy_Wh_per_g"] = analysis.deliveredJoules / 3600.0 / grams;
     json["discharge_Ah_per_cm2"] = analysis.dischargeCoulombs / 3600.0 / squareCm;
@@ -196,7 +196,7 @@ Json analyseFile(const chemistry::Catalogue& catalogue, const AnalyseRequest& re
         settings.shortCircuitAmps = evaluation.first.shortCircuitAmps;
     }
     const ReadRun run = readRun(request, settings);
-    const auto analysis = bench::analyseRun(run.samples);
+    const auto analysis = run::analyseRun(run.samples);
     if (!analysis) {
         throw Stop{kWrongInput, request.runPath + ": " + wording::errorText(analysis.error())};
     }
@@ -210,7 +210,7 @@ Json analyseFile(const chemistry::Catalogue& catalogue, const AnalyseRequest& re
     }
     json["maximum_power_W"] = analysis->maximumWatts;
     json["events"] = Json::array();
-    for (const bench::RunEvent& event : analysis->events) {
+    for (const run::RunEvent& event : analysis->events) {
         json["events"].push_back(
             {{"kind", eventText(event.kind)}, {"time_s", event.seconds}, {"value", event.value}});
     }

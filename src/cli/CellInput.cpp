@@ -1,4 +1,5 @@
 #include "cli/CellInput.h"
+#include "core/design/Resolve.h"
 
 #include "formats/CellFile.h"
 #include "wording/ErrorText.h"
@@ -10,7 +11,7 @@ CellInput readCell(const chemistry::Catalogue& catalogue, const std::string& pat
     if (!design) {
         throw Stop{kWrongInput, path + ": " + wording::errorText(design.error())};
     }
-    auto cell = cell::resolve(catalogue, *design);
+    auto cell = design::resolve(catalogue, *design);
     if (!cell) {
         throw Stop{kWrongInput, path + ": " + wording::errorText(formats::toFileError(cell.error()))};
     }

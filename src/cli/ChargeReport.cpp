@@ -1,16 +1,15 @@
 #include "cli/ChargeReport.h"
 
-#include "core/cell/Charge.h"
+#include "core/charge/Charge.h"
 #include "wording/ChargeText.h"
 
 namespace anodex::cli {
 namespace {
 
-using namespace cell;
 using chemistry::Catalogue;
 using formats::Json;
 
-Json pointJson(const ChargePoint& point) {
+Json pointJson(const charge::ChargePoint& point) {
     return {{"current_A", point.amps},
             {"voltage_V", point.volts},
             {"current_efficiency", point.efficiency},
@@ -18,9 +17,9 @@ Json pointJson(const ChargePoint& point) {
             {"positive_potential_V", point.potentialVolts[1]}};
 }
 
-Json reactionsJson(const Catalogue& catalogue, const std::vector<ChargeReaction>& reactions) {
+Json reactionsJson(const Catalogue& catalogue, const std::vector<charge::ChargeReaction>& reactions) {
     Json list = Json::array();
-    for (const ChargeReaction& reaction : reactions) {
+    for (const charge::ChargeReaction& reaction : reactions) {
         if (reaction.amps > 0.0) {
             list.push_back({{"reaction", catalogue.reactions[reaction.reaction].equation},
                             {"current_A", reaction.amps},
@@ -30,7 +29,7 @@ Json reactionsJson(const Catalogue& catalogue, const std::vector<ChargeReaction>
     return list;
 }
 
-Json detailJson(const Catalogue& catalogue, const ChargeDetail& detail) {
+Json detailJson(const Catalogue& catalogue, const charge::ChargeDetail& detail) {
     Json json = pointJson(detail.point);
     if (detail.fullVolts) {
         json["voltage_when_full_V"] = *detail.fullVolts;
@@ -38,17 +37,17 @@ Json detailJson(const Catalogue& catalogue, const ChargeDetail& detail) {
     json["negative"] = reactionsJson(catalogue, detail.reactions[0]);
     json["positive"] = reactionsJson(catalogue, detail.reactions[1]);
     json["gas_mL_per_h"] = Json::object();
-    for (const GasFlow& flow : detail.gas) {
+    for (const cell::GasFlow& flow : detail.gas) {
         json["gas_mL_per_h"][catalogue.species[flow.species].name] =
-            flow.molesPerSecond * kGasM3PerMole * 3.6e9;
+            flow.molesPerSecond * cell::kGasM3PerMole * 3.6e9;
     }
-    json["ventilation_m3_per_h"] = standardVentilation(detail.hydrogenAmps, 1) * 3600.0;
+    json["ventilation_m3_per_h"] = cell::standardVentilation(detail.hydrogenAmps, 1) * 3600.0;
     return json;
 }
 
-Json airJson(const Catalogue& catalogue, const Cell& cell, const ChargeDetail& detail) {
+Json airJson(const Catalogue& catalogue, const design::Cell& cell, const charge::ChargeDetail& detail) {
     Json list = Json::array();
-    for (const SpaceAir& air : airAround(catalogue, cell, detail.gas)) {
+    for (const cell::SpaceAir& air : cell::airAround(catalogue, cell, detail.gas)) {
         Json entry = {{"space", wording::spaceText(air.space)},
                       {"gas", catalogue.species[air.gas].airLimit->name},
                       {"ppm", air.share * 1e6},
@@ -63,16 +62,17 @@ Json airJson(const Catalogue& catalogue, const Cell& cell, const ChargeDetail& d
 
 } // namespace
 
-Json chargeJson(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation, int samples) {
-    const Charging charging = chargingOf(catalogue, cell, evaluation);
+Json chargeJson(const Catalogue& catalogue, const design::Cell& cell, const cell::Evaluation& evaluation,
+                int samples) {
+    const charge::Charging charging = charge::chargingOf(catalogue, cell, evaluation);
     Json json = {{"possible", charging.possible},
                  {"state", wording::chargeStateText(charging.state)},
                  {"plus_on", charging.reversed ? "negative" : "positive"}};
     if (charging.possible) {
         json["rest_voltage_V"] = charging.restVolts;
         json["gentle"] = detailJson(catalogue, charging.gentle);
-        if (const auto range = chargeVoltsDoubt(catalogue, cell, evaluation, charging,
-                                                charging.gentle.point.amps, samples)) {
+        if (const auto range = charge::chargeVoltsDoubt(catalogue, cell, evaluation, charging,
+                                                        charging.gentle.point.amps, samples)) {
             json["gentle"]["voltage_interval_V"] = {range->low, range->high};
         }
         json["fastest"] = pointJson(*charging.best);
@@ -89,8 +89,8 @@ Json chargeJson(const Catalogue& catalogue, const Cell& cell, const Evaluation& 
     }
     if (charging.asked) {
         json["asked"] = detailJson(catalogue, *charging.asked);
-        if (const auto range = chargeVoltsDoubt(catalogue, cell, evaluation, charging,
-                                                charging.asked->point.amps, samples)) {
+        if (const auto range = charge::chargeVoltsDoubt(catalogue, cell, evaluation, charging,
+                                                        charging.asked->point.amps, samples)) {
             json["asked"]["voltage_interval_V"] = {range->low, range->high};
         }
         json["air"] = airJson(catalogue, cell, *charging.asked);

@@ -5,7 +5,7 @@
 
 namespace anodex::cli {
 
-[[nodiscard]] formats::Json chargeJson(const chemistry::Catalogue& catalogue, const cell::Cell& cell,
+[[nodiscard]] formats::Json chargeJson(const chemistry::Catalogue& catalogue, const design::Cell& cell,
                                        const cell::Evaluation& evaluation, int samples);
 
 } // namespace anodex::cli

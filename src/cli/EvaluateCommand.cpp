@@ -3,7 +3,7 @@
 #include "cli/CellInput.h"
 #include "cli/ChargeReport.h"
 #include "core/cell/Doubt.h"
-#include "core/cell/Findings.h"
+#include "core/findings/Findings.h"
 #include "wording/FindingText.h"
 #include "wording/PartText.h"
 
@@ -14,11 +14,12 @@
 namespace anodex::cli {
 namespace {
 
-using namespace cell;
+using cell::Evaluation;
 using chemistry::Catalogue;
+using design::Cell;
 using formats::Json;
 
-Json sideJson(const Catalogue& catalogue, const SideResult& side) {
+Json sideJson(const Catalogue& catalogue, const cell::SideResult& side) {
     Json json = {{"potential_V", side.restVolts},
                  {"reaction", catalogue.reactions[side.couple.reaction].equation},
                  {"equilibrium_potential_V", side.equilibriumVolts}};
@@ -26,13 +27,13 @@ Json sideJson(const Catalogue& catalogue, const SideResult& side) {
         json["other_potential_V"] = *side.otherRestVolts;
     }
     json["competing"] = Json::array();
-    for (const CompetingReaction& entry : side.competing) {
+    for (const cell::CompetingReaction& entry : side.competing) {
         Json item = {{"reaction", catalogue.reactions[entry.reaction].equation},
                      {"equilibrium_potential_V", entry.equilibriumVolts},
                      {"current_A", entry.amps}};
-        if (entry.blocked == Blocked::Film) {
+        if (entry.blocked == electrode::Blocked::Film) {
             item["blocked_by"] = "film";
-        } else if (entry.blocked == Blocked::NoReactant) {
+        } else if (entry.blocked == electrode::Blocked::NoReactant) {
             item["blocked_by"] =
                 entry.missing ? "no " + catalogue.species[*entry.missing].name : "no reactant";
         }
@@ -43,7 +44,7 @@ Json sideJson(const Catalogue& catalogue, const SideResult& side) {
 
 Json findingsJson(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation) {
     Json list = Json::array();
-    for (const Finding& finding : findingsFor(catalogue, cell, evaluation)) {
+    for (const findings::Finding& finding : findings::findingsFor(catalogue, cell, evaluation)) {
         const wording::FindingText text = wording::findingText(finding);
         list.push_back({{"severity", wording::severityText(finding.severity)},
                         {"code", wording::findingCode(finding)},
@@ -57,7 +58,7 @@ Json findingsJson(const Catalogue& catalogue, const Cell& cell, const Evaluation
 
 Json assumedJson(const Cell& cell) {
     Json json = Json::object();
-    for (const Assumption& assumption : cell.assumed) {
+    for (const design::Assumption& assumption : cell.assumed) {
         if (!assumption.text.empty()) {
             json[assumption.field] = assumption.text;
         } else if (assumption.field.ends_with("_C")) {
@@ -77,7 +78,7 @@ Json intervalJson(const base::Interval& interval, double scale = 1.0) {
     return {interval.low * scale, interval.high * scale};
 }
 
-Json doubtJson(const Doubt& doubt) {
+Json doubtJson(const cell::Doubt& doubt) {
     return {{"thermodynamic_voltage_V", intervalJson(doubt.thermodynamicVolts)},
             {"open_circuit_voltage_V", intervalJson(doubt.openCircuitVolts)},
             {"short_circuit_current_A", intervalJson(doubt.shortCircuitAmps)},
@@ -100,7 +101,7 @@ Json capacityJson(const Catalogue& catalogue, const Cell& cell, const Evaluation
 Json evaluateCell(const Catalogue& catalogue, const EvaluateRequest& request) {
     const CellInput input = readCell(catalogue, request.cellPath);
     const Cell& cell = input.cell;
-    const Evaluation evaluation = evaluate(catalogue, cell, {request.curvePoints});
+    const Evaluation evaluation = cell::evaluate(catalogue, cell, {request.curvePoints});
     Json json = {{"thermodynamic_voltage_V", evaluation.thermodynamicVolts},
                  {"open_circuit_voltage_V", evaluation.openCircuitVolts},
                  {"short_circuit_current_A", evaluation.first.shortCircuitAmps},
@@ -111,7 +112,7 @@ Json evaluateCell(const Catalogue& catalogue, const EvaluateRequest& request) {
                    {"maximum_power_W", evaluation.settled.maximumPower.watts}}},
                  {"resistance_ohm", evaluation.resistance.totalOhm}};
     json["resistance_budget"] = Json::array();
-    for (const ResistanceShare& share : evaluation.resistance.shares) {
+    for (const cell::ResistanceShare& share : evaluation.resistance.shares) {
         json["resistance_budget"].push_back(
             {{"part", wording::partText(share.part, cell.twoLiquids)}, {"ohm", share.ohm}});
     }
@@ -131,22 +132,22 @@ Json evaluateCell(const Catalogue& catalogue, const EvaluateRequest& request) {
     json["hydrogen_mL_per_h"] = evaluation.hydrogenM3PerSecond * 3.6e9;
     if (request.amps) {
         json["losses"] = Json::array();
-        for (const Loss& loss : lossesAt(catalogue, cell, evaluation, *request.amps)) {
+        for (const cell::Loss& loss : cell::lossesAt(catalogue, cell, evaluation, *request.amps)) {
             json["losses"].push_back({{"part", wording::lossText(loss.part)}, {"V", loss.volts}});
         }
     }
     json["charge"] = chargeJson(catalogue, cell, evaluation, request.samples);
     json["findings"] = findingsJson(catalogue, cell, evaluation);
     json["curve"] = Json::array();
-    for (const CurvePoint& point : evaluation.curve) {
+    for (const cell::CurvePoint& point : evaluation.curve) {
         json["curve"].push_back(
             {{"current_A", point.amps}, {"voltage_V", point.volts}, {"power_W", point.amps * point.volts}});
     }
     const int threads = static_cast<int>(std::max(1U, std::thread::hardware_concurrency()));
-    if (const auto doubt = estimateDoubt(catalogue, cell, evaluation, {request.samples, 1, threads})) {
+    if (const auto doubt = cell::estimateDoubt(catalogue, cell, evaluation, {request.samples, 1, threads})) {
         json["interval"] = doubtJson(*doubt);
         json["what_matters_most"] = Json::array();
-        for (const InfluentialInput& influence : doubt->matterMost) {
+        for (const cell::InfluentialInput& influence : doubt->matterMost) {
             json["what_matters_most"].push_back({{"input", influence.name}, {"share", influence.share}});
         }
     }

@@ -8,7 +8,7 @@
 namespace anodex::cli {
 namespace {
 
-using cell::Unit;
+using explain::Unit;
 using formats::Json;
 
 constexpr std::size_t kWide = 98;

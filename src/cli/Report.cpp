@@ -1,6 +1,6 @@
 #include "cli/Report.h"
 
-#include "formats/CatalogueReader.h"
+#include "formats/catalogue/CatalogueReader.h"
 #include "wording/ErrorText.h"
 
 #include <filesystem>

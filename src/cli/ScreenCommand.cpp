@@ -1,4 +1,5 @@
 #include "cli/ScreenCommand.h"
+#include "core/design/Resolve.h"
 
 #include "formats/CellFile.h"
 #include "formats/ShelfFile.h"
@@ -41,13 +42,13 @@ const Ranking& rankingNamed(const std::string& name) {
 
 Json candidateJson(const Catalogue& catalogue, const shelf::Candidates& candidates,
                    const shelf::Screened& screened, const Ranking& ranking) {
-    const cell::CellDesign design = candidates.design(screened.index, screened.swapped);
-    const auto cell = cell::resolve(catalogue, design);
+    const design::CellDesign design = candidates.design(screened.index, screened.swapped);
+    const auto cell = design::resolve(catalogue, design);
     if (!cell) {
         throw Stop{kCouldNot, "screen: " + wording::errorText(formats::toFileError(cell.error()))};
     }
     const cell::Evaluation evaluation = cell::evaluate(catalogue, *cell);
-    const auto findings = findingsFor(catalogue, *cell, evaluation);
+    const auto findings = findings::findingsFor(catalogue, *cell, evaluation);
     Json figure = {{"unit", ranking.unit}};
     if (std::isfinite(screened.figure)) {
         figure["value"] = screened.figure * ranking.perSi;

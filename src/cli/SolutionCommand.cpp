@@ -1,7 +1,9 @@
 #include "cli/SolutionCommand.h"
+#include "core/chemistry/SolveSolution.h"
+#include "core/design/Resolve.h"
 
 #include "core/base/Constants.h"
-#include "core/cell/Liquid.h"
+#include "core/design/Liquid.h"
 #include "formats/CellFile.h"
 #include "wording/ErrorText.h"
 
@@ -87,9 +89,9 @@ Json describeSolution(const Catalogue& catalogue, const std::string& path) {
     if (!file) {
         throw Stop{kWrongInput, path + ": " + wording::errorText(file.error())};
     }
-    auto liquid = cell::resolveLiquid(catalogue, file->liquid, file->temperatureKelvin, "");
+    auto liquid = design::resolveLiquid(catalogue, file->liquid, file->temperatureKelvin, "");
     if (!liquid) {
-        cell::DesignError error = liquid.error();
+        design::DesignError error = liquid.error();
         error.field.erase(0, error.field.starts_with(".") ? 1 : 0);
         throw Stop{kWrongInput, path + ": " + wording::errorText(formats::toFileError(error))};
     }

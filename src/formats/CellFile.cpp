@@ -1,4 +1,5 @@
 #include "formats/CellFile.h"
+#include "core/design/Resolve.h"
 
 #include "core/base/Constants.h"
 #include "formats/CellUse.h"
@@ -9,7 +10,14 @@
 namespace anodex::formats {
 namespace {
 
-using namespace cell;
+using design::Air;
+using design::AmountUnit;
+using design::CellDesign;
+using design::ElectrodeDesign;
+using design::LiquidBasis;
+using design::LiquidDesign;
+using design::SoluteDesign;
+
 using Code = FileError::Code;
 
 constexpr const char* kCellFormat = "anodex-cell/1";
@@ -68,12 +76,12 @@ void readGel(JsonObject& entry, LiquidDesign& liquid) {
     }
     if (gel->is_boolean()) {
         if (gel->get<bool>()) {
-            liquid.gel = Gel{};
+            liquid.gel = design::Gel{};
         }
         return;
     }
     entry.object("gel", [&](JsonObject& inner) {
-        liquid.gel = Gel{inner.text("agent"), 0.01 * inner.number("mass_percent", kPercent)};
+        liquid.gel = design::Gel{inner.text("agent"), 0.01 * inner.number("mass_percent", kPercent)};
     });
 }
 
@@ -138,7 +146,7 @@ ElectrodeDesign readElectrode(JsonObject& entry) {
     electrode.measuredMassKg = scaled(entry.maybeNumber("measured_mass_g", kPositive), 1e-3);
     electrode.thicknessMetres = scaled(entry.maybeNumber("thickness_mm", kPositive), 1e-3);
     entry.object("collector", [&](JsonObject& inner) {
-        electrode.collector = CollectorDesign{
+        electrode.collector = design::CollectorDesign{
             inner.text("material"), scaled(inner.maybeNumber("resistance_mohm", kNotNegative), 1e-3)};
     });
     electrode.air = readAir(entry);
@@ -196,8 +204,9 @@ CellDesign readCell(JsonObject& root) {
     root.object("positive", [&](JsonObject& entry) { design.positive = readElectrode(entry); });
     readElectrolyte(root, design);
     root.object("separator", [&](JsonObject& entry) {
-        design.separator = SeparatorDesign{entry.text("material"), entry.maybeWhole("layers", kLayers),
-                                           scaled(entry.maybeNumber("thickness_mm", kPositive), 1e-3)};
+        design.separator =
+            design::SeparatorDesign{entry.text("material"), entry.maybeWhole("layers", kLayers),
+                                    scaled(entry.maybeNumber("thickness_mm", kPositive), 1e-3)};
     });
     design.gapMetres = scaled(root.maybeNumber("gap_mm", kPositive), 1e-3);
     design.contactOhm = scaled(root.maybeNumber("contact_mohm", kNotNegative), 1e-3);
@@ -258,7 +267,7 @@ Json electrodeJson(const ElectrodeDesign& electrode) {
     }
     put(json, "open_percent", electrode.openShare, 100.0);
     put(json, "filled_pores_percent", electrode.filledPores, 100.0);
-    for (const AdditiveDesign& additive : electrode.additives) {
+    for (const design::AdditiveDesign& additive : electrode.additives) {
         json["additives"].push_back(
             {{"material", additive.material}, {"mass_g", tidy(1e3 * additive.massKg)}});
     }
@@ -347,8 +356,8 @@ std::string writeCellFile(const CellDesign& design) {
     return cellToJson(design).dump(2) + "\n";
 }
 
-FileError toFileError(const DesignError& error) {
-    using Design = DesignError::Code;
+FileError toFileError(const design::DesignError& error) {
+    using Design = design::DesignError::Code;
     const std::string near = error.suggestion.empty() ? "" : ", perhaps \"" + error.suggestion + "\"";
     switch (error.code) {
     case Design::UnknownMaterial:

@@ -7,7 +7,9 @@
 namespace anodex::formats {
 namespace {
 
-using namespace cell;
+using design::CellDesign;
+using design::Construction;
+
 using Code = FileError::Code;
 
 constexpr double kPerHour = 1.0 / 3600.0;
@@ -47,16 +49,16 @@ void readCase(JsonObject& entry, CellDesign& design) {
         design.closed || design.headSpaceM3 ? entry.textOr("material", "") : entry.text("material");
 }
 
-ChargeDesign readCharge(JsonObject& entry) {
-    const ChargeDesign charge{entry.maybeNumber("current_A", kPositive),
-                              entry.maybeNumber("voltage_V", kPositive)};
+design::ChargeDesign readCharge(JsonObject& entry) {
+    const design::ChargeDesign charge{entry.maybeNumber("current_A", kPositive),
+                                      entry.maybeNumber("voltage_V", kPositive)};
     if (!charge.amps && !charge.volts) {
         entry.fail(Code::MissingKey, "", "no current and no voltage", "current_A, voltage_V, or both");
     }
     return charge;
 }
 
-PlaceDesign readPlace(JsonObject& entry) {
+design::PlaceDesign readPlace(JsonObject& entry) {
     return {entry.flagOr("outdoors", false), entry.flagOr("flame", false),
             entry.maybeNumber("room_m3", kPositive),
             scaled(entry.maybeNumber("air_changes_per_h", kPositive), kPerHour),
@@ -77,9 +79,9 @@ void readUse(JsonObject& root, CellDesign& design) {
     root.object("charge", [&](JsonObject& entry) { design.charge = readCharge(entry); });
     root.object("place", [&](JsonObject& entry) { design.place = readPlace(entry); });
     root.object("string", [&](JsonObject& entry) {
-        design.string =
-            StringDesign{entry.maybeWhole("series", kCells).value_or(1),
-                         entry.maybeWhole("parallel", kCells).value_or(1), entry.flagOr("one_liquid", false)};
+        design.string = design::StringDesign{entry.maybeWhole("series", kCells).value_or(1),
+                                             entry.maybeWhole("parallel", kCells).value_or(1),
+                                             entry.flagOr("one_liquid", false)};
     });
 }
 

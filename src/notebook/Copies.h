@@ -22,7 +22,4 @@ struct Rescued {
 /// Every row and every part of a run that can still be read, in a new notebook without history.
 [[nodiscard]] Answer<Rescued> rescueNotebook(const std::string& damaged, const std::string& fresh);
 
-/// "cells (word).anodex", or with a number when that is taken.
-[[nodiscard]] std::string freshNameBeside(const std::string& path, const std::string& word);
-
 } // namespace anodex::notebook

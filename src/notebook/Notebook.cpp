@@ -2,8 +2,8 @@
 
 #include "notebook/Check.h"
 #include "notebook/Connection.h"
-#include "notebook/Copies.h"
 #include "notebook/CopyInto.h"
+#include "notebook/FreshName.h"
 #include "notebook/Guard.h"
 #include "notebook/Rows.h"
 #include "notebook/RunPieces.h"
@@ -244,7 +244,7 @@ Answer<std::vector<record::Document>> Notebook::documents() const {
 Answer<record::RunSamples> Notebook::samples(const record::Id& run) const {
     return guarded([&] { return samplesOf(*m_database, run); });
 }
-Answer<std::vector<bench::CurveSample>> Notebook::outline(const record::Id& run, RunColumn column) const {
+Answer<std::vector<run::CurveSample>> Notebook::outline(const record::Id& run, RunColumn column) const {
     return guarded([&] { return outlineOf(*m_database, run, column); });
 }
 

@@ -8,8 +8,8 @@
 // moved,
 //            replaced or deleted meanwhile, the change is refused with Moved.
 #pragma once
-#include "core/bench/Thinning.h"
 #include "core/record/Record.h"
+#include "core/run/Thinning.h"
 #include "notebook/FileIdentity.h"
 #include "notebook/History.h"
 #include "notebook/NotebookError.h"
@@ -78,8 +78,8 @@ public:
     /// Set aside or not, in the order they were written.
     [[nodiscard]] Answer<std::vector<record::Document>> documents() const;
     [[nodiscard]] Answer<record::RunSamples> samples(const record::Id& run) const;
-    [[nodiscard]] Answer<std::vector<bench::CurveSample>> outline(const record::Id& run,
-                                                                  RunColumn column) const;
+    [[nodiscard]] Answer<std::vector<run::CurveSample>> outline(const record::Id& run,
+                                                                RunColumn column) const;
     [[nodiscard]] Answer<Counts> counts() const;
 
     /// One command: all changes or none, undone as one, named by `sentence`.

@@ -12,7 +12,7 @@ namespace {
 
 using record::Id;
 
-cell::CellDesign designFrom(const std::string& text, const Id& row) {
+design::CellDesign designFrom(const std::string& text, const Id& row) {
     auto design = formats::readCellFile(text);
     if (!design) {
         throw RowFault{row + ": " + design.error().field + ": " + design.error().found};

@@ -147,9 +147,8 @@ record::RunSamples samplesOf(SQLite::Database& database, const record::Id& run) 
     return samples;
 }
 
-std::vector<bench::CurveSample> outlineOf(SQLite::Database& database, const record::Id& run,
-                                          RunColumn column) {
-    std::vector<bench::CurveSample> outline;
+std::vector<run::CurveSample> outlineOf(SQLite::Database& database, const record::Id& run, RunColumn column) {
+    std::vector<run::CurveSample> outline;
     const auto header = headerOf(database, run);
     if (!header) {
         return outline;

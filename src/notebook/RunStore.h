@@ -1,8 +1,8 @@
 // src/notebook/RunStore.h - bulk samples in chunks: 4,096 little-endian float64 a column, with first, last,
 // low, high.
 #pragma once
-#include "core/bench/Thinning.h"
 #include "core/record/Record.h"
+#include "core/run/Thinning.h"
 #include <vector>
 
 namespace SQLite {
@@ -30,7 +30,7 @@ bool dropChunks(SQLite::Database& database, const record::Id& run, int most);
 
 /// Lowest and highest of each chunk without reading the samples: enough to draw a run of any length at once.
 /// Throws RowFault as samplesOf does.
-[[nodiscard]] std::vector<bench::CurveSample> outlineOf(SQLite::Database& database, const record::Id& run,
-                                                        RunColumn column);
+[[nodiscard]] std::vector<run::CurveSample> outlineOf(SQLite::Database& database, const record::Id& run,
+                                                      RunColumn column);
 
 } // namespace anodex::notebook

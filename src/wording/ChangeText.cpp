@@ -104,7 +104,7 @@ std::string withUnit(const std::string& value, const std::string& unit) {
 
 } // namespace
 
-std::vector<std::string> changesBetween(const cell::CellDesign& before, const cell::CellDesign& after) {
+std::vector<std::string> changesBetween(const design::CellDesign& before, const design::CellDesign& after) {
     std::vector<Leaf> old;
     std::vector<Leaf> now;
     flatten(formats::cellToJson(before), "", old);
@@ -136,7 +136,7 @@ std::vector<std::string> changesBetween(const cell::CellDesign& before, const ce
     return changes;
 }
 
-std::string changeLine(const cell::CellDesign& before, const cell::CellDesign& after) {
+std::string changeLine(const design::CellDesign& before, const design::CellDesign& after) {
     const std::vector<std::string> changes = changesBetween(before, after);
     if (changes.empty()) {
         return before.name == after.name ? "nothing changed" : "renamed " + after.name;

@@ -2,35 +2,35 @@
 
 namespace anodex::wording {
 
-const char* chargeStateText(cell::ChargeState state) {
-    return state == cell::ChargeState::AsBuilt ? "as built" : "half used";
+const char* chargeStateText(charge::ChargeState state) {
+    return state == charge::ChargeState::AsBuilt ? "as built" : "half used";
 }
 
-const char* chargeLimitText(cell::ChargeLimit limit) {
+const char* chargeLimitText(charge::ChargeLimit limit) {
     switch (limit) {
-    case cell::ChargeLimit::None:
+    case charge::ChargeLimit::None:
         return "nothing here";
-    case cell::ChargeLimit::SideReactions:
+    case charge::ChargeLimit::SideReactions:
         return "side reactions";
-    case cell::ChargeLimit::Gassing:
+    case charge::ChargeLimit::Gassing:
         return "gas once it is full";
-    case cell::ChargeLimit::Missing:
+    case charge::ChargeLimit::Missing:
         return "an hour for what is missing";
-    case cell::ChargeLimit::Plating:
+    case charge::ChargeLimit::Plating:
         return "metal growing loose";
-    case cell::ChargeLimit::Resistance:
+    case charge::ChargeLimit::Resistance:
         return "heat";
     }
     return "";
 }
 
-const char* fateText(cell::Fate fate) {
+const char* fateText(charge::Fate fate) {
     switch (fate) {
-    case cell::Fate::Lost:
+    case charge::Fate::Lost:
         return "lost";
-    case cell::Fate::ToAir:
+    case charge::Fate::ToAir:
         return "back to the air";
-    case cell::Fate::Stored:
+    case charge::Fate::Stored:
         return "stored";
     }
     return "";

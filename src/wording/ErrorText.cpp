@@ -55,8 +55,8 @@ std::string errorText(const formats::CsvError& error) {
     return {};
 }
 
-std::string errorText(const bench::RunError& error) {
-    using Code = bench::RunError::Code;
+std::string errorText(const run::RunError& error) {
+    using Code = run::RunError::Code;
     switch (error.code) {
     case Code::TooFewSamples:
         return "a run needs at least two readings";

@@ -1,7 +1,7 @@
 // src/wording/ErrorText.h - one clear line: where, what is wrong, what would be right.
 #pragma once
 #include "core/base/Fault.h"
-#include "core/bench/RunAnalysis.h"
+#include "core/run/RunAnalysis.h"
 #include "formats/FileError.h"
 #include "formats/run/RunCsv.h"
 #include "notebook/NotebookError.h"
@@ -11,7 +11,7 @@ namespace anodex::wording {
 
 [[nodiscard]] std::string errorText(const formats::FileError& error);
 [[nodiscard]] std::string errorText(const formats::CsvError& error);
-[[nodiscard]] std::string errorText(const bench::RunError& error);
+[[nodiscard]] std::string errorText(const run::RunError& error);
 [[nodiscard]] std::string errorText(const notebook::NotebookError& error);
 /// What was being worked out and how to go on; the program is at fault, not the builder.
 [[nodiscard]] std::string errorText(const base::Fault& fault);

@@ -8,8 +8,8 @@
 
 namespace anodex::wording {
 
-using cell::Finding;
-using cell::FindingCode;
+using findings::Finding;
+using findings::FindingCode;
 
 namespace {
 
@@ -329,33 +329,33 @@ std::string findingCode(const Finding& finding) {
     return "";
 }
 
-const char* severityText(cell::Severity severity) {
+const char* severityText(findings::Severity severity) {
     switch (severity) {
-    case cell::Severity::Danger:
+    case findings::Severity::Danger:
         return "danger";
-    case cell::Severity::Warning:
+    case findings::Severity::Warning:
         return "warning";
-    case cell::Severity::Note:
+    case findings::Severity::Note:
         return "note";
     }
     return "";
 }
 
-const char* findingPartText(cell::FindingPart part) {
+const char* findingPartText(findings::FindingPart part) {
     switch (part) {
-    case cell::FindingPart::Negative:
+    case findings::FindingPart::Negative:
         return "negative";
-    case cell::FindingPart::Positive:
+    case findings::FindingPart::Positive:
         return "positive";
-    case cell::FindingPart::Electrolyte:
+    case findings::FindingPart::Electrolyte:
         return "electrolyte";
-    case cell::FindingPart::Separator:
+    case findings::FindingPart::Separator:
         return "separator";
-    case cell::FindingPart::Collector:
+    case findings::FindingPart::Collector:
         return "collector";
-    case cell::FindingPart::Case:
+    case findings::FindingPart::Case:
         return "case";
-    case cell::FindingPart::Whole:
+    case findings::FindingPart::Whole:
         return "whole";
     }
     return "";

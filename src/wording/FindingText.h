@@ -1,6 +1,6 @@
 // src/wording/FindingText.h - findings as sentences: what, and what to do about it.
 #pragma once
-#include "core/cell/Findings.h"
+#include "core/findings/Findings.h"
 #include <string>
 
 namespace anodex::wording {
@@ -11,10 +11,10 @@ struct FindingText {
     std::string remedy;
 };
 
-[[nodiscard]] FindingText findingText(const cell::Finding& finding);
+[[nodiscard]] FindingText findingText(const findings::Finding& finding);
 /// The contract's stable kebab-case code.
-[[nodiscard]] std::string findingCode(const cell::Finding& finding);
-[[nodiscard]] const char* severityText(cell::Severity severity);
-[[nodiscard]] const char* findingPartText(cell::FindingPart part);
+[[nodiscard]] std::string findingCode(const findings::Finding& finding);
+[[nodiscard]] const char* severityText(findings::Severity severity);
+[[nodiscard]] const char* findingPartText(findings::FindingPart part);
 
 } // namespace anodex::wording

@@ -22,7 +22,7 @@ std::string compared(double value, const std::string& shown, const std::string& 
 }
 
 std::string runPart(const JudgeInput& input) {
-    const bench::RunAnalysis& run = *input.run;
+    const run::RunAnalysis& run = *input.run;
     if (run.dischargeCoulombs <= 0.0) {
         return fmt::format("it rested for {}", durationText(run.durationSeconds));
     }

@@ -1,7 +1,7 @@
 // src/wording/JudgeText.h - one computed sentence: what was measured, what was expected, what it means.
 #pragma once
-#include "core/bench/RunAnalysis.h"
 #include "core/record/Record.h"
+#include "core/run/RunAnalysis.h"
 #include <optional>
 #include <string>
 #include <vector>
@@ -12,7 +12,7 @@ struct JudgeInput {
     record::Expectation expectation;
     std::optional<record::Reading> openCircuit;
     std::optional<record::Reading> shortCircuit;
-    std::optional<bench::RunAnalysis> run;
+    std::optional<run::RunAnalysis> run;
     std::string limitedBy; ///< The reagent that limits, in words; may be empty.
 };
 

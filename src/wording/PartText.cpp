@@ -8,8 +8,8 @@
 namespace anodex::wording {
 
 using cell::LossPart;
-using cell::Quantity;
 using cell::ResistancePart;
+using explain::Quantity;
 using record::ReadingQuantity;
 
 const char* partText(ResistancePart part, bool twoLiquids) {
@@ -169,7 +169,7 @@ std::string readingSentence(const record::Reading& reading) {
     return text;
 }
 
-std::string reagentName(const chemistry::Catalogue& catalogue, const cell::Cell& cell,
+std::string reagentName(const chemistry::Catalogue& catalogue, const design::Cell& cell,
                         const cell::Reagent& reagent) {
     if (reagent.species == catalogue.key.solvent && catalogue.solvent() != nullptr) {
         return catalogue.solvent()->name;
@@ -184,7 +184,7 @@ std::string reagentName(const chemistry::Catalogue& catalogue, const cell::Cell&
             }
             return false;
         };
-        const cell::Electrode& electrode = cell.electrode(reagent.side.value_or(cell::Side::Negative));
+        const design::Electrode& electrode = cell.electrode(reagent.side.value_or(design::Side::Negative));
         const chemistry::Material& body = catalogue.materials[electrode.material];
         if (body.plating && body.plating->species == reagent.species) {
             return "coat of the " + body.name;
@@ -200,7 +200,7 @@ std::string reagentName(const chemistry::Catalogue& catalogue, const cell::Cell&
         return species.name;
     }
     const auto parts = chemistry::moietiesOf(catalogue, reagent.species);
-    const auto& solution = cell.solution(reagent.side.value_or(cell::Side::Negative));
+    const auto& solution = cell.solution(reagent.side.value_or(design::Side::Negative));
     for (const auto& portion : solution.mixture.portions) {
         const auto& substance = catalogue.substances[portion.substance];
         for (const auto& ion : substance.dissolvesTo) {

@@ -1,6 +1,6 @@
 // src/wording/PartText.h - names of parts, losses, reagents and quantities in plain words.
 #pragma once
-#include "core/cell/Explain.h"
+#include "core/explain/Explain.h"
 #include "core/record/Record.h"
 #include <string>
 
@@ -8,14 +8,14 @@ namespace anodex::wording {
 
 [[nodiscard]] const char* partText(cell::ResistancePart part, bool twoLiquids);
 [[nodiscard]] const char* lossText(cell::LossPart part);
-[[nodiscard]] const char* quantityName(cell::Quantity quantity);
+[[nodiscard]] const char* quantityName(explain::Quantity quantity);
 [[nodiscard]] const char* readingName(record::ReadingQuantity quantity);
 [[nodiscard]] std::string readingText(const record::Reading& reading);
 /// "open circuit 1.02 V"
 [[nodiscard]] std::string readingSentence(const record::Reading& reading);
 
 /// What a builder calls the substance behind a reagent: the poured salt or the electrode, not the ion.
-[[nodiscard]] std::string reagentName(const chemistry::Catalogue& catalogue, const cell::Cell& cell,
+[[nodiscard]] std::string reagentName(const chemistry::Catalogue& catalogue, const design::Cell& cell,
                                       const cell::Reagent& reagent);
 
 /// "Zn²⁺ + 2 e⁻ → Zn" with real super- and subscripts, for reading, not for files.

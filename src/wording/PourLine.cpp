@@ -10,7 +10,7 @@
 namespace anodex::wording {
 namespace {
 
-using cell::AmountUnit;
+using design::AmountUnit;
 using quantity::Dimension;
 using quantity::QuantityReading;
 using quantity::trimmed;
@@ -45,7 +45,7 @@ AmountRead amountOf(const Likely& found) {
     if (!found.reading) {
         return {std::nullopt, std::nullopt, found.choices};
     }
-    return {cell::Amount{rowOf(*found.reading)->unit, found.reading->value}, found.halfWidth, {}};
+    return {design::Amount{rowOf(*found.reading)->unit, found.reading->value}, found.halfWidth, {}};
 }
 
 Question whichAmount(const NamedAmount& parts) {
@@ -71,13 +71,13 @@ PourFault unknownName(const chemistry::Catalogue& catalogue, std::string_view na
 
 } // namespace
 
-ShownAmount shownAmount(const cell::Amount& amount) {
+ShownAmount shownAmount(const design::Amount& amount) {
     const auto* row = std::find_if(std::begin(kUnits), std::end(kUnits),
                                    [&](const UnitRow& one) { return one.unit == amount.unit; });
     return {amount.value * row->shownPerSi, row->text};
 }
 
-std::string amountText(const cell::Amount& amount) {
+std::string amountText(const design::Amount& amount) {
     const ShownAmount shown = shownAmount(amount);
     return numberText(shown.value, 4) + "\u00a0" + shown.unit;
 }

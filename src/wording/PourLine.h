@@ -2,8 +2,8 @@
 //
 // What has two readings is asked about; what cannot be poured is told with what would be right.
 #pragma once
-#include "core/cell/Design.h"
 #include "core/chemistry/Catalogue.h"
+#include "core/design/Design.h"
 #include "wording/Likely.h"
 #include <optional>
 #include <string>
@@ -14,14 +14,14 @@ namespace anodex::wording {
 
 /// An amount as typed: understood, to be asked about, or none.
 struct AmountRead {
-    std::optional<cell::Amount> amount;
+    std::optional<design::Amount> amount;
     std::optional<double> halfWidth;  ///< Where a doubt was written, in the amount's own unit.
     std::vector<std::string> choices; ///< Where it has several readings.
 };
 
 struct Pour {
     std::string name; ///< As typed; known to the catalogue.
-    cell::Amount amount;
+    design::Amount amount;
     std::optional<double> halfWidth;
     bool readyLiquid = false;
 };
@@ -34,9 +34,9 @@ struct ShownAmount {
     double value = 0.0;
     const char* unit = "";
 };
-[[nodiscard]] ShownAmount shownAmount(const cell::Amount& amount);
+[[nodiscard]] ShownAmount shownAmount(const design::Amount& amount);
 /// "5 g"
-[[nodiscard]] std::string amountText(const cell::Amount& amount);
+[[nodiscard]] std::string amountText(const design::Amount& amount);
 [[nodiscard]] AmountRead readAmount(std::string_view text);
 
 /// An amount before or after the name.

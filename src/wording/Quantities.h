@@ -6,7 +6,7 @@
 // Input      as src/quantity reads it.
 #pragma once
 #include "core/base/Interval.h"
-#include "core/cell/Explain.h"
+#include "core/explain/Explain.h"
 #include "quantity/Units.h"
 #include <optional>
 #include <string>
@@ -14,7 +14,7 @@
 
 namespace anodex::wording {
 
-using cell::Unit;
+using explain::Unit;
 
 /// "1.07 V", "3.4 mA", "12 Ω": an SI value with a prefix that reads well.
 [[nodiscard]] std::string quantityText(double value, Unit unit,

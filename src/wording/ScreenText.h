@@ -5,8 +5,8 @@
 
 namespace anodex::wording {
 
-[[nodiscard]] std::string screenReason(const chemistry::Catalogue& catalogue, const cell::Cell& cell,
+[[nodiscard]] std::string screenReason(const chemistry::Catalogue& catalogue, const design::Cell& cell,
                                        const cell::Evaluation& evaluation,
-                                       const std::vector<cell::Finding>& findings, shelf::RankBy by);
+                                       const std::vector<findings::Finding>& findings, shelf::RankBy by);
 
 } // namespace anodex::wording

@@ -25,7 +25,7 @@ protected:
 TEST_F(AdviceTest, AClickDoesWhatWasPromisedAndUndoTakesItBack) {
     openCell();
     const double before = m_bench->outcome().evaluation->settled.maximumPower.watts;
-    const cell::CellDesign design = m_bench->design();
+    const design::CellDesign design = m_bench->design();
     const PictureItem* first = picture("advice")->item("change:0");
     EXPECT_FALSE(first->name.contains("nothing changed")) << first->name.toStdString();
     EXPECT_TRUE(first->value.contains(QStringLiteral("×")) || first->value.contains("%"));

@@ -39,8 +39,8 @@ protected:
 
 TEST_F(AirTest, HolesAndSoakedPoresAreChosenToldAndUndone) {
     QTest::mouseClick(find<QPushButton>("doorFirst"), Qt::LeftButton);
-    cell::CellDesign design = m_bench->design();
-    design.positive = {"activated carbon", 0.002, {}, {}, {}, {}, cell::Air::Breathing, {}, {}, {}, {}};
+    design::CellDesign design = m_bench->design();
+    design.positive = {"activated carbon", 0.002, {}, {}, {}, {}, design::Air::Breathing, {}, {}, {}, {}};
     m_bench->edit(design);
     go(3);
     const double open = m_bench->outcome().evaluation->settled.shortCircuitAmps;

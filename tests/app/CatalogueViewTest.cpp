@@ -48,7 +48,7 @@ TEST_F(CatalogueViewTest, AnEntryOfOnesOwnIsUsedAtOnceAndUndone) {
     EXPECT_TRUE(text()->toPlainText().contains("\"my zinc\""));
     press("keepEntry");
     ASSERT_TRUE(knows("my zinc")) << message().toStdString();
-    cell::CellDesign design = m_bench->design();
+    design::CellDesign design = m_bench->design();
     design.negative.material = "my zinc";
     const double before = openCircuit();
     m_bench->edit(design);

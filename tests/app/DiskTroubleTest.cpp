@@ -36,7 +36,7 @@ TEST_F(WindowTest, ANotebookInAReadOnlyFolderIsShownAndNotChanged) {
     ASSERT_EQ(m_bench->notebookPath(), path) << message().toStdString();
     ASSERT_EQ(m_bench->revisions().size(), 1U);
     const auto before = m_bench->revisions();
-    cell::CellDesign design = m_bench->design();
+    design::CellDesign design = m_bench->design();
     design.gapMetres = 0.02;
     m_bench->edit(design);
     EXPECT_TRUE(message().contains("only be read")) << message().toStdString();

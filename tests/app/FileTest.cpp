@@ -23,7 +23,7 @@ protected:
         type(find<QLineEdit>("entryLine"), text);
     }
     void setGap(double metres) {
-        cell::CellDesign design = m_bench->design();
+        design::CellDesign design = m_bench->design();
         design.gapMetres = metres;
         m_bench->edit(design);
     }
@@ -139,7 +139,7 @@ TEST_F(FileTest, ARunThatArrivesDoesNotDropTheEditInHand) {
     const QString file = m_bench->notebookPath();
     start(file);
     ASSERT_TRUE(m_bench->build()->readingRuns);
-    cell::CellDesign design = m_bench->design();
+    design::CellDesign design = m_bench->design();
     design.gapMetres = 0.077;
     m_bench->draft(design);
     waitForRuns();
@@ -152,7 +152,7 @@ TEST_F(FileTest, AReadingTypedWhileAnEditIsInHandKeepsBoth) {
     beginFirst();
     build();
     const record::Id built = m_bench->build()->build.id;
-    cell::CellDesign design = m_bench->design();
+    design::CellDesign design = m_bench->design();
     design.gapMetres = 0.077;
     m_bench->draft(design);
     record::Reading reading;

@@ -220,7 +220,7 @@ TEST_F(WindowTest, HoldPinsAStateToCompareWith) {
     QTest::keyClick(m_window.get(), Qt::Key_H, Qt::ControlModifier);
     EXPECT_TRUE(m_bench->isHeld());
     const double held = m_bench->ghost()->evaluation->resistance.totalOhm;
-    cell::CellDesign design = m_bench->design();
+    design::CellDesign design = m_bench->design();
     design.gapMetres = 0.03;
     m_bench->edit(design);
     design.gapMetres = 0.02;

@@ -250,7 +250,7 @@ TEST_F(WindowTest, NumbersInWordsOpenToo) {
 
 TEST_F(WindowTest, SwappedElectrodesRaiseTheFindingOnTheRail) {
     QTest::mouseClick(find<QPushButton>("doorFirst"), Qt::LeftButton);
-    cell::CellDesign design = m_bench->design();
+    design::CellDesign design = m_bench->design();
     std::swap(design.negative, design.positive);
     m_bench->edit(design);
     const PictureItem* finding = picture("rail")->item("finding");

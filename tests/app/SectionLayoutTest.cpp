@@ -9,16 +9,16 @@
 namespace anodex::app {
 namespace {
 
-using cell::Side;
+using design::Side;
 using Json = nlohmann::ordered_json;
 
 const QRectF kRoom(100, 50, 400, 300);
 
-SectionLayout layoutOf(const cell::Cell& cell, double kept = 0.0) {
+SectionLayout layoutOf(const design::Cell& cell, double kept = 0.0) {
     return layoutSection(test::catalogue(), cell, kRoom, kept);
 }
 
-cell::Cell gravityJar(bool copperBelow = true) {
+design::Cell gravityJar(bool copperBelow = true) {
     Json json = Json::parse(test::beakers(0.05, 1.0));
     json["separator"] = {{"material", "gravity"}};
     json["gap_mm"] = 60;
@@ -30,7 +30,7 @@ cell::Cell gravityJar(bool copperBelow = true) {
 }
 
 TEST(SectionLayout, UprightElectrodesStandSideBySideToScale) {
-    const cell::Cell cell = test::cellOf(test::foilInSalt());
+    const design::Cell cell = test::cellOf(test::foilInSalt());
     const SectionLayout layout = layoutOf(cell);
     EXPECT_FALSE(layout.stacked);
     EXPECT_EQ(layout.first, Side::Negative);
@@ -41,7 +41,7 @@ TEST(SectionLayout, UprightElectrodesStandSideBySideToScale) {
 }
 
 TEST(SectionLayout, AreasShowAsSquareRoots) {
-    cell::Cell cell = test::cellOf(test::foilInSalt());
+    design::Cell cell = test::cellOf(test::foilInSalt());
     cell.electrodes[0].areaM2 = 0.25 * cell.electrodes[1].areaM2;
     const SectionLayout layout = layoutOf(cell);
     EXPECT_NEAR(layout.box(Side::Negative).height(), 0.5 * layout.box(Side::Positive).height(), 1e-9);
@@ -49,7 +49,7 @@ TEST(SectionLayout, AreasShowAsSquareRoots) {
 }
 
 TEST(SectionLayout, AThinLayerIsStillSeen) {
-    cell::Cell cell = test::cellOf(test::foilInSalt());
+    design::Cell cell = test::cellOf(test::foilInSalt());
     cell.electrodes[0].thicknessMetres = 1e-6;
     EXPECT_EQ(layoutOf(cell).box(Side::Negative).width(), kThinnestDrawn);
 }
@@ -82,7 +82,7 @@ TEST(SectionLayout, TheSeparatorIsAStripAcrossTheCurrent) {
 }
 
 TEST(SectionLayout, TheScaleIsKeptWhileSomethingIsDragged) {
-    cell::Cell cell = test::cellOf(test::foilInSalt());
+    design::Cell cell = test::cellOf(test::foilInSalt());
     const SectionLayout before = layoutOf(cell);
     cell.gapMetres *= 2.0;
     const SectionLayout during = layoutOf(cell, before.pixelsPerMetre);

@@ -38,7 +38,7 @@ TEST_F(WindowTest, EveryStarterShowsItsCoupleAndItsSection) {
             EXPECT_TRUE(std::any_of(competing.begin(), competing.end(),
                                     [&](const cell::CompetingReaction& entry) {
                                         return entry.reaction == side.couple.reaction &&
-                                               entry.blocked == cell::Blocked::No;
+                                               entry.blocked == electrode::Blocked::No;
                                     }))
                 << name;
         }

@@ -12,14 +12,15 @@ namespace anodex::app {
 namespace {
 
 using namespace test::json;
-using cell::Construction;
+using design::Construction;
 using Kind = WholePiece::Kind;
 
 std::vector<WholePiece> drawn(const Json& json, Construction construction) {
     return wholeCell(test::catalogue(), test::cellOf(json.dump()), construction);
 }
 
-QRectF boundsOf(const std::vector<WholePiece>& pieces, Kind kind, cell::Side side = cell::Side::Negative) {
+QRectF boundsOf(const std::vector<WholePiece>& pieces, Kind kind,
+                design::Side side = design::Side::Negative) {
     for (const WholePiece& piece : pieces) {
         if (piece.kind == kind && piece.side == side) {
             return piece.path.boundingRect();
@@ -29,14 +30,15 @@ QRectF boundsOf(const std::vector<WholePiece>& pieces, Kind kind, cell::Side sid
 }
 
 Json plates() {
-    return with(cellWith(electrode("zinc", 24), electrode("copper", 24), water({{"NaCl", 1}})), "gap_mm", 12);
+    return with(cellWith(electrodeJson("zinc", 24), electrodeJson("copper", 24), water({{"NaCl", 1}})),
+                "gap_mm", 12);
 }
 
 TEST(WholeShape, ABeakerHoldsItsLiquidAndStandsItsPlatesApart) {
     const Json json = plates();
     const auto pieces = drawn(json, Construction::Beaker);
-    const QRectF negative = boundsOf(pieces, Kind::Electrode, cell::Side::Negative);
-    const QRectF positive = boundsOf(pieces, Kind::Electrode, cell::Side::Positive);
+    const QRectF negative = boundsOf(pieces, Kind::Electrode, design::Side::Negative);
+    const QRectF positive = boundsOf(pieces, Kind::Electrode, design::Side::Positive);
     EXPECT_NEAR(positive.left() - negative.right(), 12.0, 1e-9);
     EXPECT_NEAR(negative.width(), 0.5, 1e-9);
     const QRectF liquid = boundsOf(pieces, Kind::Liquid);
@@ -65,20 +67,21 @@ TEST(WholeShape, TanksHoldTheirLiquidsAndRodsTheirAreas) {
     }
     EXPECT_TRUE(tank);
     const Json rods =
-        cellWith(electrode("magnesium rod", 100), electrode("graphite rod", 100), ready("damp soil"));
+        cellWith(electrodeJson("magnesium rod", 100), electrodeJson("graphite rod", 100), ready("damp soil"));
     const QRectF rod = boundsOf(drawn(rods, Construction::Rods), Kind::Electrode);
     EXPECT_NEAR(M_PI * rod.width() * (rod.height() - 30.0), 10000.0, 1.0);
 }
 
 TEST(WholeShape, EveryConstructionShowsBothElectrodesOfEveryCell) {
-    const std::vector<Json> cells = {
-        plates(), apart(plates(), water({{"CuSO4", 1}}), "salt bridge"),
-        apart(plates(), water({{"CuSO4", 1}}), "gravity"), with(plates(), "string", {{"series", 6}}),
-        cellWith(electrode("aluminium foil", 20), electrode("carbon block", 20000), water({{"NaCl", 1}}))};
+    const std::vector<Json> cells = {plates(), apart(plates(), water({{"CuSO4", 1}}), "salt bridge"),
+                                     apart(plates(), water({{"CuSO4", 1}}), "gravity"),
+                                     with(plates(), "string", {{"series", 6}}),
+                                     cellWith(electrodeJson("aluminium foil", 20),
+                                              electrodeJson("carbon block", 20000), water({{"NaCl", 1}}))};
     for (const Json& json : cells) {
         for (int i = 0; i <= static_cast<int>(Construction::Paper); ++i) {
             const auto pieces = drawn(json, static_cast<Construction>(i));
-            for (const cell::Side side : {cell::Side::Negative, cell::Side::Positive}) {
+            for (const design::Side side : {design::Side::Negative, design::Side::Positive}) {
                 const QRectF box = boundsOf(pieces, Kind::Electrode, side);
                 EXPECT_GT(box.width() + box.height(), 0.0) << i << json.dump();
                 EXPECT_TRUE(std::isfinite(box.width()) && std::isfinite(box.height())) << i;
@@ -93,7 +96,7 @@ TEST(WholeShape, AnUnstatedConstructionFollowsFromTheParts) {
     };
     EXPECT_EQ(of(plates()), Construction::Beaker);
     EXPECT_EQ(of(apart(plates(), water({{"CuSO4", 1}}), "gravity")), Construction::Jar);
-    EXPECT_EQ(of(cellWith(electrode("magnesium"), electrode("graphite"), ready("damp soil"))),
+    EXPECT_EQ(of(cellWith(electrodeJson("magnesium"), electrodeJson("graphite"), ready("damp soil"))),
               Construction::Rods);
     EXPECT_EQ(of(with(plates(), "construction", "rolled")), Construction::Rolled);
 }
@@ -142,7 +145,7 @@ struct MenuChoice {
     const char* picture;
     const char* item;
     const char* words;
-    std::function<bool(const cell::CellDesign&)> holds;
+    std::function<bool(const design::CellDesign&)> holds;
 };
 
 TEST_F(WholeTest, CollectorPowderCaseLidPlaceAndStirringAreChosen) {
@@ -178,8 +181,8 @@ TEST_F(WholeTest, CollectorPowderCaseLidPlaceAndStirringAreChosen) {
 }
 
 TEST_F(WholeTest, FindingsStandOnTheLayerTheyConcern) {
-    Json alkali = cellWith(electrode("aluminium", 40), on(electrode("activated carbon", 40), "copper"),
-                           water({{"NaOH", 2}}));
+    Json alkali = cellWith(electrodeJson("aluminium", 40),
+                           on(electrodeJson("activated carbon", 40), "copper"), water({{"NaOH", 2}}));
     m_bench->startDesign(test::design(with(alkali, "case", {{"material", "PLA"}}).dump()));
     go(3);
     for (const char* part : {"negative", "electrolyte", "whole"}) {

@@ -32,7 +32,7 @@ protected:
 
     void startLemon() { m_bench->startDesign(test::design(test::lemon())); }
     void setGap(double metres) {
-        cell::CellDesign design = m_bench->design();
+        design::CellDesign design = m_bench->design();
         design.gapMetres = metres;
         m_bench->edit(design);
     }
@@ -77,7 +77,7 @@ TEST_F(WorkbenchTest, AnUnbuiltRevisionIsEditedInPlace) {
 
 TEST_F(WorkbenchTest, ADraftChangesNothingUntilItSettles) {
     startLemon();
-    cell::CellDesign design = m_bench->design();
+    design::CellDesign design = m_bench->design();
     design.gapMetres = 0.05;
     m_bench->draft(design);
     EXPECT_NEAR(m_bench->outcome().cell->gapMetres, 0.05, 1e-12);
@@ -89,7 +89,7 @@ TEST_F(WorkbenchTest, ADraftChangesNothingUntilItSettles) {
 
 TEST_F(WorkbenchTest, ManyDraftsAreOneCommand) {
     startLemon();
-    cell::CellDesign design = m_bench->design();
+    design::CellDesign design = m_bench->design();
     for (int i = 1; i <= 20; ++i) {
         design.gapMetres = 0.001 * i;
         m_bench->draft(design);
@@ -108,7 +108,7 @@ TEST_F(WorkbenchTest, AnEditThatChangesNothingWritesNothing) {
 
 TEST_F(WorkbenchTest, AnUnusableDesignIsRefusedAndLeftAsItWas) {
     startLemon();
-    cell::CellDesign design = m_bench->design();
+    design::CellDesign design = m_bench->design();
     design.negative.material = "unobtainium";
     m_bench->edit(design);
     EXPECT_TRUE(m_refused.contains("negative.material")) << m_refused.toStdString();

@@ -1,5 +1,6 @@
 #include "core/cell/Evaluation.h"
 #include "core/chemistry/NameLookup.h"
+#include "core/design/Resolve.h"
 #include "formats/CellFile.h"
 #include "tests/support/Samples.h"
 
@@ -152,9 +153,9 @@ TEST(CatalogueReader, AnotherMetalWorksByAddingDataAlone) {
     Json json = Json::parse(test::lemon());
     json["electrolyte"] = {{"water_mL", 100},
                            {"solutes", Json::array({{{"substance", "NaCl"}, {"mol_per_L", 0.6}}})}};
-    const auto zinc = cell::resolve(*catalogue, test::design(json.dump()));
+    const auto zinc = design::resolve(*catalogue, test::design(json.dump()));
     json["negative"]["material"] = "vanadium";
-    const auto vanadium = cell::resolve(*catalogue, test::design(json.dump()));
+    const auto vanadium = design::resolve(*catalogue, test::design(json.dump()));
     ASSERT_TRUE(zinc && vanadium);
     const cell::Evaluation withZinc = cell::evaluate(*catalogue, *zinc);
     const cell::Evaluation withVanadium = cell::evaluate(*catalogue, *vanadium);

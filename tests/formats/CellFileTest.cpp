@@ -1,4 +1,5 @@
 #include "formats/CellFile.h"
+#include "core/design/Resolve.h"
 #include "tests/support/Samples.h"
 
 #include <gtest/gtest.h>
@@ -21,7 +22,7 @@ TEST(CellFile, ReadsTheContractsExample) {
     EXPECT_NEAR(design->negative.wettedAreaM2, 0.0046, 1e-12);
     EXPECT_NEAR(*design->negative.massKg, 0.002, 1e-12);
     EXPECT_NEAR(*design->negative.collector->resistanceOhm, 0.005, 1e-12);
-    EXPECT_EQ(design->positive.air, cell::Air::Breathing);
+    EXPECT_EQ(design->positive.air, design::Air::Breathing);
     EXPECT_NEAR(design->positive.openShare.value_or(0.0), 0.05, 1e-12);
     EXPECT_NEAR(design->positive.filledPores.value_or(0.0), 0.7, 1e-12);
     EXPECT_EQ(design->positive.additives.front().material, "MnO2");
@@ -35,7 +36,7 @@ TEST(CellFile, ReadsTheContractsExample) {
 TEST(CellFile, WritingAndReadingGivesTheSameDesign) {
     for (const std::string& json :
          {std::string(kPouch), test::beakers(), test::leadAcid(30), test::lemon()}) {
-        const cell::CellDesign first = json == kPouch ? *readCellFile(json) : test::design(json);
+        const design::CellDesign first = json == kPouch ? *readCellFile(json) : test::design(json);
         const std::string text = writeCellFile(first);
         const auto again = readCellFile(text);
         ASSERT_TRUE(again) << again.error().field;
@@ -80,7 +81,7 @@ TEST(CellFile, KeepsEveryUnitItWasGivenIn) {
 }
 
 TEST(CellFile, ResolvesPercentsOfTheFinishedSolution) {
-    const cell::Cell cell = test::cellOf(test::leadAcid(30));
+    const design::Cell cell = test::cellOf(test::leadAcid(30));
     const auto& mixture = cell.solutions[0].mixture;
     const double acid =
         mixture.portions[0].moles * test::catalogue().substances[mixture.portions[0].substance].molarMassKg;
@@ -89,7 +90,7 @@ TEST(CellFile, ResolvesPercentsOfTheFinishedSolution) {
 }
 
 TEST(CellFile, CountsAHydratesOwnWater) {
-    const cell::Cell cell = test::cellOf(
+    const design::Cell cell = test::cellOf(
         R"({"negative":{"material":"zinc","wetted_area_cm2":1},"positive":{"material":"copper","wetted_area_cm2":1},
         "electrolyte":{"water_g":100,"solutes":[{"substance":"CuSO4*5H2O","mass_g":24.968}]}})");
     EXPECT_NEAR(cell.solutions[0].mixture.portions[0].moles, 0.1, 1e-5);
@@ -97,14 +98,14 @@ TEST(CellFile, CountsAHydratesOwnWater) {
 }
 
 TEST(CellFile, ChoosesTheContractsDefaultsAndSaysSo) {
-    const cell::Cell cell = test::cellOf(test::lemon());
+    const design::Cell cell = test::cellOf(test::lemon());
     EXPECT_NEAR(cell.temperatureKelvin, 293.15, 1e-9);
     EXPECT_NEAR(cell.contactOhm, 0.030, 1e-12);
     EXPECT_NEAR(cell.gapMetres, 0.010, 1e-12);
     EXPECT_NEAR(cell.electrodes[0].thicknessMetres, 0.0005, 1e-12);
-    EXPECT_EQ(cell.electrodes[0].air, cell::Air::Still);
+    EXPECT_EQ(cell.electrodes[0].air, design::Air::Still);
     std::set<std::string> fields;
-    for (const cell::Assumption& assumption : cell.assumed) {
+    for (const design::Assumption& assumption : cell.assumed) {
         fields.insert(assumption.field);
     }
     for (const char* field : {"temperature_C", "contact_mohm", "gap_mm", "negative.mass_g", "negative.air",
@@ -114,7 +115,7 @@ TEST(CellFile, ChoosesTheContractsDefaultsAndSaysSo) {
 }
 
 TEST(CellFile, TakesTheGapFromTheLayers) {
-    const cell::Cell cell = test::cellOf(
+    const design::Cell cell = test::cellOf(
         R"({"negative":{"material":"zinc","wetted_area_cm2":1},"positive":{"material":"copper","wetted_area_cm2":1},
         "electrolyte":{"water_g":100},"separator":{"material":"blotter","layers":3,"thickness_mm":0.4}})");
     EXPECT_NEAR(cell.gapMetres, 0.0012, 1e-12);
@@ -142,7 +143,7 @@ TEST_P(CellFileRefuses, NamingTheFieldAndWhatWouldBeRight) {
     auto design = readCellFile(json.dump());
     FileError error;
     if (design) {
-        const auto cell = cell::resolve(test::catalogue(), *design);
+        const auto cell = design::resolve(test::catalogue(), *design);
         ASSERT_FALSE(cell) << GetParam().change;
         error = toFileError(cell.error());
     } else {

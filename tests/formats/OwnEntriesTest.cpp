@@ -1,5 +1,5 @@
 // Entries of one's own join the catalogue by its own schema, or say what is wrong.
-#include "formats/OwnEntries.h"
+#include "formats/catalogue/OwnEntries.h"
 
 #include <gtest/gtest.h>
 

@@ -1,5 +1,5 @@
 #include "formats/run/RunCsv.h"
-#include "core/bench/RunAnalysis.h"
+#include "core/run/RunAnalysis.h"
 #include "tests/support/Samples.h"
 
 #include <algorithm>
@@ -354,7 +354,7 @@ TEST(RunCsv, AHundredThousandRowsGiveTheClosedFormIntegral) {
     }
     const CsvRun run = readAll(text);
     ASSERT_EQ(run.samples.size(), 100000U);
-    const auto analysis = bench::analyseRun(run.samples);
+    const auto analysis = run::analyseRun(run.samples);
     ASSERT_TRUE(analysis);
     const double exact = 0.05 * 20000.0 * (1.0 - std::exp(-99999.0 / 20000.0));
     EXPECT_NEAR(analysis->dischargeCoulombs / exact, 1.0, 1e-4);

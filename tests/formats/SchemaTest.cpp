@@ -1,4 +1,5 @@
 // The JSON Schema and the reader agree on a corpus of valid and invalid cell files.
+#include "core/design/Resolve.h"
 #include "formats/CellFile.h"
 #include "formats/ShelfFile.h"
 #include "tests/support/Samples.h"
@@ -48,7 +49,7 @@ TEST(Schema, AgreesWithTheReaderOnEveryFileOfTheCorpus) {
              std::filesystem::directory_iterator(test::sourceDir() / "tests/data/cells" / kind)) {
             const std::string name = entry.path().filename().string();
             const auto design = readCellFile(test::readText(entry.path()));
-            const bool reads = design && cell::resolve(test::catalogue(), *design);
+            const bool reads = design && design::resolve(test::catalogue(), *design);
             EXPECT_EQ(reads, std::string(kind) == "valid") << name;
             ASSERT_TRUE(schema.contains(name)) << name;
             EXPECT_EQ(schema.at(name), reads) << name;
@@ -88,7 +89,7 @@ TEST(Schema, TheStarterCellsReadAndEvaluate) {
         const auto design = readCellFile(test::readText(entry.path()));
         ASSERT_TRUE(design) << entry.path();
         EXPECT_FALSE(design->name.empty());
-        const auto cell = cell::resolve(test::catalogue(), *design);
+        const auto cell = design::resolve(test::catalogue(), *design);
         ASSERT_TRUE(cell) << entry.path();
         EXPECT_GT(cell::evaluate(test::catalogue(), *cell).openCircuitVolts, 0.3) << entry.path();
         ++starters;

@@ -114,7 +114,7 @@ void hurtPage(std::string& bytes, std::mt19937_64& random) {
 void writeSoundNotebook(const std::filesystem::path& path, std::uint64_t seed) {
     std::mt19937_64 random(seed);
     auto book = Notebook::open(path.string(), OpenMode::Create, "fuzz").value();
-    const cell::CellDesign design = test::design(test::beakers());
+    const design::CellDesign design = test::design(test::beakers());
     record::Millis now = 1'790'000'000'000;
     const auto keep = [&](const std::string& sentence, const std::vector<notebook::Change>& changes) {
         require(book.commit(sentence, now += 1000, changes));
@@ -122,7 +122,7 @@ void writeSoundNotebook(const std::filesystem::path& path, std::uint64_t seed) {
     keep("project", {record::Project{"p1", "Shed", now}});
     std::vector<std::string> builds;
     for (int r = 1; r <= 4; ++r) {
-        cell::CellDesign varied = design;
+        design::CellDesign varied = design;
         varied.gapMetres = 0.01 * r;
         const auto id = fmt::format("r{}", r);
         keep("design", {record::Revision{id, "p1", r > 1 ? fmt::format("r{}", r - 1) : "", "Jar " + id,

@@ -4,11 +4,12 @@
 // usage: anodex-fuzz [COUNT [SEED [ONLY]]]. Prints coverage; exits 1 when anything is broken. ONLY prints one
 // design and what is wrong with it.
 #include "core/base/Fault.h"
-#include "core/cell/Charge.h"
 #include "core/cell/Evaluation.h"
-#include "core/cell/Findings.h"
-#include "formats/CatalogueReader.h"
+#include "core/charge/Charge.h"
+#include "core/design/Resolve.h"
+#include "core/findings/Findings.h"
 #include "formats/CellFile.h"
+#include "formats/catalogue/CatalogueReader.h"
 #include "tests/fuzz/RandomDesign.h"
 #include "wording/ErrorText.h"
 #include "wording/FindingText.h"
@@ -51,7 +52,7 @@ bool allFinite(const cell::Evaluation& evaluation) {
 }
 
 /// What is wrong with an evaluated cell; empty when nothing is.
-std::string faultOf(const cell::Cell& cell, const cell::Evaluation& evaluation) {
+std::string faultOf(const design::Cell& cell, const cell::Evaluation& evaluation) {
     for (const chemistry::Solution& solution : cell.solutions) {
         if (!std::isfinite(solution.pH) || !(solution.densityKgPerM3 > 0.0) ||
             !(solution.conductivity >= 0.0) || !std::isfinite(solution.conductivity)) {
@@ -85,9 +86,9 @@ std::string faultOf(const cell::Cell& cell, const cell::Evaluation& evaluation) 
     return {};
 }
 
-std::string faultOf(const cell::Charging& charging) {
+std::string faultOf(const charge::Charging& charging) {
     double last = -kLargestPotential;
-    for (const cell::ChargePoint& point : charging.curve) {
+    for (const charge::ChargePoint& point : charging.curve) {
         if (!std::isfinite(point.volts) || point.volts < last - 1e-9) {
             return "a charge whose voltage falls";
         }
@@ -145,7 +146,7 @@ public:
             return {};
         }
         try {
-            const auto cell = cell::resolve(m_catalogue, *design);
+            const auto cell = design::resolve(m_catalogue, *design);
             if (!cell) {
                 ++outcome.refused;
                 ++outcome.faults["refused: " + wording::errorText(formats::toFileError(cell.error()))];
@@ -158,15 +159,15 @@ public:
     }
 
 private:
-    [[nodiscard]] std::string faultOfCell(const cell::Cell& cell) const {
+    [[nodiscard]] std::string faultOfCell(const design::Cell& cell) const {
         const cell::Evaluation evaluation = cell::evaluate(m_catalogue, cell, {60});
-        for (const cell::Finding& finding : cell::findingsFor(m_catalogue, cell, evaluation)) {
+        for (const findings::Finding& finding : findings::findingsFor(m_catalogue, cell, evaluation)) {
             if (wording::findingText(finding).text.empty() || !std::isfinite(finding.value)) {
                 return "a finding without words or with no number";
             }
         }
         const std::string fault = faultOf(cell, evaluation);
-        return fault.empty() && cell.charge ? faultOf(cell::chargingOf(m_catalogue, cell, evaluation))
+        return fault.empty() && cell.charge ? faultOf(charge::chargingOf(m_catalogue, cell, evaluation))
                                             : fault;
     }
 
@@ -175,7 +176,7 @@ private:
         if (!design) {
             return design.error().field + " " + wording::errorText(design.error());
         }
-        const auto cell = cell::resolve(m_catalogue, *design);
+        const auto cell = design::resolve(m_catalogue, *design);
         return cell ? "nothing" : wording::errorText(formats::toFileError(cell.error()));
     }
 

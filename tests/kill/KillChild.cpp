@@ -4,9 +4,9 @@
 // Arguments: notebook, seed. Runs until it is killed. Lines: "importing" before an import, "ack HASH" after a
 // change, where HASH stands for everything in the notebook but runs set aside.
 #include "app/session/Workbench.h"
-#include "formats/CatalogueReader.h"
 #include "formats/CellFile.h"
 #include "formats/EmbeddedData.h"
+#include "formats/catalogue/CatalogueReader.h"
 #include "tests/support/InUse.h"
 
 #include <QCoreApplication>
@@ -41,7 +41,7 @@ void acknowledge(app::Workbench& bench) {
 }
 
 void change(app::Workbench& bench, std::uint64_t step) {
-    cell::CellDesign design = bench.design();
+    design::CellDesign design = bench.design();
     switch (step % 10) {
     case 0:
     case 1: // a drag: several drafts, one command

@@ -1,5 +1,6 @@
 // Copies, backups, what brings a notebook back, and what can be rescued of a damaged one.
 #include "notebook/Copies.h"
+#include "notebook/FreshName.h"
 #include "notebook/RunStore.h"
 #include "tests/notebook/NotebookSamples.h"
 

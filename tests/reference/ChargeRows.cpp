@@ -1,6 +1,6 @@
 // What a charge makes, loses and needs, beside published figures.
 #include "core/base/Constants.h"
-#include "core/cell/Charge.h"
+#include "core/charge/Charge.h"
 #include "tests/reference/Rows.h"
 #include "tests/support/CellJson.h"
 #include "tests/support/Samples.h"
@@ -13,14 +13,14 @@ using namespace json;
 constexpr double kHour = 3600.0;
 constexpr const char* kGroup = "charging";
 
-cell::Charging charged(Json json, double amps) {
+charge::Charging charged(Json json, double amps) {
     json["charge"] = {{"current_A", amps}};
-    const cell::Cell cell = cellOf(json.dump());
-    return cell::chargingOf(catalogue(), cell, cell::evaluate(catalogue(), cell, {0}));
+    const design::Cell cell = cellOf(json.dump());
+    return charge::chargingOf(catalogue(), cell, cell::evaluate(catalogue(), cell, {0}));
 }
 
 /// mol of a gas per ampere-hour.
-double gasPerAmpereHour(const cell::Charging& charging, const char* name) {
+double gasPerAmpereHour(const charge::Charging& charging, const char* name) {
     for (const cell::GasFlow& flow : charging.asked->gas) {
         if (flow.species == *catalogue().findSpecies(name)) {
             return flow.molesPerSecond * kHour / charging.asked->point.amps;
@@ -35,8 +35,8 @@ Json warm(Json json, double celsius) {
 }
 
 Json plates(double grams) {
-    Json negative = electrode("spongy lead", 100);
-    Json positive = electrode("lead dioxide", 100);
+    Json negative = electrodeJson("spongy lead", 100);
+    Json positive = electrodeJson("lead dioxide", 100);
     negative["mass_g"] = grams;
     positive["mass_g"] = grams;
     Json liquid = {{"volume_mL", 500}, {"solutes", Json::array()}};
@@ -45,15 +45,15 @@ Json plates(double grams) {
 }
 
 double zincShare(Json liquid, const char* cathode, double ampsPerM2, double celsius) {
-    Json json =
-        warm(cellWith(electrode(cathode, 100), electrode("platinised titanium", 100), liquid), celsius);
+    Json json = warm(cellWith(electrodeJson(cathode, 100), electrodeJson("platinised titanium", 100), liquid),
+                     celsius);
     json["negative"]["air"] = "none";
     json["positive"]["air"] = "none";
     json["stirred"] = true;
-    const cell::Charging charging = charged(json, 0.01 * ampsPerM2);
+    const charge::Charging charging = charged(json, 0.01 * ampsPerM2);
     double plated = 0.0;
-    for (const cell::ChargeReaction& reaction : charging.asked->reactions[0]) {
-        plated += reaction.fate == cell::Fate::Stored ? reaction.amps : 0.0;
+    for (const charge::ChargeReaction& reaction : charging.asked->reactions[0]) {
+        plated += reaction.fate == charge::Fate::Stored ? reaction.amps : 0.0;
     }
     return plated / charging.asked->point.amps;
 }
@@ -62,12 +62,12 @@ double zincShare(Json liquid, const char* cathode, double ampsPerM2, double cels
 
 std::vector<Row> chargeRows() {
     constexpr double kMolarVolume = 22.414; // L/mol at 0 °C and 101.325 kPa
-    const cell::Charging inert =
-        charged(cellWith(electrode("platinised titanium", 20), electrode("platinised titanium", 20),
+    const charge::Charging inert =
+        charged(cellWith(electrodeJson("platinised titanium", 20), electrodeJson("platinised titanium", 20),
                          water({{"Na2SO4", 1}})),
                 1.0);
-    const cell::Charging brine =
-        charged(cellWith(electrode("steel", 20), electrode("graphite", 20), water({{"NaCl", 5}})), 2.0);
+    const charge::Charging brine = charged(
+        cellWith(electrodeJson("steel", 20), electrodeJson("graphite", 20), water({{"NaCl", 5}})), 2.0);
     const double hydrogen = kMolarVolume * gasPerAmpereHour(inert, "H2(g)");
     const double oxygen = kMolarVolume * gasPerAmpereHour(inert, "O2(g)");
     const double chlorine = 70.906 * gasPerAmpereHour(brine, "Cl2(aq)");

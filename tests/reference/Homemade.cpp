@@ -1,4 +1,5 @@
 #include "tests/reference/Homemade.h"
+#include "core/design/Resolve.h"
 
 #include "formats/CellFile.h"
 #include "tests/support/Samples.h"
@@ -32,7 +33,7 @@ HomemadeCell evaluatedCell(const formats::Json& row) {
     }
     cell.name = design->name;
     cell.family = design->family;
-    const auto resolved = cell::resolve(catalogue(), *design);
+    const auto resolved = design::resolve(catalogue(), *design);
     if (!resolved) {
         throw std::runtime_error(cell.file + ": " + resolved.error().field);
     }

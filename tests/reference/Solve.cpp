@@ -1,8 +1,9 @@
 #include "tests/reference/Solve.h"
+#include "core/chemistry/SolveSolution.h"
 
 #include "core/base/Constants.h"
-#include "core/cell/Liquid.h"
 #include "core/chemistry/NameLookup.h"
+#include "core/design/Liquid.h"
 #include "tests/support/Samples.h"
 
 #include <cmath>
@@ -19,8 +20,8 @@ std::size_t substanceNamed(const std::string& name) {
     return found->substance;
 }
 
-chemistry::Solution fromDesign(const cell::LiquidDesign& design, double celsius) {
-    auto liquid = cell::resolveLiquid(catalogue(), design, celsius + base::kZeroCelsius, "liquid");
+chemistry::Solution fromDesign(const design::LiquidDesign& design, double celsius) {
+    auto liquid = design::resolveLiquid(catalogue(), design, celsius + base::kZeroCelsius, "liquid");
     if (!liquid) {
         throw std::invalid_argument(liquid.error().field);
     }
@@ -42,25 +43,25 @@ chemistry::Solution molalSolution(const Molal& molal, double celsius) {
 }
 
 chemistry::Solution percentSolution(const std::string& name, double percent, double celsius) {
-    cell::LiquidDesign design;
-    design.basis = cell::LiquidBasis::SolventMass;
+    design::LiquidDesign design;
+    design.basis = design::LiquidBasis::SolventMass;
     design.basisValue = 0.1;
-    design.solutes.push_back({name, {cell::AmountUnit::MassFraction, 0.01 * percent}});
+    design.solutes.push_back({name, {design::AmountUnit::MassFraction, 0.01 * percent}});
     return fromDesign(design, celsius);
 }
 
 chemistry::Solution molarSolution(const std::string& name, double molPerLitre, double celsius) {
-    cell::LiquidDesign design;
-    design.basis = cell::LiquidBasis::FinishedVolume;
+    design::LiquidDesign design;
+    design.basis = design::LiquidBasis::FinishedVolume;
     design.basisValue = 1e-3;
-    design.solutes.push_back({name, {cell::AmountUnit::MolPerM3, 1000.0 * molPerLitre}});
+    design.solutes.push_back({name, {design::AmountUnit::MolPerM3, 1000.0 * molPerLitre}});
     return fromDesign(design, celsius);
 }
 
 chemistry::Solution readySolution(const std::string& name, double celsius) {
-    cell::LiquidDesign design;
+    design::LiquidDesign design;
     design.ready = name;
-    design.basis = cell::LiquidBasis::FinishedVolume;
+    design.basis = design::LiquidBasis::FinishedVolume;
     design.basisValue = 1e-3;
     return fromDesign(design, celsius);
 }

@@ -8,7 +8,7 @@ namespace anodex::test::json {
 
 using Json = nlohmann::ordered_json;
 
-inline Json electrode(const char* material, double area = 10.0) {
+inline Json electrodeJson(const char* material, double area = 10.0) {
     return {{"material", material}, {"wetted_area_cm2", area}};
 }
 

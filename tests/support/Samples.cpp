@@ -1,4 +1,5 @@
 #include "tests/support/Samples.h"
+#include "core/design/Resolve.h"
 
 #include "formats/CellFile.h"
 
@@ -32,7 +33,7 @@ const chemistry::Catalogue& catalogue() {
     return kCatalogue;
 }
 
-cell::CellDesign design(const std::string& json) {
+design::CellDesign design(const std::string& json) {
     Json text = Json::parse(json);
     text["format"] = "anodex-cell/1";
     auto read = formats::readCellFile(text.dump());
@@ -43,8 +44,8 @@ cell::CellDesign design(const std::string& json) {
     return *read;
 }
 
-cell::Cell cellOf(const std::string& json) {
-    auto cell = cell::resolve(catalogue(), design(json));
+design::Cell cellOf(const std::string& json) {
+    auto cell = design::resolve(catalogue(), design(json));
     if (!cell) {
         ADD_FAILURE() << cell.error().field << ": " << cell.error().written;
         return {};

@@ -2,7 +2,7 @@
 #pragma once
 #include "core/cell/Evaluation.h"
 #include "core/record/Record.h"
-#include "formats/CatalogueReader.h"
+#include "formats/catalogue/CatalogueReader.h"
 #include <filesystem>
 #include <string>
 #include <string_view>
@@ -13,8 +13,8 @@ namespace anodex::test {
 const chemistry::Catalogue& catalogue();
 
 /// A cell from JSON text without "format"; fails the test when it does not read.
-cell::CellDesign design(const std::string& json);
-cell::Cell cellOf(const std::string& json);
+design::CellDesign design(const std::string& json);
+design::Cell cellOf(const std::string& json);
 cell::Evaluation evaluated(const std::string& json);
 
 /// The five kinds of cell the first slice promises, as JSON without "format".

@@ -7,7 +7,7 @@
 namespace anodex::wording {
 namespace {
 
-using cell::AmountUnit;
+using design::AmountUnit;
 using test::plain;
 
 struct PourCase {

@@ -1,5 +1,5 @@
-#include "core/bench/RunAnalysis.h"
-#include "core/cell/Findings.h"
+#include "core/findings/Findings.h"
+#include "core/run/RunAnalysis.h"
 #include "formats/CellFile.h"
 #include "tests/support/Samples.h"
 #include "wording/ChangeText.h"
@@ -17,12 +17,12 @@ namespace {
 using test::plain;
 
 TEST(ChangeText, NamesWhatDiffers) {
-    const cell::CellDesign before = test::design(test::beakers());
-    cell::CellDesign after = before;
+    const design::CellDesign before = test::design(test::beakers());
+    design::CellDesign after = before;
     EXPECT_EQ(changeLine(before, after), "nothing changed");
     after.gapMetres = 0.004;
     EXPECT_EQ(plain(changeLine(before, after)), "gap 4 mm added");
-    cell::CellDesign wider = after;
+    design::CellDesign wider = after;
     wider.gapMetres = 0.012;
     EXPECT_EQ(plain(changeLine(wider, after)), "gap 12 → 4 mm");
     after = before;
@@ -39,8 +39,8 @@ TEST(ChangeText, NamesWhatDiffers) {
 }
 
 TEST(ChangeText, KeepsAReadyLiquidsNameAndVolumeApart) {
-    const cell::CellDesign before = test::design(test::lemon());
-    cell::CellDesign after = before;
+    const design::CellDesign before = test::design(test::lemon());
+    design::CellDesign after = before;
     after.negative.material = "aluminium";
     EXPECT_EQ(changeLine(before, after), "negative zinc → aluminium");
     after = before;
@@ -49,8 +49,8 @@ TEST(ChangeText, KeepsAReadyLiquidsNameAndVolumeApart) {
 }
 
 TEST(ChangeText, CountsSeveralChanges) {
-    const cell::CellDesign before = test::design(test::beakers());
-    cell::CellDesign after = before;
+    const design::CellDesign before = test::design(test::beakers());
+    design::CellDesign after = before;
     after.gapMetres = 0.004;
     after.negative.wettedAreaM2 = 0.002;
     after.positive.wettedAreaM2 = 0.002;
@@ -60,17 +60,17 @@ TEST(ChangeText, CountsSeveralChanges) {
 }
 
 TEST(ChangeText, AFlagSaysItAll) {
-    const cell::CellDesign still = test::design(test::lemon());
-    cell::CellDesign stirred = still;
+    const design::CellDesign still = test::design(test::lemon());
+    design::CellDesign stirred = still;
     stirred.stirred = true;
     EXPECT_EQ(changeLine(still, stirred), "stirred");
     EXPECT_EQ(changeLine(stirred, still), "not stirred");
 }
 
 TEST(ChangeText, SaysHowItIsChargedAndWhereItStands) {
-    const cell::CellDesign before = test::design(test::lemon());
-    cell::CellDesign after = before;
-    after.charge = cell::ChargeDesign{0.2, std::nullopt};
+    const design::CellDesign before = test::design(test::lemon());
+    design::CellDesign after = before;
+    after.charge = design::ChargeDesign{0.2, std::nullopt};
     EXPECT_EQ(plain(changeLine(before, after)), "charge current 0.2 A added");
     after = before;
     after.place.flame = true;
@@ -84,17 +84,17 @@ TEST(ChangeText, SaysHowItIsChargedAndWhereItStands) {
 }
 
 TEST(ChangeText, SaysARename) {
-    const cell::CellDesign before = test::design(test::beakers());
-    cell::CellDesign after = before;
+    const design::CellDesign before = test::design(test::beakers());
+    design::CellDesign after = before;
     after.name = "Better";
     EXPECT_EQ(changeLine(before, after), "renamed Better");
 }
 
 TEST(FindingText, EveryFindingHasACodeWordsAndARemedy) {
     std::set<std::string> codes;
-    for (int i = 0; i <= static_cast<int>(cell::FindingCode::NotFoodAgain); ++i) {
-        cell::Finding finding;
-        finding.code = static_cast<cell::FindingCode>(i);
+    for (int i = 0; i <= static_cast<int>(findings::FindingCode::NotFoodAgain); ++i) {
+        findings::Finding finding;
+        finding.code = static_cast<findings::FindingCode>(i);
         finding.names = {"stuff"};
         finding.value = 1e-6;
         const FindingText text = findingText(finding);
@@ -117,7 +117,7 @@ TEST(PartText, WritesEquationsAsInABook) {
 }
 
 TEST(PartText, CallsReagentsByTheNameTheyWerePouredUnder) {
-    const cell::Cell cell = test::cellOf(test::beakers(1.0, 0.05));
+    const design::Cell cell = test::cellOf(test::beakers(1.0, 0.05));
     const cell::Evaluation e = cell::evaluate(test::catalogue(), cell);
     EXPECT_EQ(reagentName(test::catalogue(), cell, e.capacity.reagents.front()), "copper sulfate");
     EXPECT_EQ(reagentName(test::catalogue(), cell, e.capacity.reagents.back()), "zinc");
@@ -126,7 +126,7 @@ TEST(PartText, CallsReagentsByTheNameTheyWerePouredUnder) {
 TEST(PartText, CallsACoatACoat) {
     std::string json = test::lemon();
     json.replace(json.find("\"zinc\""), 6, "\"galvanised screw\"");
-    const cell::Cell cell = test::cellOf(json);
+    const design::Cell cell = test::cellOf(json);
     const cell::Evaluation e = cell::evaluate(test::catalogue(), cell);
     EXPECT_EQ(reagentName(test::catalogue(), cell, e.capacity.reagents.front()),
               "coat of the zinc-plated screw");
@@ -154,8 +154,8 @@ TEST(ErrorText, IsOneLineWithPlaceAndRemedy) {
             errorText(notebook::NotebookError{static_cast<notebook::NotebookError::Code>(i), "why"}).size(),
             20U);
     }
-    for (int i = 0; i <= static_cast<int>(bench::RunError::Code::NotFinite); ++i) {
-        EXPECT_GT(errorText(bench::RunError{static_cast<bench::RunError::Code>(i), 2}).size(), 20U);
+    for (int i = 0; i <= static_cast<int>(run::RunError::Code::NotFinite); ++i) {
+        EXPECT_GT(errorText(run::RunError{static_cast<run::RunError::Code>(i), 2}).size(), 20U);
     }
 }
 
@@ -188,12 +188,12 @@ TEST(JudgeText, SaysLowerAndHigherOutsideIt) {
 }
 
 TEST(JudgeText, TellsAnUnfinishedRunFromAnEmptyCell) {
-    const auto run = bench::analyseRun(test::straightDischarge(0.1, 3600.0, 61));
+    const auto run = run::analyseRun(test::straightDischarge(0.1, 3600.0, 61));
     const std::string unfinished = judgeSentence({expectation(), {}, {}, *run, ""});
     EXPECT_NE(unfinished.find("10 % of what it should hold, and was not empty yet"), std::string::npos)
         << unfinished;
     EXPECT_NE(plain(unfinished).find("100 mAh"), std::string::npos);
-    bench::RunAnalysis down = *run;
+    run::RunAnalysis down = *run;
     down.ranDown = true;
     EXPECT_NE(judgeSentence({expectation(), {}, {}, down, ""}).find("run down"), std::string::npos);
     down.internalOhm = 20.0;
@@ -204,7 +204,7 @@ TEST(JudgeText, TellsAnUnfinishedRunFromAnEmptyCell) {
 
 TEST(JudgeText, JudgesTheVoltageUnderItsOwnLoad) {
     // 0.05 A on a cell of 1.10 V and 11 Ω: 0.55 V are expected, give or take a tenth of a volt or two.
-    bench::RunAnalysis run;
+    run::RunAnalysis run;
     run.dischargeCoulombs = 100.0;
     run.durationSeconds = 2000.0;
     run.loadedAmps = 0.05;
@@ -221,7 +221,7 @@ TEST(JudgeText, JudgesTheVoltageUnderItsOwnLoad) {
 }
 
 TEST(JudgeText, ARestOnlyRests) {
-    bench::RunAnalysis run;
+    run::RunAnalysis run;
     run.durationSeconds = 7200.0;
     EXPECT_EQ(plain(judgeSentence({expectation(), {}, {}, run, ""})), "it rested for 2 h.");
 }

@@ -101,7 +101,7 @@ void FileActions::openDesign() {
         return;
     }
     m_bench.settle();
-    cell::CellDesign named = *design;
+    design::CellDesign named = *design;
     named.name = named.name.empty() ? QFileInfo(path).baseName().toStdString() : named.name;
     m_bench.startDesign(named);
     emit stationAsked(QStringLiteral("couple"));
@@ -119,7 +119,7 @@ void FileActions::saveDesign() {
     if (path.isEmpty()) {
         return;
     }
-    cell::CellDesign named = revision.design;
+    design::CellDesign named = revision.design;
     named.name = revision.name;
     const std::string text = formats::writeCellFile(named);
     QSaveFile file(path);

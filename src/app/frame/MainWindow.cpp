@@ -93,7 +93,7 @@ MainWindow::MainWindow(Workbench& bench, Theme& theme, QWidget* parent)
     connect(m_wire, &Wire::drawerAsked, this, &MainWindow::showDrawer);
     connect(m_wire, &Wire::findAsked, this, &MainWindow::showFind);
     connect(m_judge, &JudgeView::explanationAsked, this,
-            [this](const QString& title, const cell::Explanation& explanation, const QPoint& at) {
+            [this](const QString& title, const explain::Explanation& explanation, const QPoint& at) {
                 m_explain->open(title, explanation, mapFromGlobal(at));
             });
     connect(m_rail, &Rail::numberAsked, this, &MainWindow::explain);
@@ -186,8 +186,8 @@ void MainWindow::showStation(const QString& wanted) {
 void MainWindow::refreshWire() {
     std::vector<Station> stations;
     int dangers = 0;
-    for (const cell::Finding& finding : m_bench.outcome().findings) {
-        dangers += finding.severity == cell::Severity::Danger ? 1 : 0;
+    for (const findings::Finding& finding : m_bench.outcome().findings) {
+        dangers += finding.severity == findings::Severity::Danger ? 1 : 0;
     }
     for (const StationRow& row : kStations) {
         const QString id = QString::fromLatin1(row.id);
@@ -213,19 +213,19 @@ bool MainWindow::worksOnBuild() const {
     return m_station == QLatin1String("bench") || m_station == QLatin1String("judge");
 }
 
-void MainWindow::explain(const cell::QuantityKey& key, const QPoint& at) {
+void MainWindow::explain(const explain::QuantityKey& key, const QPoint& at) {
     const Outcome& outcome = worksOnBuild() ? m_bench.builtOutcome() : m_bench.outcome();
     if (outcome.usable()) {
         m_explain->open(tr(wording::quantityName(key.quantity)),
-                        cell::explain(m_bench.catalogue(), *outcome.cell, *outcome.evaluation, key),
+                        explain::explain(m_bench.catalogue(), *outcome.cell, *outcome.evaluation, key),
                         mapFromGlobal(at));
     }
 }
 
-void MainWindow::goToRemedy(const cell::Finding& finding) {
-    const bool size = finding.code == cell::FindingCode::TooLittleLiquid ||
-                      finding.code == cell::FindingCode::OpenJunction ||
-                      finding.code == cell::FindingCode::PressedSeparator;
+void MainWindow::goToRemedy(const findings::Finding& finding) {
+    const bool size = finding.code == findings::FindingCode::TooLittleLiquid ||
+                      finding.code == findings::FindingCode::OpenJunction ||
+                      finding.code == findings::FindingCode::PressedSeparator;
     showStation(size ? QStringLiteral("cell") : QStringLiteral("couple"));
 }
 

@@ -4,7 +4,7 @@
 #include "app/frame/FindPanel.h"
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
-#include "core/cell/Explain.h"
+#include "core/explain/Explain.h"
 #include <QMainWindow>
 
 class QStackedWidget;
@@ -57,8 +57,8 @@ private:
     [[nodiscard]] std::vector<FindEntry> findEntries();
     /// Couple and Cell work on the design; Bench and Judge on the build.
     [[nodiscard]] bool worksOnBuild() const;
-    void explain(const cell::QuantityKey& key, const QPoint& at);
-    void goToRemedy(const cell::Finding& finding);
+    void explain(const explain::QuantityKey& key, const QPoint& at);
+    void goToRemedy(const findings::Finding& finding);
     void setTheme(ThemeChoice choice);
 
     Workbench& m_bench;

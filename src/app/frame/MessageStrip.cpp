@@ -99,7 +99,7 @@ void MessageStrip::paintEvent(QPaintEvent* /*event*/) {
     painter.setBrush(c.sheet);
     painter.drawRoundedRect(QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5), 4, 4);
     drawSeverity(painter, {Theme::em(1.1), height() / 2.0}, Theme::em(0.5),
-                 m_fault ? cell::Severity::Warning : cell::Severity::Note, c);
+                 m_fault ? findings::Severity::Warning : findings::Severity::Note, c);
 }
 
 } // namespace anodex::app

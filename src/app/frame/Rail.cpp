@@ -67,9 +67,9 @@ std::vector<Rail::Row> Rail::rows() const {
         return now.doubt ? std::optional(*now.doubt.*member) : std::nullopt;
     };
     std::vector<Row> rows;
-    const auto add = [&](const char* id, cell::Quantity quantity, double value,
+    const auto add = [&](const char* id, explain::Quantity quantity, double value,
                          std::optional<base::Interval> span, std::optional<double> measured,
-                         std::optional<double> before, cell::Unit unit) {
+                         std::optional<double> before, explain::Unit unit) {
         Row row{QString::fromLatin1(id),
                 q(wording::quantityName(quantity)),
                 {quantity, {}, 0, 0.0},
@@ -80,18 +80,18 @@ std::vector<Rail::Row> Rail::rows() const {
                 {},
                 {},
                 {}};
-        const bool charge = unit == cell::Unit::Coulomb;
+        const bool charge = unit == explain::Unit::Coulomb;
         row.valueText =
             q(charge ? wording::chargeText(value, span) : wording::quantityText(value, unit, span));
         if (span) {
             row.rangeText = q(charge ? wording::chargeRangeText(*span) : wording::rangeText(*span, unit));
         }
-        row.atLeast = quantity == cell::Quantity::MaximumPower ||
-                      (quantity == cell::Quantity::Capacity && build != nullptr && !build->ranDown());
+        row.atLeast = quantity == explain::Quantity::MaximumPower ||
+                      (quantity == explain::Quantity::Capacity && build != nullptr && !build->ranDown());
         if (measured) {
-            row.measuredText = q(charge                     ? wording::chargeText(*measured)
-                                 : unit == cell::Unit::Volt ? wording::numberText(*measured, 4) + "\u00A0V"
-                                                            : wording::quantityText(*measured, unit));
+            row.measuredText = q(charge                        ? wording::chargeText(*measured)
+                                 : unit == explain::Unit::Volt ? wording::numberText(*measured, 4) + "\u00A0V"
+                                                               : wording::quantityText(*measured, unit));
         }
         rows.push_back(row);
     };
@@ -101,21 +101,22 @@ std::vector<Rail::Row> Rail::rows() const {
     const auto reading = [](const std::optional<record::Reading>& r) {
         return r ? std::optional(r->value) : std::nullopt;
     };
-    add("openCircuit", cell::Quantity::OpenCircuitVoltage, e.openCircuitVolts,
+    add("openCircuit", explain::Quantity::OpenCircuitVoltage, e.openCircuitVolts,
         range(&cell::Doubt::openCircuitVolts), build != nullptr ? reading(build->openCircuit) : std::nullopt,
-        before([](const cell::Evaluation& o) { return o.openCircuitVolts; }), cell::Unit::Volt);
-    add("shortCircuit", cell::Quantity::ShortCircuitCurrent, e.first.shortCircuitAmps,
+        before([](const cell::Evaluation& o) { return o.openCircuitVolts; }), explain::Unit::Volt);
+    add("shortCircuit", explain::Quantity::ShortCircuitCurrent, e.first.shortCircuitAmps,
         range(&cell::Doubt::shortCircuitAmps), build != nullptr ? reading(build->shortCircuit) : std::nullopt,
-        before([](const cell::Evaluation& o) { return o.first.shortCircuitAmps; }), cell::Unit::Ampere);
-    add("maximumPower", cell::Quantity::MaximumPower, e.first.maximumPower.watts,
+        before([](const cell::Evaluation& o) { return o.first.shortCircuitAmps; }), explain::Unit::Ampere);
+    add("maximumPower", explain::Quantity::MaximumPower, e.first.maximumPower.watts,
         range(&cell::Doubt::maximumWatts), build != nullptr ? build->deliveredWatts() : std::nullopt,
-        before([](const cell::Evaluation& o) { return o.first.maximumPower.watts; }), cell::Unit::Watt);
-    add("capacity", cell::Quantity::Capacity, e.capacity.expectedCoulombs,
+        before([](const cell::Evaluation& o) { return o.first.maximumPower.watts; }), explain::Unit::Watt);
+    add("capacity", explain::Quantity::Capacity, e.capacity.expectedCoulombs,
         range(&cell::Doubt::expectedCoulombs), build != nullptr ? build->deliveredCoulombs() : std::nullopt,
-        before([](const cell::Evaluation& o) { return o.capacity.expectedCoulombs; }), cell::Unit::Coulomb);
-    add("resistance", cell::Quantity::Resistance, e.resistance.totalOhm, range(&cell::Doubt::resistanceOhm),
-        std::nullopt, before([](const cell::Evaluation& o) { return o.resistance.totalOhm; }),
-        cell::Unit::Ohm);
+        before([](const cell::Evaluation& o) { return o.capacity.expectedCoulombs; }),
+        explain::Unit::Coulomb);
+    add("resistance", explain::Quantity::Resistance, e.resistance.totalOhm,
+        range(&cell::Doubt::resistanceOhm), std::nullopt,
+        before([](const cell::Evaluation& o) { return o.resistance.totalOhm; }), explain::Unit::Ohm);
     return rows;
 }
 
@@ -195,7 +196,7 @@ double Rail::addFinding(std::vector<PictureItem>& items, double y) const {
     if (findings.empty()) {
         return y;
     }
-    const cell::Finding worst = findings.front();
+    const findings::Finding worst = findings.front();
     const wording::FindingText words = wording::findingText(worst);
     const double inner = width() - Theme::em(2.6);
     const QFont small = Theme::font(0.92);
@@ -282,7 +283,7 @@ void Rail::rebuild() {
         }
         // A danger must be seen without scrolling: where the rows leave no room below, it stands above them.
         const bool danger =
-            !shown.findings.empty() && shown.findings.front().severity == cell::Severity::Danger;
+            !shown.findings.empty() && shown.findings.front().severity == findings::Severity::Danger;
         const bool above = danger && tall + Theme::em(10.0) > parentWidget()->height();
         double y = Theme::em(0.6);
         if (above) {

@@ -16,14 +16,14 @@ public:
     void showBuilt(bool built);
 
 signals:
-    void numberAsked(const anodex::cell::QuantityKey& key, const QPoint& at);
-    void remedyAsked(const anodex::cell::Finding& finding);
+    void numberAsked(const anodex::explain::QuantityKey& key, const QPoint& at);
+    void remedyAsked(const anodex::findings::Finding& finding);
 
 private:
     struct Row {
         QString id;
         QString name;
-        cell::QuantityKey key;
+        explain::QuantityKey key;
         double value = 0.0;
         std::optional<base::Interval> range;
         std::optional<double> measured;

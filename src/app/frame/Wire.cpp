@@ -88,7 +88,7 @@ void Wire::rebuild() {
             painter.setBrush(current ? c.ink : c.paper);
             painter.drawEllipse(QPointF(x, y), r * 0.8, r * 0.8);
             if (station.flags > 0) {
-                drawSeverity(painter, {x + r * 1.5, y - r * 0.7}, r * 0.62, cell::Severity::Danger, c);
+                drawSeverity(painter, {x + r * 1.5, y - r * 0.7}, r * 0.62, findings::Severity::Danger, c);
             }
             painter.setPen(c.ink);
             painter.setFont(Theme::font(1.0, current));

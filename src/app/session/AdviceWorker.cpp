@@ -14,7 +14,7 @@ constexpr std::size_t kShown = 5;
 
 AdviceWorker::AdviceWorker(QObject* parent) : QObject(parent), m_work(kPauseMilliseconds) {}
 
-void AdviceWorker::request(CatalogueHandle catalogue, const cell::CellDesign& design, shelf::RankBy by) {
+void AdviceWorker::request(CatalogueHandle catalogue, const design::CellDesign& design, shelf::RankBy by) {
     m_work.request([this, from = std::move(catalogue), design, by](const std::stop_token& stop) {
         std::optional<std::vector<shelf::Change>> changes;
         try {

@@ -13,10 +13,11 @@ public:
     explicit AdviceWorker(QObject* parent = nullptr);
 
     /// Replaces whatever is being sought.
-    void request(CatalogueHandle catalogue, const cell::CellDesign& design, shelf::RankBy by);
+    void request(CatalogueHandle catalogue, const design::CellDesign& design, shelf::RankBy by);
 
 signals:
-    void finished(const anodex::cell::CellDesign& design, const std::vector<anodex::shelf::Change>& changes);
+    void finished(const anodex::design::CellDesign& design,
+                  const std::vector<anodex::shelf::Change>& changes);
 
 private:
     LatestWork m_work;

@@ -2,7 +2,7 @@
 #pragma once
 #include "app/session/CatalogueHandle.h"
 #include "core/record/Record.h"
-#include "formats/OwnEntries.h"
+#include "formats/catalogue/OwnEntries.h"
 #include <QString>
 #include <vector>
 

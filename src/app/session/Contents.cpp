@@ -20,12 +20,12 @@ void take(notebook::Answer<T> answer, T& into, std::vector<notebook::NotebookErr
 } // namespace
 
 RunDigestPointer digestOf(const record::RunSamples& samples) {
-    auto digest = bench::digestRun(samples);
-    return digest ? std::make_shared<const bench::RunDigest>(std::move(*digest)) : nullptr;
+    auto digest = run::digestRun(samples);
+    return digest ? std::make_shared<const run::RunDigest>(std::move(*digest)) : nullptr;
 }
 
-const bench::RunAnalysis* BuildSummary::mainRun() const {
-    const bench::RunAnalysis* most = nullptr;
+const run::RunAnalysis* BuildSummary::mainRun() const {
+    const run::RunAnalysis* most = nullptr;
     for (const auto& [id, digest] : digests) {
         if (most == nullptr || digest->analysis.dischargeCoulombs > most->dischargeCoulombs) {
             most = &digest->analysis;
@@ -35,13 +35,13 @@ const bench::RunAnalysis* BuildSummary::mainRun() const {
 }
 
 std::optional<double> BuildSummary::deliveredCoulombs() const {
-    const bench::RunAnalysis* run = mainRun();
+    const run::RunAnalysis* run = mainRun();
     return run != nullptr && run->dischargeCoulombs > 0.0 ? std::optional(run->dischargeCoulombs)
                                                           : std::nullopt;
 }
 
 bool BuildSummary::ranDown() const {
-    const bench::RunAnalysis* run = mainRun();
+    const run::RunAnalysis* run = mainRun();
     return run != nullptr && run->ranDown;
 }
 

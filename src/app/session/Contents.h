@@ -1,8 +1,8 @@
 // src/app/session/Contents.h - what a notebook holds, loaded for the window, with what was measured on each
 // build.
 #pragma once
-#include "core/bench/RunDigest.h"
 #include "core/record/Record.h"
+#include "core/run/RunDigest.h"
 #include "notebook/Notebook.h"
 #include <map>
 #include <memory>
@@ -12,7 +12,7 @@
 
 namespace anodex::app {
 
-using RunDigestPointer = std::shared_ptr<const bench::RunDigest>;
+using RunDigestPointer = std::shared_ptr<const run::RunDigest>;
 
 /// A build with what was measured on it.
 struct BuildSummary {
@@ -27,7 +27,7 @@ struct BuildSummary {
     bool readingRuns = false;                       ///< A run is still being read, aside.
 
     /// The run that delivered most, which stands for the build; null when there is none.
-    [[nodiscard]] const bench::RunAnalysis* mainRun() const;
+    [[nodiscard]] const run::RunAnalysis* mainRun() const;
     /// What it delivered so far; a lower bound of what it holds until it ran down.
     [[nodiscard]] std::optional<double> deliveredCoulombs() const;
     [[nodiscard]] bool ranDown() const;

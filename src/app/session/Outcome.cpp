@@ -1,23 +1,24 @@
 #include "app/session/Outcome.h"
+#include "core/design/Resolve.h"
 
 #include "formats/CellFile.h"
 #include "wording/ErrorText.h"
 
 namespace anodex::app {
 
-Outcome outcomeOf(const CatalogueHandle& catalogue, const cell::CellDesign& design) {
+Outcome outcomeOf(const CatalogueHandle& catalogue, const design::CellDesign& design) {
     Outcome outcome;
     outcome.catalogue = catalogue;
     outcome.design = design;
     try {
-        auto cell = cell::resolve(*catalogue, design);
+        auto cell = design::resolve(*catalogue, design);
         if (!cell) {
             outcome.problem = wording::errorText(formats::toFileError(cell.error()));
             return outcome;
         }
         constexpr int kNoCurve = 0; // no view draws the curve itself
         outcome.evaluation = cell::evaluate(*catalogue, *cell, {kNoCurve});
-        outcome.findings = cell::findingsFor(*catalogue, *cell, *outcome.evaluation);
+        outcome.findings = findings::findingsFor(*catalogue, *cell, *outcome.evaluation);
         outcome.cell = std::move(*cell);
     } catch (const base::Fault& fault) {
         outcome.evaluation.reset();

@@ -2,7 +2,7 @@
 #pragma once
 #include "app/session/CatalogueHandle.h"
 #include "core/cell/Doubt.h"
-#include "core/cell/Findings.h"
+#include "core/findings/Findings.h"
 #include <optional>
 #include <string>
 #include <vector>
@@ -11,10 +11,10 @@ namespace anodex::app {
 
 struct Outcome {
     CatalogueHandle catalogue; ///< What everything below stands on.
-    cell::CellDesign design;
-    std::optional<cell::Cell> cell; ///< Absent when the design cannot be used.
+    design::CellDesign design;
+    std::optional<design::Cell> cell; ///< Absent when the design cannot be used.
     std::optional<cell::Evaluation> evaluation;
-    std::vector<cell::Finding> findings;
+    std::vector<findings::Finding> findings;
     std::optional<cell::Doubt> doubt; ///< Arrives a moment later.
     std::string problem;              ///< In one line why the design cannot be used; empty when it can.
     bool faulty = false;              ///< The problem lies with the model, not with the design.
@@ -22,6 +22,6 @@ struct Outcome {
     [[nodiscard]] bool usable() const { return evaluation.has_value(); }
 };
 
-[[nodiscard]] Outcome outcomeOf(const CatalogueHandle& catalogue, const cell::CellDesign& design);
+[[nodiscard]] Outcome outcomeOf(const CatalogueHandle& catalogue, const design::CellDesign& design);
 
 } // namespace anodex::app

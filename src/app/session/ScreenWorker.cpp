@@ -1,4 +1,5 @@
 #include "app/session/ScreenWorker.h"
+#include "core/design/Resolve.h"
 
 #include "formats/CellFile.h"
 #include "wording/ErrorText.h"
@@ -27,9 +28,9 @@ ScreenedCell plainCell(const shelf::Candidates& candidates, const shelf::Screene
 ScreenedCell toldCell(const chemistry::Catalogue& catalogue, const shelf::Candidates& candidates,
                       const shelf::Screened& screened, shelf::RankBy by) {
     ScreenedCell told = plainCell(candidates, screened);
-    if (const auto cell = cell::resolve(catalogue, told.design)) {
+    if (const auto cell = design::resolve(catalogue, told.design)) {
         const cell::Evaluation evaluation = cell::evaluate(catalogue, *cell, {0});
-        const auto findings = cell::findingsFor(catalogue, *cell, evaluation);
+        const auto findings = findings::findingsFor(catalogue, *cell, evaluation);
         if (!findings.empty()) {
             told.worst = findings.front();
         }

@@ -10,12 +10,12 @@ namespace anodex::app {
 
 /// One candidate, ready to be shown and to be made a design.
 struct ScreenedCell {
-    cell::CellDesign design;
+    design::CellDesign design;
     double figure = 0.0;
     double openCircuitVolts = 0.0;
     double maximumWatts = 0.0;
-    std::optional<cell::Finding> worst; ///< Arrives with the last answer.
-    QString why;                        ///< Same.
+    std::optional<findings::Finding> worst; ///< Arrives with the last answer.
+    QString why;                            ///< Same.
 };
 
 struct ScreenState {

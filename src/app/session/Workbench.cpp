@@ -142,9 +142,9 @@ std::vector<record::RunHeader> Workbench::allRuns(const record::Id& id) const {
 notebook::Answer<record::RunSamples> Workbench::samples(const record::Id& run) const {
     return m_notebook ? m_notebook->samples(run) : record::RunSamples();
 }
-notebook::Answer<std::vector<bench::CurveSample>> Workbench::outline(const record::Id& run,
-                                                                     notebook::RunColumn column) const {
-    return m_notebook ? m_notebook->outline(run, column) : std::vector<bench::CurveSample>();
+notebook::Answer<std::vector<run::CurveSample>> Workbench::outline(const record::Id& run,
+                                                                   notebook::RunColumn column) const {
+    return m_notebook ? m_notebook->outline(run, column) : std::vector<run::CurveSample>();
 }
 
 void Workbench::selectRevision(const record::Id& id) {
@@ -168,7 +168,7 @@ void Workbench::selectBuild(const record::Id& id) {
     emit contentChanged();
 }
 
-void Workbench::reevaluate(const cell::CellDesign& design) {
+void Workbench::reevaluate(const design::CellDesign& design) {
     m_outcome = outcomeOf(catalogueHandle(), design);
     m_doubt.request(m_outcome, ++m_ticket);
     emit designChanged();
@@ -184,7 +184,7 @@ void Workbench::toggleHold() {
     emit designChanged();
 }
 
-void Workbench::draft(const cell::CellDesign& design) {
+void Workbench::draft(const design::CellDesign& design) {
     if (!m_draft) {
         m_before = m_outcome;
     }
@@ -203,7 +203,7 @@ void Workbench::dropDraft() {
     }
 }
 
-void Workbench::edit(const cell::CellDesign& design) {
+void Workbench::edit(const design::CellDesign& design) {
     draft(design);
     settle();
 }
@@ -213,7 +213,7 @@ void Workbench::settle() {
     if (!m_draft) {
         return;
     }
-    const cell::CellDesign design = *m_draft;
+    const design::CellDesign design = *m_draft;
     m_draft.reset();
     if (!m_outcome.usable()) {
         emit refused(text(m_outcome.problem));

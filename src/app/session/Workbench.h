@@ -65,8 +65,8 @@ public:
     /// Set aside or not.
     [[nodiscard]] std::vector<record::RunHeader> allRuns(const record::Id& build) const;
     [[nodiscard]] notebook::Answer<record::RunSamples> samples(const record::Id& run) const;
-    [[nodiscard]] notebook::Answer<std::vector<bench::CurveSample>> outline(const record::Id& run,
-                                                                            notebook::RunColumn column) const;
+    [[nodiscard]] notebook::Answer<std::vector<run::CurveSample>> outline(const record::Id& run,
+                                                                          notebook::RunColumn column) const;
 
     // --- what is at hand ---
     [[nodiscard]] const record::Revision* revision() const { return m_contents.revision(m_at.revision); }
@@ -75,7 +75,7 @@ public:
     void selectBuild(const record::Id& id);
 
     // --- the design at hand ---
-    [[nodiscard]] const cell::CellDesign& design() const { return m_outcome.design; }
+    [[nodiscard]] const design::CellDesign& design() const { return m_outcome.design; }
     [[nodiscard]] const Outcome& outcome() const { return m_outcome; }
     /// The build at hand as it was built: the design's own outcome where nothing differed.
     [[nodiscard]] const Outcome& builtOutcome() const { return m_built ? *m_built : m_outcome; }
@@ -83,19 +83,19 @@ public:
     [[nodiscard]] const std::optional<Outcome>& ghost() const { return m_pin ? m_pin : m_before; }
     [[nodiscard]] bool isHeld() const { return m_pin.has_value(); }
     void toggleHold();
-    void draft(const cell::CellDesign& design);
+    void draft(const design::CellDesign& design);
     void settle();
     void dropDraft();
     /// draft() and settle() in one.
-    void edit(const cell::CellDesign& design);
+    void edit(const design::CellDesign& design);
 
     // --- commands ---
-    void startDesign(const cell::CellDesign& design);
+    void startDesign(const design::CellDesign& design);
     void branchDesign();
     void renameRevision(const QString& name);
     void writeDownBuild();
     /// What differed as built, with the expectation of that; the problem in a line when it cannot be used.
-    QString changeAsBuilt(const cell::CellDesign& built);
+    QString changeAsBuilt(const design::CellDesign& built);
     void setRevisionAside(const record::Id& id, bool aside);
     void setBuildAside(const record::Id& id, bool aside);
     void setRunAside(const record::RunHeader& run, bool aside);
@@ -149,7 +149,7 @@ private:
     void showContents();
     void loadSelection();
     void evaluateBuilt();
-    void reevaluate(const cell::CellDesign& design);
+    void reevaluate(const design::CellDesign& design);
     /// What is at hand changes only once the change is kept.
     bool commit(const QString& sentence, const std::vector<notebook::Change>& changes);
     bool commit(const QString& sentence, const std::vector<notebook::Change>& changes,
@@ -172,7 +172,7 @@ private:
     std::optional<Outcome> m_built; ///< Of a build that differs from its design.
     std::optional<Outcome> m_before;
     std::optional<Outcome> m_pin;
-    std::optional<cell::CellDesign> m_draft;
+    std::optional<design::CellDesign> m_draft;
     DoubtWorker m_doubt;
     RunReader m_runReader;
     FileJobs m_jobs;

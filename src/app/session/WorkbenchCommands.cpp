@@ -19,7 +19,7 @@ QString text(const std::string& utf8) {
 
 } // namespace
 
-void Workbench::startDesign(const cell::CellDesign& design) {
+void Workbench::startDesign(const design::CellDesign& design) {
     if (!ensureNotebook()) {
         return;
     }
@@ -108,7 +108,7 @@ void Workbench::writeDownBuild() {
     }
 }
 
-QString Workbench::changeAsBuilt(const cell::CellDesign& built) {
+QString Workbench::changeAsBuilt(const design::CellDesign& built) {
     settle();
     if (build() == nullptr || build()->build.asBuilt == built) {
         return {};

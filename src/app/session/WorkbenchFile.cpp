@@ -1,6 +1,7 @@
 // The notebook's file: opened, kept as, written back, restored, rescued, folded when idle.
 #include "app/session/Workbench.h"
 
+#include "notebook/FreshName.h"
 #include "wording/ErrorText.h"
 
 #include <QDir>

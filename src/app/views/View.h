@@ -1,6 +1,6 @@
 // src/app/views/View.h - what every station's stage offers the window.
 #pragma once
-#include "core/cell/Explain.h"
+#include "core/explain/Explain.h"
 #include <QWidget>
 
 namespace anodex::app {
@@ -12,7 +12,7 @@ public:
 
 signals:
     /// A computed number wants to show how it was found, near a point of the screen.
-    void numberAsked(const anodex::cell::QuantityKey& key, const QPoint& at);
+    void numberAsked(const anodex::explain::QuantityKey& key, const QPoint& at);
     /// Show another station.
     void stationAsked(const QString& id);
 };

@@ -109,7 +109,7 @@ double CurvePlot::addCurves(const std::vector<PlotCurve>& curves) {
     for (const PlotCurve& curve : curves) {
         QVector<double> xs;
         QVector<double> ys;
-        for (const bench::CurveSample& point : curve.points) {
+        for (const run::CurveSample& point : curve.points) {
             xs << point.x;
             ys << point.y;
             top = std::max(top, point.y);

@@ -3,7 +3,7 @@
 // Screen readers hear the summary given with the curves. Arrow keys pan, plus and minus zoom, 0 shows all.
 #pragma once
 #include "app/theme/Theme.h"
-#include "core/bench/Thinning.h"
+#include "core/run/Thinning.h"
 #include <QWidget>
 #include <vector>
 
@@ -13,7 +13,7 @@ namespace anodex::app {
 
 struct PlotCurve {
     QString name;
-    std::vector<bench::CurveSample> points;
+    std::vector<run::CurveSample> points;
     QColor colour;
     bool dashed = false;
     bool dotted = false; ///< Each point is a reading and is marked.

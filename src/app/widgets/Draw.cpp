@@ -28,27 +28,27 @@ void drawTerminal(QPainter& painter, const QPointF& centre, double radius, bool 
     }
 }
 
-QColor severityColour(cell::Severity severity, const Colours& colours) {
+QColor severityColour(findings::Severity severity, const Colours& colours) {
     switch (severity) {
-    case cell::Severity::Danger:
+    case findings::Severity::Danger:
         return colours.danger;
-    case cell::Severity::Warning:
+    case findings::Severity::Warning:
         return colours.warning;
-    case cell::Severity::Note:
+    case findings::Severity::Note:
         return colours.note;
     }
     return colours.note;
 }
 
-void drawSeverity(QPainter& painter, const QPointF& centre, double radius, cell::Severity severity,
+void drawSeverity(QPainter& painter, const QPointF& centre, double radius, findings::Severity severity,
                   const Colours& colours) {
     painter.setPen(Qt::NoPen);
     painter.setBrush(severityColour(severity, colours));
-    if (severity == cell::Severity::Note) {
+    if (severity == findings::Severity::Note) {
         painter.drawEllipse(centre, radius, radius);
     } else {
-        const int corners = severity == cell::Severity::Danger ? 8 : 3;
-        const double turn = severity == cell::Severity::Danger ? M_PI / 8.0 : -M_PI / 2.0;
+        const int corners = severity == findings::Severity::Danger ? 8 : 3;
+        const double turn = severity == findings::Severity::Danger ? M_PI / 8.0 : -M_PI / 2.0;
         QPolygonF shape;
         for (int i = 0; i < corners; ++i) {
             const double angle = turn + 2.0 * M_PI * i / corners;
@@ -60,7 +60,7 @@ void drawSeverity(QPainter& painter, const QPointF& centre, double radius, cell:
     painter.setFont(Theme::font(std::max(0.5, radius / Theme::em(0.62)), true));
     painter.drawText(QRectF(centre.x() - radius, centre.y() - radius, 2 * radius, 2 * radius),
                      Qt::AlignCenter,
-                     severity == cell::Severity::Note ? QStringLiteral("i") : QStringLiteral("!"));
+                     severity == findings::Severity::Note ? QStringLiteral("i") : QStringLiteral("!"));
 }
 
 void drawDiamond(QPainter& painter, const QPointF& centre, double radius, const QColor& colour, Barb barb) {

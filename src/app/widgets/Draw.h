@@ -1,7 +1,7 @@
 // src/app/widgets/Draw.h - small marks that every picture draws alike.
 #pragma once
 #include "app/theme/Theme.h"
-#include "core/cell/Findings.h"
+#include "core/findings/Findings.h"
 #include <QPainter>
 
 namespace anodex::app {
@@ -15,9 +15,9 @@ void drawTerminal(QPainter& painter, const QPointF& centre, double radius, bool 
                   const Colours& colours);
 
 /// Eight corners for danger, three for a warning, a circle for a note.
-void drawSeverity(QPainter& painter, const QPointF& centre, double radius, cell::Severity severity,
+void drawSeverity(QPainter& painter, const QPointF& centre, double radius, findings::Severity severity,
                   const Colours& colours);
-[[nodiscard]] QColor severityColour(cell::Severity severity, const Colours& colours);
+[[nodiscard]] QColor severityColour(findings::Severity severity, const Colours& colours);
 
 /// What the meter said; hollow with a barb to where it may still go when it is only a lower bound.
 enum class Barb { None, Right, Up };

@@ -15,14 +15,14 @@
 namespace anodex::app {
 namespace {
 
-QString valueText(const cell::Explanation& explanation) {
-    if (explanation.unit == cell::Unit::Coulomb && std::abs(explanation.value) != 96485.33212) {
+QString valueText(const explain::Explanation& explanation) {
+    if (explanation.unit == explain::Unit::Coulomb && std::abs(explanation.value) != 96485.33212) {
         return QString::fromStdString(wording::chargeText(explanation.value));
     }
-    if (explanation.unit == cell::Unit::Volt) {
+    if (explanation.unit == explain::Unit::Volt) {
         return QString::fromStdString(wording::numberText(explanation.value, 4)) + QStringLiteral("\u00A0V");
     }
-    if (explanation.unit == cell::Unit::None && explanation.value != 0.0 &&
+    if (explanation.unit == explain::Unit::None && explanation.value != 0.0 &&
         (std::abs(explanation.value) < 1e-3 || std::abs(explanation.value) >= 1e5)) {
         return QString::number(explanation.value, 'e', 2);
     }
@@ -71,7 +71,7 @@ ExplainPanel::ExplainPanel(QWidget* parent)
     hide();
 }
 
-void ExplainPanel::fill(QTreeWidgetItem* parent, const cell::Explanation& explanation, int depth) {
+void ExplainPanel::fill(QTreeWidgetItem* parent, const explain::Explanation& explanation, int depth) {
     QStringList how;
     if (!explanation.formula.empty()) {
         how << QString::fromStdString(explanation.formula);
@@ -85,12 +85,12 @@ void ExplainPanel::fill(QTreeWidgetItem* parent, const cell::Explanation& explan
     row->setText(2, how.join(QStringLiteral("\n")));
     row->setToolTip(2, how.join(QStringLiteral("\n")));
     row->setExpanded(depth < 1);
-    for (const cell::Explanation& input : explanation.inputs) {
+    for (const explain::Explanation& input : explanation.inputs) {
         fill(row, input, depth + 1);
     }
 }
 
-void ExplainPanel::open(const QString& title, const cell::Explanation& explanation, const QPoint& near) {
+void ExplainPanel::open(const QString& title, const explain::Explanation& explanation, const QPoint& near) {
     m_back = QApplication::focusWidget();
     m_title->setText(title + QStringLiteral("  ") + valueText(explanation));
     m_formula->setText(QString::fromStdString(explanation.formula));
@@ -101,7 +101,7 @@ void ExplainPanel::open(const QString& title, const cell::Explanation& explanati
         row->setText(0, tr("source"));
         row->setText(2, QString::fromStdString(source));
     }
-    for (const cell::Explanation& input : explanation.inputs) {
+    for (const explain::Explanation& input : explanation.inputs) {
         fill(nullptr, input, 0);
     }
     const QSize wanted(std::min(static_cast<int>(Theme::em(38.0)), parentWidget()->width() - 20),

@@ -1,6 +1,6 @@
 // src/app/widgets/ExplainPanel.h - how a number was found, opened beside it: formula, inputs, sources.
 #pragma once
-#include "core/cell/Explain.h"
+#include "core/explain/Explain.h"
 #include <QFrame>
 
 class QLabel;
@@ -14,14 +14,14 @@ class ExplainPanel : public QFrame {
 public:
     explicit ExplainPanel(QWidget* parent);
 
-    void open(const QString& title, const cell::Explanation& explanation, const QPoint& near);
+    void open(const QString& title, const explain::Explanation& explanation, const QPoint& near);
     [[nodiscard]] QTreeWidget* tree() const { return m_tree; }
 
 protected:
     void keyPressEvent(QKeyEvent* event) override;
 
 private:
-    void fill(QTreeWidgetItem* parent, const cell::Explanation& explanation, int depth);
+    void fill(QTreeWidgetItem* parent, const explain::Explanation& explanation, int depth);
 
     QLabel* m_title;
     QLabel* m_formula;

@@ -1,4 +1,5 @@
 #include "core/cell/AfterUse.h"
+#include "core/chemistry/SolveSolution.h"
 
 #include "core/base/Constants.h"
 
@@ -12,6 +13,8 @@ using chemistry::Branch;
 using chemistry::Catalogue;
 using chemistry::SpeciesIndex;
 using chemistry::SpeciesTerm;
+using design::Cell;
+using design::Side;
 
 constexpr double kMostOfAnIon = 0.9; ///< What may leave a liquid before others take over.
 
@@ -20,8 +23,8 @@ bool isPoured(const Catalogue& catalogue, SpeciesIndex species) {
            species != catalogue.key.hydrogenIon && species != catalogue.key.hydroxide;
 }
 
-void react(const Catalogue& catalogue, const WorkingCouple& couple, double coulombs, Electrode& electrode,
-           chemistry::Mixture& mixture) {
+void react(const Catalogue& catalogue, const WorkingCouple& couple, double coulombs,
+           design::Electrode& electrode, chemistry::Mixture& mixture) {
     const chemistry::Reaction& reaction = catalogue.reactions[couple.reaction];
     for (const SpeciesTerm& term : reaction.terms) {
         const double made = (couple.branch == Branch::Anodic ? -term.count : term.count) * coulombs /

@@ -10,7 +10,8 @@
 
 namespace anodex::cell {
 
-[[nodiscard]] Cell afterUse(const chemistry::Catalogue& catalogue, const Cell& cell,
-                            const WorkingCouple& negative, const WorkingCouple& positive, double coulombs);
+[[nodiscard]] design::Cell afterUse(const chemistry::Catalogue& catalogue, const design::Cell& cell,
+                                    const WorkingCouple& negative, const WorkingCouple& positive,
+                                    double coulombs);
 
 } // namespace anodex::cell

@@ -20,7 +20,7 @@ struct Vessel {
     double changesPerSecond;
 };
 
-std::vector<Vessel> vesselsOf(const Cell& cell) {
+std::vector<Vessel> vesselsOf(const design::Cell& cell) {
     std::vector<Vessel> vessels;
     if (cell.closed) {
         vessels.push_back({Space::HeadSpace, cell.headSpaceM3, 0.0});
@@ -49,7 +49,7 @@ SpaceAir filled(const Vessel& vessel, const chemistry::AirLimit& limit, chemistr
 
 } // namespace
 
-std::vector<SpaceAir> airAround(const chemistry::Catalogue& catalogue, const Cell& cell,
+std::vector<SpaceAir> airAround(const chemistry::Catalogue& catalogue, const design::Cell& cell,
                                 const std::vector<GasFlow>& flows) {
     std::vector<SpaceAir> spaces;
     const double together = static_cast<double>(cell.string.series) * cell.string.parallel;

@@ -7,7 +7,7 @@
 // Units      mol/s, m³/s of gas at 20 °C and 101.325 kPa, shares by volume.
 #pragma once
 #include "core/base/Constants.h"
-#include "core/cell/Cell.h"
+#include "core/design/Cell.h"
 #include <optional>
 #include <vector>
 
@@ -31,7 +31,7 @@ struct SpaceAir {
 };
 
 /// One entry for each space it stands in and each gas that has a limit, the worst first.
-[[nodiscard]] std::vector<SpaceAir> airAround(const chemistry::Catalogue& catalogue, const Cell& cell,
+[[nodiscard]] std::vector<SpaceAir> airAround(const chemistry::Catalogue& catalogue, const design::Cell& cell,
                                               const std::vector<GasFlow>& flows);
 
 /// Flow of air that a battery of `cells` in series needs while each gives off hydrogen worth `gasAmps`.

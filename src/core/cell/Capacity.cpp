@@ -2,7 +2,7 @@
 
 #include "core/base/Constants.h"
 #include "core/base/SolventMass.h"
-#include "core/cell/Transport.h"
+#include "core/electrode/Transport.h"
 
 #include <algorithm>
 #include <cmath>
@@ -14,13 +14,16 @@ using chemistry::Branch;
 using chemistry::Catalogue;
 using chemistry::SpeciesIndex;
 using chemistry::SpeciesTerm;
+using design::Cell;
+using design::Side;
+using electrode::Draw;
 
 // Share of a dissolved reagent used before the voltage has fallen (common practice, no source).
 constexpr chemistry::FactorSpread kDissolvedUtilisation{0.8, 1.2};
 // Layers dry out well before the last of the solvent is used (common practice, no source).
 constexpr chemistry::FactorSpread kSolventUtilisation{0.4, 1.5};
 
-double solidMoles(const Catalogue& catalogue, const Electrode& electrode, SpeciesIndex species,
+double solidMoles(const Catalogue& catalogue, const design::Electrode& electrode, SpeciesIndex species,
                   const Draw& draw) {
     const auto molesIn = [&](const chemistry::Material& material, double kilograms) {
         double moles = 0.0;
@@ -40,7 +43,7 @@ double solidMoles(const Catalogue& catalogue, const Electrode& electrode, Specie
         moles += electrode.areaM2 * thickness * body.plating->densityKgPerM3 /
                  chemistry::molarMassKg(catalogue.species[species].formula, catalogue.elementGramsPerMole);
     }
-    for (const ElectrodeAdditive& additive : electrode.additives) {
+    for (const design::ElectrodeAdditive& additive : electrode.additives) {
         moles += molesIn(catalogue.materials[additive.material], additive.massKg);
     }
     return moles;
@@ -69,7 +72,7 @@ double dissolvedMoles(const Catalogue& catalogue, const chemistry::Solution& sol
     return solution.labileMoles(catalogue, species);
 }
 
-double utilisation(const Catalogue& catalogue, const Electrode& electrode, const Draw& draw) {
+double utilisation(const Catalogue& catalogue, const design::Electrode& electrode, const Draw& draw) {
     const chemistry::Material& material = catalogue.materials[electrode.material];
     return std::min(1.0, draw.factor("utilisation of " + material.name, material.utilisation));
 }
@@ -93,7 +96,7 @@ public:
                 note(side, term.species, taken, true);
                 continue;
             }
-            if (term.species == m_catalogue.key.hydrogenIon && !needsAcid(m_catalogue, reaction)) {
+            if (term.species == m_catalogue.key.hydrogenIon && !electrode::needsAcid(m_catalogue, reaction)) {
                 note(side, m_catalogue.key.hydroxide, -taken, false);
             } else if (species.isDissolved()) {
                 note(side, term.species, taken, taken > 0.0);

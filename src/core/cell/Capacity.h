@@ -5,8 +5,8 @@
 //            A reagent both electrodes consume from one liquid is shared. Utilisation from the catalogue.
 // Units      C, mol.
 #pragma once
-#include "core/cell/Cell.h"
-#include "core/cell/Draw.h"
+#include "core/design/Cell.h"
+#include "core/electrode/Draw.h"
 #include <optional>
 #include <vector>
 
@@ -20,7 +20,7 @@ struct WorkingCouple {
 
 struct Reagent {
     chemistry::SpeciesIndex species = 0;
-    std::optional<Side> side; ///< Absent: shared by both from one liquid.
+    std::optional<design::Side> side; ///< Absent: shared by both from one liquid.
     double moles = 0.0;
     double coulombs = 0.0;         ///< By stoichiometry alone.
     double expectedCoulombs = 0.0; ///< With the utilisation the field reaches.
@@ -32,8 +32,8 @@ struct Capacity {
     double expectedCoulombs = 0.0;
 };
 
-[[nodiscard]] Capacity capacityOf(const chemistry::Catalogue& catalogue, const Cell& cell,
+[[nodiscard]] Capacity capacityOf(const chemistry::Catalogue& catalogue, const design::Cell& cell,
                                   const WorkingCouple& negative, const WorkingCouple& positive,
-                                  const Draw& draw);
+                                  const electrode::Draw& draw);
 
 } // namespace anodex::cell

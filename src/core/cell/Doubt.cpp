@@ -2,7 +2,7 @@
 
 #include "core/base/Fault.h"
 #include "core/base/Parallel.h"
-#include "core/cell/Nernst.h"
+#include "core/electrode/Nernst.h"
 
 #include <algorithm>
 #include <cmath>
@@ -12,6 +12,9 @@ namespace anodex::cell {
 namespace {
 
 using chemistry::Catalogue;
+using design::Cell;
+using design::Side;
+using electrode::Draw;
 
 /// Share of drawn worlds the model may fail on before there is no range.
 constexpr double kMostFaulty = 0.05;
@@ -24,7 +27,7 @@ struct World {
     double watts = 0.0;
     double coulombs = 0.0;
     double ohm = 0.0;
-    std::vector<DrawnInput> inputs;
+    std::vector<electrode::DrawnInput> inputs;
 };
 
 /// Where an electrode rests between two couples far apart, oxide, grease and scratches move it from one
@@ -64,15 +67,15 @@ World evaluateWorld(const Catalogue& catalogue, const Cell& cell, const Evaluati
                     std::uint64_t seed, std::uint64_t sample) {
     World world;
     const Draw draw = Draw::sampled(seed, sample, &world.inputs);
-    const Polarisation curve(catalogue, cell, Moment::First, draw);
+    const Polarisation curve(catalogue, cell, electrode::Moment::First, draw);
     const double reading =
         draw.offset("reading and junction", {0.0, readingHalfWidth(catalogue, cell, nominal)});
     world.openCircuit = curve.openCircuitVolts() + reading + surfaceDoubt(catalogue, cell, nominal, draw);
     world.shortCircuit = curve.shortCircuitAmps();
     world.watts = curve.maximumPower(world.shortCircuit).watts;
     const auto equilibrium = [&](Side side) {
-        return nernstVolts(catalogue, cell, side, catalogue.reactions[nominal.side(side).couple.reaction],
-                           draw);
+        return electrode::nernstVolts(catalogue, cell, side,
+                                      catalogue.reactions[nominal.side(side).couple.reaction], draw);
     };
     world.thermodynamic = equilibrium(Side::Positive) - equilibrium(Side::Negative);
     world.ohm = curve.ohm();
@@ -98,7 +101,7 @@ std::vector<InfluentialInput> influence(const std::vector<World>& worlds) {
     std::map<std::string, Sums> sums;
     for (const World& world : worlds) {
         std::map<std::string, double> once;
-        for (const DrawnInput& input : world.inputs) {
+        for (const electrode::DrawnInput& input : world.inputs) {
             once[input.name] = input.deviation;
         }
         for (const auto& [name, x] : once) {

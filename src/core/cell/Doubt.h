@@ -37,8 +37,9 @@ struct Doubt {
 };
 
 /// Empty when `stop` was requested before the end.
-[[nodiscard]] std::optional<Doubt> estimateDoubt(const chemistry::Catalogue& catalogue, const Cell& cell,
-                                                 const Evaluation& nominal, const DoubtOptions& options = {},
+[[nodiscard]] std::optional<Doubt> estimateDoubt(const chemistry::Catalogue& catalogue,
+                                                 const design::Cell& cell, const Evaluation& nominal,
+                                                 const DoubtOptions& options = {},
                                                  const std::stop_token& stop = {});
 
 } // namespace anodex::cell

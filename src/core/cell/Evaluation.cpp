@@ -1,11 +1,12 @@
 #include "core/cell/Evaluation.h"
+#include "core/cell/Crossover.h"
 
 #include "core/base/Constants.h"
 #include "core/base/Fault.h"
 #include "core/cell/AirAround.h"
 #include "core/cell/Heat.h"
 #include "core/cell/Idle.h"
-#include "core/cell/Nernst.h"
+#include "core/electrode/Nernst.h"
 
 #include <algorithm>
 #include <cmath>
@@ -16,6 +17,13 @@ namespace {
 
 using chemistry::Branch;
 using chemistry::Catalogue;
+using design::Cell;
+using design::Side;
+using electrode::Blocked;
+using electrode::Draw;
+using electrode::ElectrodeModel;
+using electrode::Moment;
+using electrode::Route;
 
 /// The couple that takes up the current asked for: whose own current changes most between rest and load. At
 /// rest a mixed electrode already passes currents that cancel; they are no answer to the load. A couple far
@@ -84,11 +92,11 @@ void listCompeting(const ElectrodeModel& model, double volts, SideResult& side) 
 
 /// A couple that needs a dissolved reagent nobody put in can only run the other way; where it does not even
 /// do that, the ladder says so.
-void markAbsent(const TransportContext& context, SideResult& side) {
+void markAbsent(const electrode::TransportContext& context, SideResult& side) {
     for (CompetingReaction& entry : side.competing) {
         const chemistry::Reaction& reaction = context.catalogue.reactions[entry.reaction];
         const Branch wanted = context.side == Side::Negative ? Branch::Anodic : Branch::Cathodic;
-        const auto absent = absentReactant(context, reaction, wanted);
+        const auto absent = electrode::absentReactant(context, reaction, wanted);
         constexpr double kRunning = 1e-9; // A
         if (entry.blocked == Blocked::No && absent && std::abs(entry.amps) < kRunning) {
             entry.blocked = Blocked::NoReactant;
@@ -142,8 +150,8 @@ SideResult sideResult(const Catalogue& catalogue, const Cell& cell, Side which, 
     const double load =
         std::abs(shift) > 1e-9 ? atPower : side.restVolts + (anodic ? kNudgeVolts : -kNudgeVolts);
     side.couple = workingCouple(model, side.restVolts, load, anodic ? Branch::Anodic : Branch::Cathodic);
-    side.equilibriumVolts =
-        nernstVolts(catalogue, cell, which, catalogue.reactions[side.couple.reaction], Draw::nominal());
+    side.equilibriumVolts = electrode::nernstVolts(
+        catalogue, cell, which, catalogue.reactions[side.couple.reaction], Draw::nominal());
     listCompeting(model, side.restVolts, side);
     for (const CompetingReaction& entry : side.competing) {
         const chemistry::Reaction& reaction = catalogue.reactions[entry.reaction];
@@ -211,8 +219,8 @@ Evaluation evaluate(const Catalogue& catalogue, const Cell& cell, const Evaluati
         evaluation.sides[1].equilibriumVolts - evaluation.sides[0].equilibriumVolts;
     evaluation.capacity =
         capacityOf(catalogue, cell, evaluation.sides[0].couple, evaluation.sides[1].couple, nominal);
-    evaluation.crossoverAmps = crossoverAmps({catalogue, cell, Side::Positive, Moment::Settled, nominal},
-                                             catalogue.reactions[evaluation.sides[1].couple.reaction]);
+    evaluation.crossoverAmps =
+        crossoverAmps(catalogue, cell, catalogue.reactions[evaluation.sides[1].couple.reaction]);
     evaluation.selfDischargeAmps =
         std::max(evaluation.sides[0].corrosionAmps, evaluation.sides[1].corrosionAmps) +
         evaluation.crossoverAmps;

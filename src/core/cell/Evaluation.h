@@ -5,9 +5,9 @@
 #pragma once
 #include "core/base/Interval.h"
 #include "core/cell/Capacity.h"
-#include "core/cell/Cell.h"
 #include "core/cell/Polarisation.h"
 #include "core/cell/Resistance.h"
+#include "core/design/Cell.h"
 #include <array>
 #include <optional>
 #include <stop_token>
@@ -20,8 +20,8 @@ namespace anodex::cell {
 struct CompetingReaction {
     std::size_t reaction = 0;
     double equilibriumVolts = 0.0;
-    double amps = 0.0;             ///< Anodic positive; 0 when blocked.
-    Blocked blocked = Blocked::No; ///< No when at least one route is open.
+    double amps = 0.0;                                   ///< Anodic positive; 0 when blocked.
+    electrode::Blocked blocked = electrode::Blocked::No; ///< No when at least one route is open.
     std::optional<chemistry::SpeciesIndex> missing;
 };
 
@@ -78,22 +78,24 @@ struct Evaluation {
     double hydrogenM3PerSecond = 0.0;      ///< At 20 °C and 101.325 kPa, both electrodes, at rest.
     std::vector<CurvePoint> curve;         ///< Moment `first`.
 
-    [[nodiscard]] const SideResult& side(Side which) const { return sides[static_cast<std::size_t>(which)]; }
+    [[nodiscard]] const SideResult& side(design::Side which) const {
+        return sides[static_cast<std::size_t>(which)];
+    }
 };
 
 struct EvaluationOptions {
     int curvePoints = 200;
 };
 
-[[nodiscard]] Evaluation evaluate(const chemistry::Catalogue& catalogue, const Cell& cell,
+[[nodiscard]] Evaluation evaluate(const chemistry::Catalogue& catalogue, const design::Cell& cell,
                                   const EvaluationOptions& options = {});
 
 /// Under which loss the drop across a part of the resistance is counted.
 [[nodiscard]] LossPart lossPartOf(ResistancePart part);
 
 /// Voltage lost at `amps`, part by part; they sum to thermodynamic minus terminal voltage.
-[[nodiscard]] std::vector<Loss> lossesAt(const chemistry::Catalogue& catalogue, const Cell& cell,
+[[nodiscard]] std::vector<Loss> lossesAt(const chemistry::Catalogue& catalogue, const design::Cell& cell,
                                          const Evaluation& evaluation, double amps,
-                                         Moment moment = Moment::First);
+                                         electrode::Moment moment = electrode::Moment::First);
 
 } // namespace anodex::cell

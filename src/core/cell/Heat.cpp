@@ -2,13 +2,13 @@
 
 namespace anodex::cell {
 
-double heatWatts(const chemistry::Catalogue& catalogue, const Cell& cell, const Polarisation& curve,
+double heatWatts(const chemistry::Catalogue& catalogue, const design::Cell& cell, const Polarisation& curve,
                  double cellAmps) {
     double watts = -curve.voltsAt(cellAmps) * cellAmps;
-    for (const Side side : {Side::Negative, Side::Positive}) {
+    for (const design::Side side : {design::Side::Negative, design::Side::Positive}) {
         const double volts = curve.potentialAt(side, cellAmps);
-        for (const Route& route : curve.electrode(side).routes()) {
-            if (route.blocked != Blocked::No) {
+        for (const electrode::Route& route : curve.electrode(side).routes()) {
+            if (route.blocked != electrode::Blocked::No) {
                 continue;
             }
             const double perKelvin = catalogue.reactions[route.reaction].standardVoltsPerKelvin;

@@ -2,13 +2,15 @@
 
 #include "core/base/Constants.h"
 #include "core/base/SolventMass.h"
-#include "core/cell/PorousLayer.h"
+#include "core/electrode/PorousLayer.h"
 
 #include <algorithm>
 #include <cmath>
 
 namespace anodex::cell {
 namespace {
+
+using design::Side;
 
 constexpr double kStillAirMetresPerSecond = 0.003;
 constexpr double kHumidity = 0.5;
@@ -23,13 +25,13 @@ double saturatedVapour(double temperatureKelvin) {
 
 } // namespace
 
-double dryingKgPerSecond(const Cell& cell) {
+double dryingKgPerSecond(const design::Cell& cell) {
     double kilograms = 0.0;
     for (const Side side : {Side::Negative, Side::Positive}) {
-        if (cell.electrode(side).air == Air::Breathing) {
+        if (cell.electrode(side).air == design::Air::Breathing) {
             const double drive = std::max(cell.solution(side).solventActivity - kHumidity, 0.0);
             const double transfer = 1.0 / (1.0 / kStillAirMetresPerSecond +
-                                           openingsResistance(cell.electrode(side), kVapourInAir));
+                                           electrode::openingsResistance(cell.electrode(side), kVapourInAir));
             kilograms +=
                 transfer * cell.electrode(side).areaM2 * drive * saturatedVapour(cell.temperatureKelvin);
         }

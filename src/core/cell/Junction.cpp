@@ -104,7 +104,7 @@ double acrossMembrane(const Catalogue& catalogue, const Concentrations& left, co
 
 } // namespace
 
-double junctionVolts(const Catalogue& catalogue, const Cell& cell) {
+double junctionVolts(const Catalogue& catalogue, const design::Cell& cell) {
     if (!cell.twoLiquids) {
         return 0.0;
     }

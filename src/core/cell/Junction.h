@@ -7,10 +7,10 @@
 //            (1936)).
 // Sign       potential of the positive liquid minus that of the negative one, volts.
 #pragma once
-#include "core/cell/Cell.h"
+#include "core/design/Cell.h"
 
 namespace anodex::cell {
 
-[[nodiscard]] double junctionVolts(const chemistry::Catalogue& catalogue, const Cell& cell);
+[[nodiscard]] double junctionVolts(const chemistry::Catalogue& catalogue, const design::Cell& cell);
 
 } // namespace anodex::cell

@@ -11,16 +11,16 @@
 
 namespace anodex::cell {
 
-Polarisation::Polarisation(const chemistry::Catalogue& catalogue, const Cell& cell, Moment moment,
-                           const Draw& draw)
-    : m_negative(catalogue, cell, Side::Negative, Moment::Settled, draw),
-      m_positive(catalogue, cell, Side::Positive, Moment::Settled, draw),
+Polarisation::Polarisation(const chemistry::Catalogue& catalogue, const design::Cell& cell,
+                           electrode::Moment moment, const electrode::Draw& draw)
+    : m_negative(catalogue, cell, design::Side::Negative, electrode::Moment::Settled, draw),
+      m_positive(catalogue, cell, design::Side::Positive, electrode::Moment::Settled, draw),
       m_restNegative(m_negative.potentialAt(0.0)), m_restPositive(m_positive.potentialAt(0.0)),
       m_junction(cell::junctionVolts(catalogue, cell)),
       m_ohm(resistanceBudget(catalogue, cell, draw).totalOhm) {
-    if (moment == Moment::First) {
-        m_negative = ElectrodeModel(catalogue, cell, Side::Negative, moment, draw);
-        m_positive = ElectrodeModel(catalogue, cell, Side::Positive, moment, draw);
+    if (moment == electrode::Moment::First) {
+        m_negative = electrode::ElectrodeModel(catalogue, cell, design::Side::Negative, moment, draw);
+        m_positive = electrode::ElectrodeModel(catalogue, cell, design::Side::Positive, moment, draw);
         m_negative.restAt(m_restNegative);
         m_positive.restAt(m_restPositive);
     }

@@ -4,7 +4,7 @@
 //            measured open circuit shifts the whole curve.
 // Sign       I > 0 on discharge. A cell labelled the wrong way round has V(0) < 0 and I_sc < 0.
 #pragma once
-#include "core/cell/ElectrodeModel.h"
+#include "core/electrode/ElectrodeModel.h"
 #include <vector>
 
 namespace anodex::cell {
@@ -24,7 +24,8 @@ struct PowerPoint {
 
 class Polarisation {
 public:
-    Polarisation(const chemistry::Catalogue& catalogue, const Cell& cell, Moment moment, const Draw& draw);
+    Polarisation(const chemistry::Catalogue& catalogue, const design::Cell& cell, electrode::Moment moment,
+                 const electrode::Draw& draw);
 
     [[nodiscard]] double voltsAt(double amps) const;
     [[nodiscard]] double openCircuitVolts() const { return m_openCircuit; }
@@ -35,21 +36,21 @@ public:
     [[nodiscard]] PowerPoint maximumPower(double shortCircuitAmps) const;
     [[nodiscard]] std::vector<CurvePoint> curve(double shortCircuitAmps, int points) const;
 
-    [[nodiscard]] const ElectrodeModel& electrode(Side side) const {
-        return side == Side::Negative ? m_negative : m_positive;
+    [[nodiscard]] const electrode::ElectrodeModel& electrode(design::Side side) const {
+        return side == design::Side::Negative ? m_negative : m_positive;
     }
-    [[nodiscard]] double potentialAt(Side side, double cellAmps) const {
-        return electrode(side).potentialAt(side == Side::Negative ? cellAmps : -cellAmps);
+    [[nodiscard]] double potentialAt(design::Side side, double cellAmps) const {
+        return electrode(side).potentialAt(side == design::Side::Negative ? cellAmps : -cellAmps);
     }
-    [[nodiscard]] double restVolts(Side side) const {
-        return side == Side::Negative ? m_restNegative : m_restPositive;
+    [[nodiscard]] double restVolts(design::Side side) const {
+        return side == design::Side::Negative ? m_restNegative : m_restPositive;
     }
     [[nodiscard]] double junctionVolts() const { return m_junction; }
     [[nodiscard]] double ohm() const { return m_ohm; }
 
 private:
-    ElectrodeModel m_negative;
-    ElectrodeModel m_positive;
+    electrode::ElectrodeModel m_negative;
+    electrode::ElectrodeModel m_positive;
     double m_restNegative = 0.0;
     double m_restPositive = 0.0;
     double m_junction = 0.0;

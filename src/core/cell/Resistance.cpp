@@ -1,7 +1,7 @@
 #include "core/cell/Resistance.h"
 
-#include "core/cell/PorousLayer.h"
 #include "core/cell/Spreading.h"
+#include "core/electrode/PorousLayer.h"
 
 #include <algorithm>
 #include <cmath>
@@ -9,14 +9,18 @@
 namespace anodex::cell {
 namespace {
 
+using design::Side;
+using electrode::Draw;
+
 /// Along the sheet and, for a film that does not carry current far, through it.
 double bodyOhm(const chemistry::Material& material, double thicknessMetres, double areaM2, const Draw& draw) {
     // Current gathers along a square of the area towards one edge: a third of end-to-end.
-    const double along = resistivity(material, draw) / std::max(thicknessMetres, 1e-6) / 3.0;
+    const double along = electrode::resistivity(material, draw) / std::max(thicknessMetres, 1e-6) / 3.0;
     return along + draw.factor("film of " + material.name, material.throughOhmM2) / areaM2;
 }
 
-double collectorOhm(const chemistry::Catalogue& catalogue, const Electrode& electrode, const Draw& draw) {
+double collectorOhm(const chemistry::Catalogue& catalogue, const design::Electrode& electrode,
+                    const Draw& draw) {
     if (!electrode.collector) {
         return 0.0;
     }
@@ -27,11 +31,8 @@ double collectorOhm(const chemistry::Catalogue& catalogue, const Electrode& elec
 
 } // namespace
 
-double currentArea(const Cell& cell) {
-    return std::sqrt(cell.electrodes[0].areaM2 * cell.electrodes[1].areaM2);
-}
-
-ResistanceBudget resistanceBudget(const chemistry::Catalogue& catalogue, const Cell& cell, const Draw& draw) {
+ResistanceBudget resistanceBudget(const chemistry::Catalogue& catalogue, const design::Cell& cell,
+                                  const Draw& draw) {
     ResistanceBudget budget;
     if (cell.measuredResistanceOhm) {
         budget.shares.push_back({ResistancePart::Measured, *cell.measuredResistanceOhm});
@@ -44,9 +45,10 @@ ResistanceBudget resistanceBudget(const chemistry::Catalogue& catalogue, const C
             budget.totalOhm += ohm;
         }
     };
-    const double area = currentArea(cell);
-    const double negative = conductivityOf(cell, Side::Negative, draw);
-    const double positive = cell.twoLiquids ? conductivityOf(cell, Side::Positive, draw) : negative;
+    const double area = design::currentArea(cell);
+    const double negative = electrode::conductivityOf(cell, Side::Negative, draw);
+    const double positive =
+        cell.twoLiquids ? electrode::conductivityOf(cell, Side::Positive, draw) : negative;
     const double layer = cell.barrier ? cell.barrier->thicknessMetres : 0.0;
     const double free = std::max(cell.gapMetres - layer, 0.0);
     const double fromNegative = halfPath(cell, Side::Negative, free).perMetre / negative;
@@ -71,15 +73,15 @@ ResistanceBudget resistanceBudget(const chemistry::Catalogue& catalogue, const C
         }
     }
     for (const Side side : {Side::Negative, Side::Positive}) {
-        const Electrode& electrode = cell.electrode(side);
+        const design::Electrode& electrode = cell.electrode(side);
         const bool isNegative = side == Side::Negative;
-        const double body = electrode.collector ? layerOhm(catalogue, electrode, draw)
+        const double body = electrode.collector ? electrode::layerOhm(catalogue, electrode, draw)
                                                 : bodyOhm(catalogue.materials[electrode.material],
                                                           electrode.thicknessMetres, electrode.areaM2, draw);
         add(isNegative ? ResistancePart::NegativeBody : ResistancePart::PositiveBody,
             electrode.measuredOhm.value_or(body));
         add(isNegative ? ResistancePart::NegativePores : ResistancePart::PositivePores,
-            poreOhm(catalogue, cell, side, draw));
+            electrode::poreOhm(catalogue, cell, side, draw));
         add(isNegative ? ResistancePart::NegativeCollector : ResistancePart::PositiveCollector,
             collectorOhm(catalogue, electrode, draw));
     }

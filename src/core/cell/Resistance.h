@@ -6,8 +6,8 @@
 // Source     MacMullin & Muccini, AIChE J. 2, 393 (1956).
 // Units      ohm.
 #pragma once
-#include "core/cell/Cell.h"
-#include "core/cell/Draw.h"
+#include "core/design/Cell.h"
+#include "core/electrode/Draw.h"
 #include <vector>
 
 namespace anodex::cell {
@@ -37,10 +37,7 @@ struct ResistanceBudget {
     double totalOhm = 0.0;
 };
 
-[[nodiscard]] ResistanceBudget resistanceBudget(const chemistry::Catalogue& catalogue, const Cell& cell,
-                                                const Draw& draw);
-
-/// Cross-section the current crosses between the electrodes, m².
-[[nodiscard]] double currentArea(const Cell& cell);
+[[nodiscard]] ResistanceBudget resistanceBudget(const chemistry::Catalogue& catalogue,
+                                                const design::Cell& cell, const electrode::Draw& draw);
 
 } // namespace anodex::cell

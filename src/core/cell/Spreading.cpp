@@ -1,7 +1,5 @@
 #include "core/cell/Spreading.h"
 
-#include "core/cell/Resistance.h"
-
 #include <algorithm>
 #include <cmath>
 #include <limits>
@@ -11,7 +9,7 @@ namespace {
 
 /// Cross-section the current can spread to. Most of a vessel's liquid lies beside or behind the electrodes,
 /// where little current goes: only a large bath counts (common practice, no source).
-double bathArea(const Cell& cell, Side side) {
+double bathArea(const design::Cell& cell, design::Side side) {
     constexpr double kShareCrossed = 0.03;
     const auto& solution = cell.solution(side);
     return solution.mixture.isUnbounded ? std::numeric_limits<double>::infinity()
@@ -20,8 +18,8 @@ double bathArea(const Cell& cell, Side side) {
 
 } // namespace
 
-HalfPath halfPath(const Cell& cell, Side side, double freeMetres) {
-    const double plane = 0.5 * freeMetres / currentArea(cell);
+HalfPath halfPath(const design::Cell& cell, design::Side side, double freeMetres) {
+    const double plane = 0.5 * freeMetres / design::currentArea(cell);
     const double area = cell.electrode(side).areaM2;
     const double bath = bathArea(cell, side);
     if (!(bath > area)) {

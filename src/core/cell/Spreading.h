@@ -7,7 +7,7 @@
 //            b²).
 // Units      1/m: divided by the conductivity it is a resistance.
 #pragma once
-#include "core/cell/Cell.h"
+#include "core/design/Cell.h"
 
 namespace anodex::cell {
 
@@ -17,6 +17,6 @@ struct HalfPath {
 };
 
 /// `freeMetres` is the liquid of the whole gap without separators; half of it belongs to each side.
-[[nodiscard]] HalfPath halfPath(const Cell& cell, Side side, double freeMetres);
+[[nodiscard]] HalfPath halfPath(const design::Cell& cell, design::Side side, double freeMetres);
 
 } // namespace anodex::cell

@@ -3,7 +3,7 @@
 //
 // Threads    immutable after loading; share freely.
 #pragma once
-#include "core/chemistry/Compatibility.h"
+#include "core/chemistry/CompatibilityRule.h"
 #include "core/chemistry/Material.h"
 #include "core/chemistry/Reaction.h"
 #include "core/chemistry/Species.h"

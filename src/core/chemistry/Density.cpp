@@ -1,7 +1,8 @@
 // Density of mixtures: each solute brings the apparent volume it has in its own solution of the same total
 // mass fraction (a form of Young's rule). Pure solvent: Kell, J. Chem. Eng. Data 20, 97 (1975).
+#include "core/chemistry/Density.h"
+
 #include "core/base/Constants.h"
-#include "core/chemistry/Solution.h"
 
 #include <algorithm>
 

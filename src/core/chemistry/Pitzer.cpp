@@ -109,7 +109,7 @@ double lookUp(const std::map<std::pair<SpeciesIndex, SpeciesIndex>, double>& tab
 
 class Evaluation {
 public:
-    Evaluation(const Catalogue& catalogue, std::span<const Amount> amounts, double temperatureKelvin)
+    Evaluation(const Catalogue& catalogue, std::span<const MolalAmount> amounts, double temperatureKelvin)
         : m_catalogue(catalogue), m_amounts(amounts), m_slope(debyeHueckelSlope(temperatureKelvin)) {}
 
     ActivityResult run() {
@@ -130,7 +130,7 @@ public:
 private:
     void sortIons() {
         double strength = 0.0;
-        for (const Amount& amount : m_amounts) {
+        for (const MolalAmount& amount : m_amounts) {
             const double z = m_catalogue.species[amount.species].formula.charge;
             strength += 0.5 * z * z * amount.molality;
         }
@@ -252,7 +252,7 @@ private:
     }
 
     const Catalogue& m_catalogue;
-    std::span<const Amount> m_amounts;
+    std::span<const MolalAmount> m_amounts;
     double m_slope;
     std::vector<Ion> m_cations;
     std::vector<Ion> m_anions;
@@ -267,7 +267,7 @@ private:
 
 } // namespace
 
-ActivityResult pitzerActivities(const Catalogue& catalogue, std::span<const Amount> amounts,
+ActivityResult pitzerActivities(const Catalogue& catalogue, std::span<const MolalAmount> amounts,
                                 double temperatureKelvin) {
     return Evaluation(catalogue, amounts, temperatureKelvin).run();
 }

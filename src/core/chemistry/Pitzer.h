@@ -24,12 +24,12 @@ struct ActivityResult {
     bool beyondRange = false;     ///< A pair is used above the molality of its fit.
 };
 
-struct Amount {
+struct MolalAmount {
     SpeciesIndex species = 0;
     double molality = 0.0;
 };
 
-[[nodiscard]] ActivityResult pitzerActivities(const Catalogue& catalogue, std::span<const Amount> amounts,
-                                              double temperatureKelvin);
+[[nodiscard]] ActivityResult pitzerActivities(const Catalogue& catalogue,
+                                              std::span<const MolalAmount> amounts, double temperatureKelvin);
 
 } // namespace anodex::chemistry

@@ -4,7 +4,6 @@
 // pH         -log10 of the molal hydrogen-ion activity; single-ion values follow the ion-interaction model's
 //            own convention, so only differences between cells are measurable.
 // Range      0-60 °C. Interaction parameters are those of 25 °C.
-// Errors     none: every composition has an answer; `notes` say where it left the published range.
 #pragma once
 #include "core/chemistry/Catalogue.h"
 #include <optional>
@@ -93,9 +92,9 @@ struct Solution {
 [[nodiscard]] std::optional<double> meanActivityCoefficient(const Catalogue& catalogue,
                                                             const Solution& solution, std::size_t substance);
 
-[[nodiscard]] Solution solveSolution(const Catalogue& catalogue, const Mixture& mixture);
-
-/// Density of the mixture alone (kg/m³), without solving its equilibria; used to turn volumes into masses.
-[[nodiscard]] double mixtureDensity(const Catalogue& catalogue, const Mixture& mixture);
+/// ln of a species' activity over that of its one absent master, from the others' activities; none when one
+/// of those is absent as well or when several moieties of the master stand in it.
+[[nodiscard]] std::optional<double> lnOverMaster(const Catalogue& catalogue, const Solution& solution,
+                                                 SpeciesIndex species, SpeciesIndex master);
 
 } // namespace anodex::chemistry

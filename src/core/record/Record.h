@@ -5,8 +5,8 @@
 // Units      SI; current positive on discharge.
 #pragma once
 #include "core/base/Interval.h"
-#include "core/cell/Design.h"
 #include "core/cell/Polarisation.h"
+#include "core/design/Design.h"
 #include <cstdint>
 #include <optional>
 #include <string>
@@ -30,7 +30,7 @@ struct Revision {
     Id project;
     Id parent; ///< Empty for the first of a line.
     std::string name;
-    cell::CellDesign design;
+    design::CellDesign design;
     Millis created = 0;
     bool setAside = false;
     bool operator==(const Revision&) const = default;
@@ -61,7 +61,7 @@ struct Build {
     Id revision;
     std::string name;
     Millis built = 0;
-    cell::CellDesign asBuilt;
+    design::CellDesign asBuilt;
     Expectation expectation;
     bool setAside = false;
     bool operator==(const Build&) const = default;

@@ -1,7 +1,8 @@
 #include "core/shelf/Candidates.h"
+#include "core/design/Resolve.h"
 
-#include "core/cell/PorousLayer.h"
 #include "core/chemistry/NameLookup.h"
+#include "core/electrode/PorousLayer.h"
 
 #include <algorithm>
 #include <cmath>
@@ -10,11 +11,12 @@
 namespace anodex::shelf {
 namespace {
 
-using cell::CellDesign;
-using cell::DesignError;
-using cell::LiquidDesign;
-using cell::Side;
 using chemistry::Catalogue;
+using design::CellDesign;
+using design::DesignError;
+using design::LiquidBasis;
+using design::LiquidDesign;
+using design::Side;
 
 constexpr double kOneLiquidM3 = 1e-4;
 constexpr double kHalfM3 = 0.5 * kOneLiquidM3;
@@ -51,13 +53,13 @@ tl::expected<Candidates, DesignError> Candidates::create(const Catalogue& catalo
     Candidates made;
     made.m_shelf = shelf;
     for (const OwnedMaterial& owned : shelf.materials) {
-        cell::ElectrodeDesign electrode;
+        design::ElectrodeDesign electrode;
         electrode.material = owned.material;
         electrode.wettedAreaM2 = owned.areaM2;
         electrode.massKg = owned.massKg;
         const auto found = chemistry::findMaterial(catalogue, owned.material);
-        if (found && cell::breathesByNature(catalogue.materials[*found])) {
-            electrode.air = cell::Air::Breathing;
+        if (found && electrode::breathesByNature(catalogue.materials[*found])) {
+            electrode.air = design::Air::Breathing;
         }
         made.m_electrodes.push_back(std::move(electrode));
         made.m_priced = made.m_priced || owned.price.has_value();
@@ -82,7 +84,7 @@ void Candidates::pour(const Catalogue& catalogue) {
     for (const OwnedLiquid& owned : m_shelf.liquids) {
         LiquidDesign design;
         design.ready = owned.ready;
-        design.basis = cell::LiquidBasis::FinishedVolume;
+        design.basis = LiquidBasis::FinishedVolume;
         design.basisValue = std::min(kOneLiquidM3, owned.volumeM3);
         m_pours.push_back({std::move(design), scaled(owned.price, 1.0 / owned.volumeM3), false});
         m_priced = m_priced || owned.price.has_value();
@@ -106,9 +108,9 @@ void Candidates::pour(const Catalogue& catalogue) {
         }
         const auto add = [&](double molPerM3, bool weak) {
             LiquidDesign design;
-            design.basis = cell::LiquidBasis::FinishedVolume;
+            design.basis = LiquidBasis::FinishedVolume;
             design.basisValue = kOneLiquidM3;
-            design.solutes = {{owned.substance, {cell::AmountUnit::MolPerM3, tidied(molPerM3)}}};
+            design.solutes = {{owned.substance, {design::AmountUnit::MolPerM3, tidied(molPerM3)}}};
             const double kilogramsPerM3 = tidied(molPerM3) * molarMass;
             m_pours.push_back({std::move(design), scaled(owned.price, kilogramsPerM3 / owned.massKg), weak});
         };
@@ -129,12 +131,12 @@ std::optional<DesignError> Candidates::solve(const Catalogue& catalogue) {
         return error;
     };
     CellDesign plain;
-    plain.liquid.basis = cell::LiquidBasis::FinishedVolume;
+    plain.liquid.basis = LiquidBasis::FinishedVolume;
     plain.negative.material = plain.positive.material = catalogue.materials.front().id;
     for (std::size_t i = 0; i < m_electrodes.size(); ++i) {
         CellDesign design = plain;
         design.negative = m_electrodes[i];
-        auto solved = cell::resolve(catalogue, design);
+        auto solved = design::resolve(catalogue, design);
         if (!solved) {
             return located(solved.error(), "materials", i);
         }
@@ -143,14 +145,14 @@ std::optional<DesignError> Candidates::solve(const Catalogue& catalogue) {
     for (std::size_t i = 0; i < m_pours.size(); ++i) {
         CellDesign design = plain;
         design.liquid = m_pours[i].design;
-        auto whole = cell::resolve(catalogue, design);
+        auto whole = design::resolve(catalogue, design);
         const std::size_t ready = m_shelf.liquids.size();
         if (!whole) {
             return i < ready ? located(whole.error(), "liquids", i)
                              : located(whole.error(), "substances", substanceOf(i));
         }
         design.liquid = liquid(i, kHalfM3);
-        auto half = cell::resolve(catalogue, design);
+        auto half = design::resolve(catalogue, design);
         if (!half) {
             return located(half.error(), "liquids", i);
         }
@@ -161,9 +163,9 @@ std::optional<DesignError> Candidates::solve(const Catalogue& catalogue) {
     for (std::size_t i = 0; i <= m_shelf.separators.size(); ++i) {
         CellDesign design = plain;
         if (i < m_shelf.separators.size()) {
-            design.separator = cell::SeparatorDesign{m_shelf.separators[i].material, {}, {}};
+            design.separator = design::SeparatorDesign{m_shelf.separators[i].material, {}, {}};
         }
-        auto frame = cell::resolve(catalogue, design);
+        auto frame = design::resolve(catalogue, design);
         if (!frame) {
             return located(frame.error(), "separators", i);
         }
@@ -175,7 +177,7 @@ std::optional<DesignError> Candidates::solve(const Catalogue& catalogue) {
     for (std::size_t i = 0; i < m_shelf.cases.size(); ++i) {
         CellDesign design = plain;
         design.caseMaterial = m_shelf.cases[i].material;
-        if (auto known = cell::resolve(catalogue, design); !known) {
+        if (auto known = design::resolve(catalogue, design); !known) {
             return located(known.error(), "cases", i);
         }
     }
@@ -238,7 +240,7 @@ CellDesign Candidates::design(const Choice& choice) const {
         design.positiveLiquid = liquid(*choice.otherLiquid, kHalfM3);
     }
     if (choice.separator) {
-        design.separator = cell::SeparatorDesign{m_shelf.separators[*choice.separator].material, {}, {}};
+        design.separator = design::SeparatorDesign{m_shelf.separators[*choice.separator].material, {}, {}};
     }
     return design;
 }
@@ -254,9 +256,9 @@ CellDesign Candidates::design(std::size_t index, bool swapped) const {
     return made;
 }
 
-cell::Cell Candidates::cell(std::size_t index) const {
+design::Cell Candidates::cell(std::size_t index) const {
     const Choice chosen = choice(index);
-    cell::Cell made = m_frames[chosen.separator.value_or(m_shelf.separators.size())];
+    design::Cell made = m_frames[chosen.separator.value_or(m_shelf.separators.size())];
     made.electrodes = {m_solvedElectrodes[chosen.first], m_solvedElectrodes[chosen.second]};
     made.twoLiquids = chosen.otherLiquid.has_value();
     if (chosen.otherLiquid) {

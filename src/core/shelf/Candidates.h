@@ -10,23 +10,24 @@
 //            dissolves, and never more than the shelf holds.
 // Errors     create() names the first item the catalogue does not know; nothing throws.
 #pragma once
-#include "core/cell/Cell.h"
+#include "core/design/Cell.h"
+#include "core/design/Resolve.h"
 #include "core/shelf/Shelf.h"
 
 namespace anodex::shelf {
 
 class Candidates {
 public:
-    [[nodiscard]] static tl::expected<Candidates, cell::DesignError>
+    [[nodiscard]] static tl::expected<Candidates, design::DesignError>
     create(const chemistry::Catalogue& catalogue, const Shelf& shelf);
 
     [[nodiscard]] std::size_t size() const { return m_singles + m_doubles; }
     /// The design as it would be built; `swapped` trades the electrodes and their liquids.
-    [[nodiscard]] cell::CellDesign design(std::size_t index, bool swapped = false) const;
+    [[nodiscard]] design::CellDesign design(std::size_t index, bool swapped = false) const;
     /// Something on the shelf has a price.
     [[nodiscard]] bool priced() const { return m_priced; }
     /// What resolve() makes of that design, put together from parts that were solved once.
-    [[nodiscard]] cell::Cell cell(std::size_t index) const;
+    [[nodiscard]] design::Cell cell(std::size_t index) const;
     /// Of all that goes into it, by share of the liquid used; absent when a part of it has no price.
     [[nodiscard]] std::optional<double> price(std::size_t index) const;
 
@@ -39,30 +40,30 @@ private:
         std::optional<std::size_t> separator;
     };
     struct Pour {
-        cell::LiquidDesign design;
+        design::LiquidDesign design;
         std::optional<double> pricePerM3;
         bool weak = false;
     };
 
     Candidates() = default;
     void pour(const chemistry::Catalogue& catalogue);
-    [[nodiscard]] std::optional<cell::DesignError> solve(const chemistry::Catalogue& catalogue);
+    [[nodiscard]] std::optional<design::DesignError> solve(const chemistry::Catalogue& catalogue);
     [[nodiscard]] std::size_t substanceOf(std::size_t pour) const;
     [[nodiscard]] Choice choice(std::size_t index) const;
-    [[nodiscard]] cell::LiquidDesign liquid(std::size_t index, double volumeM3) const;
-    [[nodiscard]] cell::CellDesign design(const Choice& choice) const;
+    [[nodiscard]] design::LiquidDesign liquid(std::size_t index, double volumeM3) const;
+    [[nodiscard]] design::CellDesign design(const Choice& choice) const;
 
     Shelf m_shelf;
-    std::vector<cell::ElectrodeDesign> m_electrodes;
+    std::vector<design::ElectrodeDesign> m_electrodes;
     std::vector<Pour> m_pours;
     std::vector<std::size_t> m_strong; ///< Of the pours.
     std::vector<std::size_t> m_open;   ///< Separators that one liquid passes.
     std::vector<std::size_t> m_dividing;
-    std::vector<cell::Electrode> m_solvedElectrodes;
+    std::vector<design::Electrode> m_solvedElectrodes;
     std::vector<chemistry::Solution> m_whole; ///< Each pour as the only liquid.
     std::vector<chemistry::Solution> m_half;  ///< Each pour as one of two.
     std::vector<double> m_doubt;              ///< Of each pour's strength.
-    std::vector<cell::Cell> m_frames;         ///< By separator; the last has none.
+    std::vector<design::Cell> m_frames;       ///< By separator; the last has none.
     std::size_t m_singles = 0;
     std::size_t m_doubles = 0;
     bool m_priced = false;

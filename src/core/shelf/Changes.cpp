@@ -1,8 +1,9 @@
 #include "core/shelf/Changes.h"
+#include "core/design/Resolve.h"
 
 #include "core/base/Constants.h"
 #include "core/base/Fault.h"
-#include "core/cell/PorousLayer.h"
+#include "core/electrode/PorousLayer.h"
 
 #include <algorithm>
 #include <map>
@@ -11,10 +12,12 @@
 namespace anodex::shelf {
 namespace {
 
-using cell::CellDesign;
-using cell::Side;
 using chemistry::Catalogue;
 using chemistry::Material;
+using design::CellDesign;
+using design::ElectrodeDesign;
+using design::Side;
+using findings::Finding;
 
 constexpr double kWorthSaying = 1.01;
 constexpr double kWarmerKelvin = 15.0;
@@ -25,30 +28,30 @@ constexpr double kPowderShare = 0.1;
 
 struct Judged {
     double figure = 0.0;
-    std::vector<cell::Finding> findings;
-    cell::Cell cell;
+    std::vector<Finding> findings;
+    design::Cell cell;
 };
 
 /// Nothing for what cannot be built, and for what the model cannot work out: neither is a suggestion.
 std::optional<Judged> judge(const Catalogue& catalogue, const CellDesign& design, RankBy by) {
     try {
-        auto cell = cell::resolve(catalogue, design);
+        auto cell = design::resolve(catalogue, design);
         if (!cell) {
             return std::nullopt;
         }
         const cell::Evaluation evaluation = cell::evaluate(catalogue, *cell, {0});
         return Judged{figureOf(catalogue, *cell, evaluation, by, std::nullopt),
-                      findingsFor(catalogue, *cell, evaluation), std::move(*cell)};
+                      findings::findingsFor(catalogue, *cell, evaluation), std::move(*cell)};
     } catch (const base::Fault&) {
         return std::nullopt;
     }
 }
 
-bool sameFinding(const cell::Finding& one, const cell::Finding& other) {
+bool sameFinding(const Finding& one, const Finding& other) {
     return one.code == other.code && one.rule == other.rule && one.part == other.part;
 }
 
-std::size_t undissolvedIn(const cell::Cell& cell) {
+std::size_t undissolvedIn(const design::Cell& cell) {
     return cell.solutions[0].undissolved.size() + cell.solutions[1].undissolved.size();
 }
 
@@ -100,10 +103,10 @@ private:
             return;
         }
         Change change{kind, std::move(design), m_start->figure, judged->figure, {}};
-        for (const cell::Finding& finding : judged->findings) {
+        for (const Finding& finding : judged->findings) {
             const bool had = std::any_of(m_start->findings.begin(), m_start->findings.end(),
                                          [&](const auto& f) { return sameFinding(f, finding); });
-            if (finding.severity == cell::Severity::Danger && !had && !change.danger) {
+            if (finding.severity == findings::Severity::Danger && !had && !change.danger) {
                 change.danger = finding;
             }
         }
@@ -119,7 +122,7 @@ private:
     void sizes(Side side) {
         for (const double factor : {2.0, 0.5}) {
             attempt(ChangeKind::Area, side, [&](CellDesign& design) {
-                cell::ElectrodeDesign& electrode = design.electrode(side);
+                ElectrodeDesign& electrode = design.electrode(side);
                 electrode.wettedAreaM2 *= factor;
                 for (std::optional<double>* mass : {&electrode.massKg, &electrode.measuredMassKg}) {
                     if (*mass) {
@@ -128,7 +131,7 @@ private:
                 }
             });
             attempt(ChangeKind::Thickness, side, [&](CellDesign& design) {
-                cell::ElectrodeDesign& electrode = design.electrode(side);
+                ElectrodeDesign& electrode = design.electrode(side);
                 electrode.thicknessMetres = factor * m_start->cell.electrode(side).thicknessMetres;
                 electrode.massKg.reset();
                 electrode.measuredMassKg.reset();
@@ -144,8 +147,8 @@ private:
         for (std::size_t i = 0; i < count; ++i) {
             for (const double factor : {2.0, 0.5}) {
                 CellDesign design = m_design;
-                cell::Amount& amount = design.liquidAt(side).solutes[i].amount;
-                if (amount.unit == cell::AmountUnit::MassFraction && amount.value * factor > 0.6) {
+                design::Amount& amount = design.liquidAt(side).solutes[i].amount;
+                if (amount.unit == design::AmountUnit::MassFraction && amount.value * factor > 0.6) {
                     continue;
                 }
                 amount.value *= factor;
@@ -159,9 +162,9 @@ private:
     }
 
     void air(Side side) {
-        if (cell::breathesByNature(body(side))) {
+        if (electrode::breathesByNature(body(side))) {
             attempt(ChangeKind::Air, side, [&](CellDesign& design) {
-                design.electrode(side).air = cell::Air::Breathing;
+                design.electrode(side).air = design::Air::Breathing;
                 design.electrode(side).openShare.reset();
                 design.electrode(side).filledPores.reset();
             });
@@ -176,7 +179,7 @@ private:
         for (const Material& material : m_catalogue.materials) {
             if (material.wettedShareAsCollector > 0.0 && !m_design.electrode(side).collector) {
                 attempt(ChangeKind::Collector, side, [&](CellDesign& design) {
-                    design.electrode(side).collector = cell::CollectorDesign{material.name, {}};
+                    design.electrode(side).collector = design::CollectorDesign{material.name, {}};
                 });
             }
             if (material.specificAreaM2PerKg > 0.0 && m_design.electrode(side).additives.empty()) {
@@ -194,14 +197,14 @@ private:
                 continue;
             }
             attempt(ChangeKind::Material, side, [&](CellDesign& design) {
-                cell::ElectrodeDesign& electrode = design.electrode(side);
+                ElectrodeDesign& electrode = design.electrode(side);
                 electrode.material = material.name;
                 electrode.massKg.reset();
                 electrode.measuredMassKg.reset();
                 electrode.thicknessMetres.reset();
                 electrode.measuredResistanceOhm.reset();
-                if (cell::breathesByNature(material)) {
-                    electrode.air = cell::Air::Breathing;
+                if (electrode::breathesByNature(material)) {
+                    electrode.air = design::Air::Breathing;
                 }
             });
         }

@@ -26,16 +26,16 @@ enum class ChangeKind {
 
 struct Change {
     ChangeKind kind = ChangeKind::Area;
-    cell::CellDesign design; ///< The child revision it would make.
-    double before = 0.0;     ///< The figure, as in Screened.
+    design::CellDesign design; ///< The child revision it would make.
+    double before = 0.0;       ///< The figure, as in Screened.
     double after = 0.0;
-    std::optional<cell::Finding> danger; ///< One that the design did not have.
+    std::optional<findings::Finding> danger; ///< One that the design did not have.
 };
 
 /// Most helpful first, at most `top`; ranked by voltage, power or life. Empty when the design cannot be
 /// evaluated.
 [[nodiscard]] std::optional<std::vector<Change>> helpfulChanges(const chemistry::Catalogue& catalogue,
-                                                                const cell::CellDesign& design, RankBy by,
+                                                                const design::CellDesign& design, RankBy by,
                                                                 std::size_t top, std::stop_token stop = {});
 
 } // namespace anodex::shelf

@@ -1,6 +1,6 @@
 #include "core/shelf/Figure.h"
 
-#include "core/cell/Findings.h"
+#include "core/findings/Findings.h"
 
 #include <limits>
 
@@ -8,14 +8,14 @@ namespace anodex::shelf {
 namespace {
 
 using cell::Evaluation;
-using cell::Severity;
+using findings::Severity;
 
 constexpr double kSmallLoadAmps = 1e-3;
 constexpr double kUsefulVolts = 0.3;
 
-double lifeSeconds(const chemistry::Catalogue& catalogue, const cell::Cell& cell,
+double lifeSeconds(const chemistry::Catalogue& catalogue, const design::Cell& cell,
                    const Evaluation& evaluation) {
-    const cell::Polarisation settled(catalogue, cell, cell::Moment::Settled, cell::Draw::nominal());
+    const cell::Polarisation settled(catalogue, cell, electrode::Moment::Settled, electrode::Draw::nominal());
     if (evaluation.settled.shortCircuitAmps < kSmallLoadAmps ||
         settled.voltsAt(kSmallLoadAmps) < kUsefulVolts) {
         return 0.0;
@@ -28,9 +28,9 @@ double pricePerJoule(const Evaluation& evaluation, const std::optional<double>& 
     return price && joules > 0.0 ? *price / joules : std::numeric_limits<double>::infinity();
 }
 
-double unsafety(const std::vector<cell::Finding>& findings) {
+double unsafety(const std::vector<findings::Finding>& findings) {
     double sum = 0.0;
-    for (const cell::Finding& finding : findings) {
+    for (const findings::Finding& finding : findings) {
         sum += finding.severity == Severity::Danger ? 1e4 : finding.severity == Severity::Warning ? 1e2 : 1.0;
     }
     return sum;
@@ -38,7 +38,7 @@ double unsafety(const std::vector<cell::Finding>& findings) {
 
 } // namespace
 
-double figureOf(const chemistry::Catalogue& catalogue, const cell::Cell& cell, const Evaluation& evaluation,
+double figureOf(const chemistry::Catalogue& catalogue, const design::Cell& cell, const Evaluation& evaluation,
                 RankBy by, const std::optional<double>& price) {
     switch (by) {
     case RankBy::Voltage:
@@ -52,7 +52,7 @@ double figureOf(const chemistry::Catalogue& catalogue, const cell::Cell& cell, c
     case RankBy::Cost:
         return pricePerJoule(evaluation, price);
     case RankBy::Safety:
-        return unsafety(findingsFor(catalogue, cell, evaluation));
+        return unsafety(findings::findingsFor(catalogue, cell, evaluation));
     }
     return 0.0;
 }

@@ -9,7 +9,7 @@ namespace anodex::shelf {
 enum class RankBy { Voltage, Power, SteadyPower, Life, Cost, Safety };
 
 /// V, W, s, price per J, or points against it; what each means stands in Screening.h.
-[[nodiscard]] double figureOf(const chemistry::Catalogue& catalogue, const cell::Cell& cell,
+[[nodiscard]] double figureOf(const chemistry::Catalogue& catalogue, const design::Cell& cell,
                               const cell::Evaluation& evaluation, RankBy by,
                               const std::optional<double>& price);
 

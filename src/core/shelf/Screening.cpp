@@ -12,10 +12,11 @@ namespace anodex::shelf {
 namespace {
 
 using cell::Evaluation;
+using design::Cell;
 
 constexpr std::size_t kProgressStep = 256;
 
-cell::Cell turned(cell::Cell cell) {
+Cell turned(Cell cell) {
     std::swap(cell.electrodes[0], cell.electrodes[1]);
     std::swap(cell.solutions[0], cell.solutions[1]);
     std::swap(cell.liquidDoubtFactor[0], cell.liquidDoubtFactor[1]);
@@ -24,7 +25,7 @@ cell::Cell turned(cell::Cell cell) {
 
 Screened screenOne(const chemistry::Catalogue& catalogue, const Candidates& candidates, RankBy by,
                    std::size_t index) {
-    cell::Cell cell = candidates.cell(index);
+    Cell cell = candidates.cell(index);
     Evaluation evaluation = cell::evaluate(catalogue, cell, {0});
     Screened screened;
     screened.index = index;

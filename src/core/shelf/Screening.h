@@ -6,7 +6,7 @@
 //            voltage between equals.
 // Threads    the result does not depend on their number. A stop gives nothing.
 #pragma once
-#include "core/cell/Findings.h"
+#include "core/findings/Findings.h"
 #include "core/shelf/Candidates.h"
 #include "core/shelf/Figure.h"
 #include <functional>

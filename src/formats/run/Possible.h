@@ -5,7 +5,7 @@
 // cells lie between
 //            a tenth of a microampere and 20 A. With a design at hand its own figures decide.
 #pragma once
-#include "formats/run/RunCsv.h"
+#include "formats/run/RunReading.h"
 #include "quantity/Units.h"
 #include <string_view>
 #include <vector>

@@ -1,6 +1,6 @@
 // src/formats/run/RowReader.h - one line of a run after the other, by a mapping.
 #pragma once
-#include "formats/run/RunCsv.h"
+#include "formats/run/RunReading.h"
 #include "formats/run/TimeCell.h"
 #include "quantity/Units.h"
 #include <string_view>

@@ -1,7 +1,7 @@
 // src/formats/run/RunTable.h - the columns of a run's text: where they begin, what they are called, a sample
 // of rows.
 #pragma once
-#include "formats/run/RunCsv.h"
+#include "formats/run/RunReading.h"
 #include <string>
 #include <string_view>
 #include <vector>

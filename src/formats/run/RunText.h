@@ -1,6 +1,6 @@
 // src/formats/run/RunText.h - a file's bytes as lines of UTF-8: unpacked, decoded, one kind of line end.
 #pragma once
-#include "formats/run/RunCsv.h"
+#include "formats/run/RunReading.h"
 #include <string>
 #include <string_view>
 

@@ -2,7 +2,7 @@
 //
 // Source     ISO 8601-1:2019 for the year-first forms; the time zone database through its own library.
 #pragma once
-#include "formats/run/RunCsv.h"
+#include "formats/run/RunReading.h"
 #include <optional>
 #include <string_view>
 

@@ -1,7 +1,7 @@
 // The promises of the first slice: five kinds of cell from the same equations, and how they vary.
 #include "core/cell/Evaluation.h"
 #include "core/cell/Doubt.h"
-#include "core/cell/Findings.h"
+#include "core/findings/Findings.h"
 #include "tests/support/CellJson.h"
 #include "tests/support/Samples.h"
 
@@ -12,6 +12,11 @@
 
 namespace anodex::cell {
 namespace {
+
+using design::Cell;
+using design::Side;
+using findings::Finding;
+using findings::FindingCode;
 
 using Json = nlohmann::ordered_json;
 
@@ -108,7 +113,7 @@ TEST(Evaluation, SwappedElectrodesGiveTheSameMagnitudeAndSaySo) {
     EXPECT_NEAR(swapped.first.shortCircuitAmps, -straight.first.shortCircuitAmps,
                 1e-4 * straight.first.shortCircuitAmps);
     EXPECT_GT(swapped.first.maximumPower.watts, 0.0);
-    const auto findings = findingsFor(test::catalogue(), cell, swapped);
+    const auto findings = findings::findingsFor(test::catalogue(), cell, swapped);
     const auto reversed = std::find_if(findings.begin(), findings.end(), [](const Finding& f) {
         return f.code == FindingCode::PolarityReversed;
     });
@@ -203,7 +208,8 @@ TEST(Evaluation, LossesSumToWhatIsMissing) {
         for (const Loss& loss : lossesAt(test::catalogue(), cell, e, amps)) {
             lost += loss.volts;
         }
-        const Polarisation curve(test::catalogue(), cell, Moment::First, Draw::nominal());
+        const Polarisation curve(test::catalogue(), cell, electrode::Moment::First,
+                                 electrode::Draw::nominal());
         EXPECT_NEAR(e.thermodynamicVolts - lost, curve.voltsAt(amps), 1e-6);
     }
 }
@@ -292,7 +298,7 @@ TEST(Capacity, AcidIsSharedByBothLeadPlates) {
 TEST(Findings, NameWhatIsWrong) {
     const auto of = [](const Json& json) {
         const Cell cell = test::cellOf(json.dump());
-        return findingsFor(test::catalogue(), cell, evaluate(test::catalogue(), cell));
+        return findings::findingsFor(test::catalogue(), cell, evaluate(test::catalogue(), cell));
     };
     EXPECT_TRUE(has(of(Json::parse(test::foilInAlkali())), FindingCode::HydrogenGas));
     EXPECT_TRUE(has(of(Json::parse(test::foilInAlkali())), FindingCode::CorrosiveLiquid));
@@ -323,9 +329,9 @@ TEST(Findings, NameWhatIsWrong) {
 
 TEST(Findings, DangerStandsFirst) {
     const Cell cell = test::cellOf(test::foilInAlkali());
-    const auto findings = findingsFor(test::catalogue(), cell, evaluate(test::catalogue(), cell));
+    const auto findings = findings::findingsFor(test::catalogue(), cell, evaluate(test::catalogue(), cell));
     ASSERT_FALSE(findings.empty());
-    EXPECT_EQ(findings.front().severity, Severity::Danger);
+    EXPECT_EQ(findings.front().severity, findings::Severity::Danger);
     EXPECT_TRUE(std::is_sorted(findings.begin(), findings.end(),
                                [](const Finding& a, const Finding& b) { return a.severity < b.severity; }));
 }
@@ -374,10 +380,10 @@ TEST(Doubt, HoldsTheValueAndNamesWhatMatters) {
 
 TEST(Doubt, ASmallVoltageIsDoubtedNoMoreThanALargeOne) {
     using namespace test::json;
-    const Cell cell =
-        test::cellOf(apart(cellWith(electrode("copper"), electrode("copper"), water({{"CuSO4", 0.01}})),
-                           water({{"CuSO4", 1}}), "porous pot")
-                         .dump());
+    const Cell cell = test::cellOf(
+        apart(cellWith(electrodeJson("copper"), electrodeJson("copper"), water({{"CuSO4", 0.01}})),
+              water({{"CuSO4", 1}}), "porous pot")
+            .dump());
     const Evaluation e = evaluate(test::catalogue(), cell, {0});
     EXPECT_GT(e.openCircuitVolts, 0.02);
     EXPECT_LT(e.openCircuitVolts, 0.06);

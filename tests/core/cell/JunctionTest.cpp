@@ -1,6 +1,6 @@
 #include "core/cell/Junction.h"
 #include "core/cell/Resistance.h"
-#include "core/cell/Transport.h"
+#include "core/electrode/Transport.h"
 #include "tests/support/Samples.h"
 
 #include <cmath>
@@ -9,6 +9,10 @@
 
 namespace anodex::cell {
 namespace {
+
+using design::Cell;
+using electrode::Draw;
+using electrode::Moment;
 
 using Json = nlohmann::ordered_json;
 
@@ -105,8 +109,8 @@ double oxygenLimit(const char* air, Moment moment) {
     const Draw nominal = Draw::nominal();
     for (const auto& reaction : test::catalogue().reactions) {
         if (reaction.id == "oxygen-four") {
-            return supplyLimit({test::catalogue(), cell, Side::Positive, moment, nominal}, reaction,
-                               chemistry::Branch::Cathodic);
+            return electrode::supplyLimit({test::catalogue(), cell, design::Side::Positive, moment, nominal},
+                                          reaction, chemistry::Branch::Cathodic);
         }
     }
     return -1.0;

@@ -9,10 +9,13 @@
 namespace anodex::cell {
 namespace {
 
+using design::Side;
+using electrode::Moment;
+
 using Json = nlohmann::ordered_json;
 
 Polarisation curveOf(const std::string& json, Moment moment = Moment::First) {
-    return {test::catalogue(), test::cellOf(json), moment, Draw::nominal()};
+    return {test::catalogue(), test::cellOf(json), moment, electrode::Draw::nominal()};
 }
 
 /// A cell whose own reactions are so fast that only a resistor of 50 ohm counts.
@@ -61,7 +64,7 @@ TEST(Polarisation, RestsWhereNoCurrentFlows) {
     for (const std::string& json : {test::beakers(), test::lemon(), test::foilInSalt()}) {
         const Polarisation curve = curveOf(json, Moment::Settled);
         for (const Side side : {Side::Negative, Side::Positive}) {
-            const ElectrodeModel& electrode = curve.electrode(side);
+            const electrode::ElectrodeModel& electrode = curve.electrode(side);
             const double rest = curve.restVolts(side);
             const double slope = electrode.currentAt(rest + 0.001) - electrode.currentAt(rest - 0.001);
             EXPECT_GT(slope, 0.0);
@@ -89,7 +92,7 @@ TEST(Polarisation, ElectrodesFindThePotentialOfAnyCurrent) {
         const double scale = std::abs(curve.shortCircuitAmps());
         for (const double share : {-0.8, -0.01, 0.0, 1e-6, 0.2, 0.9}) {
             for (const Side side : {Side::Negative, Side::Positive}) {
-                const ElectrodeModel& electrode = curve.electrode(side);
+                const electrode::ElectrodeModel& electrode = curve.electrode(side);
                 const double amps = share * scale;
                 const double volts = electrode.potentialAt(amps);
                 EXPECT_NEAR(electrode.currentAt(volts), amps,

@@ -7,6 +7,8 @@
 namespace anodex::cell {
 namespace {
 
+using design::Cell;
+
 /// A cell whose every number is round: 1 S/m, 10 cm² each side, 10 mm apart, no contacts.
 Cell roundCell() {
     Cell cell = test::cellOf(test::beakers());
@@ -16,7 +18,7 @@ Cell roundCell() {
     cell.solutions[1] = cell.solutions[0];
     cell.gapMetres = 0.010;
     cell.contactOhm = 0.0;
-    for (Electrode& electrode : cell.electrodes) {
+    for (design::Electrode& electrode : cell.electrodes) {
         electrode.areaM2 = 0.001;
         electrode.measuredOhm = 0.0;
         electrode.collectorOhm = 0.0;
@@ -25,7 +27,7 @@ Cell roundCell() {
 }
 
 ResistanceBudget budgetOf(const Cell& cell) {
-    return resistanceBudget(test::catalogue(), cell, Draw::nominal());
+    return resistanceBudget(test::catalogue(), cell, electrode::Draw::nominal());
 }
 
 double partOf(const ResistanceBudget& budget, ResistancePart part) {
@@ -48,7 +50,7 @@ TEST(Resistance, CrossesTheMeanOfTwoAreas) {
     Cell cell = roundCell();
     cell.electrodes[0].areaM2 = 0.0001;
     cell.electrodes[1].areaM2 = 0.01;
-    EXPECT_NEAR(currentArea(cell), 0.001, 1e-15);
+    EXPECT_NEAR(design::currentArea(cell), 0.001, 1e-15);
     EXPECT_NEAR(budgetOf(cell).totalOhm, 10.0, 1e-9);
 }
 
@@ -68,7 +70,7 @@ TEST(Resistance, ASeparatorTakesItsShareOfTheGapAndLengthensThePaths) {
         if (separators[i].bridge) {
             continue;
         }
-        cell.barrier = Barrier{i, 0.004, false};
+        cell.barrier = design::Barrier{i, 0.004, false};
         const ResistanceBudget budget = budgetOf(cell);
         const double number = std::max(1.0, separators[i].macMullin.value);
         const double own = separators[i].areaOhmM2.value / 1e-3;
@@ -83,7 +85,7 @@ TEST(Resistance, ABridgeHasOhmsOfItsOwn) {
     int bridges = 0;
     for (std::size_t i = 0; i < separators.size(); ++i) {
         if (separators[i].bridge) {
-            cell.barrier = Barrier{i, 0.0, false};
+            cell.barrier = design::Barrier{i, 0.0, false};
             EXPECT_NEAR(partOf(budgetOf(cell), ResistancePart::Bridge), separators[i].bridge->ohms, 1e-9);
             cell.solutions[0].conductivity = 100.0;
             EXPECT_NEAR(partOf(budgetOf(cell), ResistancePart::Bridge), separators[i].bridge->ohms, 1e-9)

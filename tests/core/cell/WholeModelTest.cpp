@@ -2,10 +2,10 @@
 // films.
 #include "core/cell/Capacity.h"
 #include "core/cell/Evaluation.h"
-#include "core/cell/Findings.h"
 #include "core/cell/Heat.h"
 #include "core/cell/Junction.h"
-#include "core/cell/Nernst.h"
+#include "core/electrode/Nernst.h"
+#include "core/findings/Findings.h"
 #include "tests/support/Samples.h"
 
 #include <algorithm>
@@ -15,6 +15,10 @@
 
 namespace anodex::cell {
 namespace {
+
+using design::Cell;
+using design::Side;
+using electrode::Draw;
 
 using Json = nlohmann::ordered_json;
 
@@ -128,7 +132,8 @@ TEST(Grade, ShiftsOnlyTheCouplesOfItsOwnReagent) {
         const Cell cell = test::cellOf(json.dump());
         for (const auto& reaction : test::catalogue().reactions) {
             if (reaction.id == "mno2-mnooh") {
-                return nernstVolts(test::catalogue(), cell, Side::Positive, reaction, Draw::nominal());
+                return electrode::nernstVolts(test::catalogue(), cell, Side::Positive, reaction,
+                                              Draw::nominal());
             }
         }
         return 0.0;
@@ -142,7 +147,8 @@ TEST(Saturation, MakesTheIonAndTheSaltCoupleOne) {
     double ion = 0.0;
     double salt = 0.0;
     for (const auto& reaction : test::catalogue().reactions) {
-        const double volts = nernstVolts(test::catalogue(), cell, Side::Negative, reaction, Draw::nominal());
+        const double volts =
+            electrode::nernstVolts(test::catalogue(), cell, Side::Negative, reaction, Draw::nominal());
         ion = reaction.id == "pb2-pb" ? volts : ion;
         salt = reaction.id == "pbso4-pb" ? volts : salt;
     }
@@ -298,12 +304,13 @@ TEST(Magnesium, LosesAShareOfItsChargeToHydrogen) {
     EXPECT_NEAR(evaluation.sides[0].restVolts, -1.36, 0.05);
     // The leads get 1 - f of what dissolves.
     const Cell cell = test::cellOf(json.dump());
-    const ElectrodeModel model(test::catalogue(), cell, Side::Negative, Moment::Settled, Draw::nominal());
+    const electrode::ElectrodeModel model(test::catalogue(), cell, Side::Negative, electrode::Moment::Settled,
+                                          Draw::nominal());
     const double volts = model.potentialAt(1.0);
     double dissolving = 0.0;
     double other = 0.0;
-    for (const Route& route : model.routes()) {
-        const double amps = route.blocked == Blocked::No ? route.law.current(volts) : 0.0;
+    for (const electrode::Route& route : model.routes()) {
+        const double amps = route.blocked == electrode::Blocked::No ? route.law.current(volts) : 0.0;
         (amps > 0.0 ? dissolving : other) += amps;
     }
     EXPECT_NEAR(0.55 * dissolving + other, 1.0, 0.02);

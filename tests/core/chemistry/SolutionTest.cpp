@@ -1,5 +1,6 @@
 #include "core/chemistry/Solution.h"
 #include "core/chemistry/NameLookup.h"
+#include "core/chemistry/SolveSolution.h"
 #include "tests/support/Samples.h"
 
 #include <cmath>

@@ -119,7 +119,7 @@ TEST(Speciation, MoietiesLeaveHydrogenAndSolventOut) {
 
 TEST(Pitzer, ApproachesTheLimitingLaw) {
     // log10 γ = -0.511 z² √I at 25 °C and very low strength.
-    const std::vector<Amount> amounts = {{named("Na+"), 1e-5}, {named("Cl-"), 1e-5}};
+    const std::vector<MolalAmount> amounts = {{named("Na+"), 1e-5}, {named("Cl-"), 1e-5}};
     const ActivityResult result = pitzerActivities(test::catalogue(), amounts, 298.15);
     EXPECT_NEAR(result.lnGamma[0] / std::log(10.0), -0.511 * std::sqrt(1e-5), 2e-5);
     EXPECT_FALSE(result.usedTypicalPair);
@@ -129,7 +129,7 @@ TEST(Pitzer, GibbsAndDuhemAgree) {
     // d ln a(solvent) = -(M/1000) Σ m d ln(a): checked by a small step in strength of one salt.
     const auto at = [](double molality) {
         return pitzerActivities(test::catalogue(),
-                                std::vector<Amount>{{named("Na+"), molality}, {named("Cl-"), molality}},
+                                std::vector<MolalAmount>{{named("Na+"), molality}, {named("Cl-"), molality}},
                                 298.15);
     };
     for (const double molality : {0.2, 1.0, 4.0}) {
@@ -147,14 +147,14 @@ TEST(Pitzer, GibbsAndDuhemAgree) {
 
 TEST(Pitzer, SaysWhenATypicalPairHadToDo) {
     const ActivityResult result = pitzerActivities(
-        test::catalogue(), std::vector<Amount>{{named("Pb2+"), 0.1}, {named("NO3-"), 0.2}}, 298.15);
+        test::catalogue(), std::vector<MolalAmount>{{named("Pb2+"), 0.1}, {named("NO3-"), 0.2}}, 298.15);
     EXPECT_TRUE(result.usedTypicalPair);
 }
 
 TEST(Pitzer, NeutralsAreSaltedOut) {
     const ActivityResult result = pitzerActivities(
         test::catalogue(),
-        std::vector<Amount>{{named("Na+"), 1.0}, {named("Cl-"), 1.0}, {named("CO2(aq)"), 0.01}}, 298.15);
+        std::vector<MolalAmount>{{named("Na+"), 1.0}, {named("Cl-"), 1.0}, {named("CO2(aq)"), 0.01}}, 298.15);
     EXPECT_NEAR(result.lnGamma[2] / std::log(10.0), 0.1, 1e-9);
 }
 

@@ -13,7 +13,7 @@ struct Kept {
         : cell(test::cellOf(json)), evaluation(cell::evaluate(test::catalogue(), cell)),
           doubt(*cell::estimateDoubt(test::catalogue(), cell, evaluation, {60, 1, 2})),
           expectation(expectationOf("7", evaluation, doubt)) {}
-    cell::Cell cell;
+    design::Cell cell;
     cell::Evaluation evaluation;
     cell::Doubt doubt;
     Expectation expectation;
@@ -43,8 +43,8 @@ TEST(Expect, KeepsACurveFromRestToShortCircuit) {
 TEST(Expect, TellsTheVoltageUnderAnyLoad) {
     for (const std::string& json : {test::beakers(), test::lemon(), test::leadAcid(30)}) {
         const Kept kept(json);
-        const cell::Polarisation curve(test::catalogue(), kept.cell, cell::Moment::First,
-                                       cell::Draw::nominal());
+        const cell::Polarisation curve(test::catalogue(), kept.cell, electrode::Moment::First,
+                                       electrode::Draw::nominal());
         for (const double share : {0.1, 0.5, 0.93}) {
             const double amps = share * kept.evaluation.first.shortCircuitAmps;
             const auto loaded = expectedLoadedVolts(kept.expectation, amps);

@@ -1,5 +1,6 @@
 // What would help most, held to its promise.
 #include "core/shelf/Changes.h"
+#include "core/design/Resolve.h"
 #include "formats/CellFile.h"
 #include "formats/EmbeddedData.h"
 #include "tests/support/Samples.h"
@@ -10,7 +11,9 @@
 namespace anodex::shelf {
 namespace {
 
-std::vector<Change> changesOf(const cell::CellDesign& design, RankBy by, std::size_t top = 20) {
+using design::CellDesign;
+
+std::vector<Change> changesOf(const CellDesign& design, RankBy by, std::size_t top = 20) {
     return helpfulChanges(test::catalogue(), design, by, top).value();
 }
 
@@ -27,10 +30,10 @@ TEST(Changes, TheTopThreeOfTwentyDesignsDoWhatWasPromised) {
             continue;
         }
         ++designs;
-        const cell::CellDesign design = *formats::readCellFile(file.content);
+        const CellDesign design = *formats::readCellFile(file.content);
         for (const Change& change : changesOf(design, RankBy::SteadyPower, 3)) {
-            const cell::CellDesign again = *formats::readCellFile(formats::writeCellFile(change.design));
-            const cell::Cell cell = *cell::resolve(test::catalogue(), again);
+            const CellDesign again = *formats::readCellFile(formats::writeCellFile(change.design));
+            const design::Cell cell = *design::resolve(test::catalogue(), again);
             const double watts = cell::evaluate(test::catalogue(), cell).settled.maximumPower.watts;
             EXPECT_NEAR(watts, change.after, 0.01 * change.after) << file.name;
             EXPECT_GT(change.after, change.before) << file.name;
@@ -53,12 +56,12 @@ TEST(Changes, ALongPathIsShortenedAndALargerAreaHelps) {
 }
 
 TEST(Changes, ACarbonShutOffIsGivenAir) {
-    cell::CellDesign design = test::design(test::foilInSalt());
-    design.positive.air = cell::Air::Still;
+    CellDesign design = test::design(test::foilInSalt());
+    design.positive.air = design::Air::Still;
     const auto changes = changesOf(design, RankBy::SteadyPower);
     const Change* air = kindIn(changes, ChangeKind::Air);
     ASSERT_NE(air, nullptr);
-    EXPECT_EQ(air->design.positive.air, cell::Air::Breathing);
+    EXPECT_EQ(air->design.positive.air, design::Air::Breathing);
 }
 
 TEST(Changes, ANewDangerIsTold) {
@@ -71,8 +74,8 @@ TEST(Changes, ANewDangerIsTold) {
 }
 
 TEST(Changes, NothingIsStrongerThanItDissolves) {
-    cell::CellDesign design = test::design(test::foilInSalt());
-    design.liquid.solutes[0].amount = {cell::AmountUnit::MolPerKg, 5.5};
+    CellDesign design = test::design(test::foilInSalt());
+    design.liquid.solutes[0].amount = {design::AmountUnit::MolPerKg, 5.5};
     for (const Change& change : changesOf(design, RankBy::SteadyPower)) {
         EXPECT_LT(change.design.liquid.solutes[0].amount.value, 6.0);
     }
@@ -83,7 +86,7 @@ TEST(Changes, AStopGivesNothingAndABadDesignNoChanges) {
     source.request_stop();
     EXPECT_FALSE(helpfulChanges(test::catalogue(), test::design(test::lemon()), RankBy::SteadyPower, 3,
                                 source.get_token()));
-    cell::CellDesign bad = test::design(test::lemon());
+    CellDesign bad = test::design(test::lemon());
     bad.negative.material = "unobtainium";
     EXPECT_TRUE(changesOf(bad, RankBy::SteadyPower).empty());
 }

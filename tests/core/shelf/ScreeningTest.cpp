@@ -1,11 +1,14 @@
 // What a shelf allows, counted, evaluated and ranked.
 #include "core/shelf/Screening.h"
+#include "core/design/Resolve.h"
 #include "tests/support/Samples.h"
 
 #include <gtest/gtest.h>
 
 namespace anodex::shelf {
 namespace {
+
+using cell::Evaluation;
 
 Shelf smallShelf() {
     Shelf shelf;
@@ -59,10 +62,10 @@ TEST(Candidates, AreAllDifferent) {
 TEST(Candidates, PutTogetherFromPartsAreWhatTheirDesignsResolveTo) {
     const Candidates candidates = candidatesOf(smallShelf());
     for (std::size_t i = 0; i < candidates.size(); ++i) {
-        const auto resolved = cell::resolve(test::catalogue(), candidates.design(i));
+        const auto resolved = design::resolve(test::catalogue(), candidates.design(i));
         ASSERT_TRUE(resolved) << i;
-        const cell::Evaluation one = cell::evaluate(test::catalogue(), candidates.cell(i));
-        const cell::Evaluation other = cell::evaluate(test::catalogue(), *resolved);
+        const Evaluation one = cell::evaluate(test::catalogue(), candidates.cell(i));
+        const Evaluation other = cell::evaluate(test::catalogue(), *resolved);
         EXPECT_NEAR(one.openCircuitVolts, other.openCircuitVolts, 1e-9) << i;
         EXPECT_NEAR(one.first.maximumPower.watts, other.first.maximumPower.watts,
                     1e-9 * other.first.maximumPower.watts)
@@ -76,10 +79,10 @@ TEST(Candidates, PourNoMoreThanThereIsNorThanDissolves) {
     shelf.substances = {{"NaCl", 0.001, {}}, {"NaHCO3", 1.0, {}}};
     const Candidates candidates = candidatesOf(shelf);
     for (std::size_t i = 0; i < candidates.size(); ++i) {
-        const auto cell = cell::resolve(test::catalogue(), candidates.design(i));
+        const auto cell = design::resolve(test::catalogue(), candidates.design(i));
         ASSERT_TRUE(cell);
-        EXPECT_TRUE(cell->solution(cell::Side::Negative).undissolved.empty()) << i;
-        for (const cell::SoluteDesign& solute : candidates.design(i).liquid.solutes) {
+        EXPECT_TRUE(cell->solution(design::Side::Negative).undissolved.empty()) << i;
+        for (const design::SoluteDesign& solute : candidates.design(i).liquid.solutes) {
             // 1 g of salt in 100 mL is 0.171 mol/L.
             EXPECT_LE(solute.amount.value, solute.substance == "NaCl" ? 171.2 : 3000.0);
         }
@@ -129,9 +132,9 @@ TEST_P(Rankings, TheBestComeFirstWhateverTheThreadsAndEvaluateToTheSameFigures) 
                                    : one.best[i].figure <= one.best[i - 1].figure);
         }
         const auto cell =
-            cell::resolve(test::catalogue(), candidates.design(one.best[i].index, one.best[i].swapped));
+            design::resolve(test::catalogue(), candidates.design(one.best[i].index, one.best[i].swapped));
         ASSERT_TRUE(cell);
-        const cell::Evaluation again = cell::evaluate(test::catalogue(), *cell);
+        const Evaluation again = cell::evaluate(test::catalogue(), *cell);
         EXPECT_GE(again.openCircuitVolts, 0.0);
         EXPECT_NEAR(again.openCircuitVolts, one.best[i].openCircuitVolts, 1e-6);
         EXPECT_NEAR(again.first.maximumPower.watts, one.best[i].maximumWatts, 1e-6);

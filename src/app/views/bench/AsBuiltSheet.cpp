@@ -40,17 +40,17 @@ AsBuiltSheet::AsBuiltSheet(Workbench& bench, QWidget* parent)
     form->setLabelAlignment(Qt::AlignLeft | Qt::AlignVCenter);
     form->setFieldGrowthPolicy(QFormLayout::FieldsStayAtSizeHint);
     addField(QStringLiteral("gap"), tr("gap"), tr("mm"), Dimension::Metre, 1e-3,
-             [](cell::CellDesign& d) -> std::optional<double>& { return d.gapMetres; });
+             [](design::CellDesign& d) -> std::optional<double>& { return d.gapMetres; });
     addField(QStringLiteral("negativeMass"), tr("negative electrode, weighed"), tr("g"), Dimension::Kilogram,
-             1e-3, [](cell::CellDesign& d) -> std::optional<double>& { return d.negative.measuredMassKg; });
+             1e-3, [](design::CellDesign& d) -> std::optional<double>& { return d.negative.measuredMassKg; });
     addField(QStringLiteral("positiveMass"), tr("positive electrode, weighed"), tr("g"), Dimension::Kilogram,
-             1e-3, [](cell::CellDesign& d) -> std::optional<double>& { return d.positive.measuredMassKg; });
+             1e-3, [](design::CellDesign& d) -> std::optional<double>& { return d.positive.measuredMassKg; });
     addField(QStringLiteral("negativePh"), tr("pH at the negative electrode"), QString(), Dimension::None,
-             1.0, [](cell::CellDesign& d) -> std::optional<double>& { return d.liquid.measuredPh; });
+             1.0, [](design::CellDesign& d) -> std::optional<double>& { return d.liquid.measuredPh; });
     addField(QStringLiteral("temperature"), tr("temperature"), tr("°C"), Dimension::Kelvin, 1.0,
-             [](cell::CellDesign& d) -> std::optional<double>& { return d.temperatureKelvin; });
+             [](design::CellDesign& d) -> std::optional<double>& { return d.temperatureKelvin; });
     addField(QStringLiteral("contact"), tr("contacts and leads"), tr("mΩ"), Dimension::Ohm, 1e-3,
-             [](cell::CellDesign& d) -> std::optional<double>& { return d.contactOhm; });
+             [](design::CellDesign& d) -> std::optional<double>& { return d.contactOhm; });
     auto* keepButton = new QPushButton(tr("Keep"), this);
     keepButton->setObjectName(QStringLiteral("asBuiltKeep"));
     auto* leave = new QPushButton(tr("Leave as it was"), this);
@@ -72,7 +72,7 @@ AsBuiltSheet::AsBuiltSheet(Workbench& bench, QWidget* parent)
 
 void AsBuiltSheet::addField(const QString& id, const QString& name, const QString& unit, Dimension dimension,
                             double bareToSi,
-                            std::function<std::optional<double>&(cell::CellDesign&)> member) {
+                            std::function<std::optional<double>&(design::CellDesign&)> member) {
     auto* edit = new QLineEdit(m_form);
     edit->setObjectName(QStringLiteral("asBuilt:") + id);
     edit->setAccessibleName(name);
@@ -108,8 +108,8 @@ void AsBuiltSheet::open() {
     }
     m_title->setText(tr("%1 of %2, as built").arg(q(build->build.name), q(revision->name)));
     m_fault->clear();
-    cell::CellDesign designed = revision->design;
-    cell::CellDesign built = build->build.asBuilt;
+    design::CellDesign designed = revision->design;
+    design::CellDesign built = build->build.asBuilt;
     for (const Field& field : m_fields) {
         const std::optional<double>& planned = field.member(designed);
         const std::optional<double>& actual = field.member(built);
@@ -140,7 +140,7 @@ void AsBuiltSheet::keep() {
         close();
         return;
     }
-    cell::CellDesign built = revision->design;
+    design::CellDesign built = revision->design;
     for (const Field& field : m_fields) {
         if (field.edit->text().trimmed().isEmpty()) {
             continue;

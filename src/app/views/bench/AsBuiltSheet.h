@@ -36,11 +36,11 @@ private:
         QString name;
         wording::Dimension dimension = wording::Dimension::None;
         double bareToSi = 1.0; ///< For a number typed without a unit.
-        std::function<std::optional<double>&(cell::CellDesign&)> member;
+        std::function<std::optional<double>&(design::CellDesign&)> member;
     };
 
     void addField(const QString& id, const QString& name, const QString& unit, wording::Dimension dimension,
-                  double bareToSi, std::function<std::optional<double>&(cell::CellDesign&)> member);
+                  double bareToSi, std::function<std::optional<double>&(design::CellDesign&)> member);
     [[nodiscard]] wording::TypedValue read(const Field& field) const;
     [[nodiscard]] QString shown(const Field& field, double value) const;
     void keep();

@@ -86,7 +86,7 @@ QWidget* BenchView::makePage() {
     m_liveNote->setTextInteractionFlags(Qt::LinksAccessibleByMouse | Qt::LinksAccessibleByKeyboard);
     m_liveNote->setAccessibleName(tr("Last reading and what was expected"));
     connect(m_liveNote, &QLabel::linkActivated, this, [this](const QString& quantity) {
-        emit numberAsked({static_cast<cell::Quantity>(quantity.toInt()), {}, 0, 0.0},
+        emit numberAsked({static_cast<explain::Quantity>(quantity.toInt()), {}, 0, 0.0},
                          m_liveNote->mapToGlobal(m_liveNote->rect().center()));
     });
     m_plot = new CurvePlot(m_theme, tr("Readings and runs of this build"), page);
@@ -156,9 +156,9 @@ void BenchView::refreshLive() {
     const bool current =
         last != readings.rend() && last->quantity == record::ReadingQuantity::ShortCircuitCurrent;
     const record::Expected& expected = current ? expectation.shortCircuitAmps : expectation.openCircuitVolts;
-    const cell::Unit unit = current ? cell::Unit::Ampere : cell::Unit::Volt;
-    const cell::Quantity quantity =
-        current ? cell::Quantity::ShortCircuitCurrent : cell::Quantity::OpenCircuitVoltage;
+    const explain::Unit unit = current ? explain::Unit::Ampere : explain::Unit::Volt;
+    const explain::Quantity quantity =
+        current ? explain::Quantity::ShortCircuitCurrent : explain::Quantity::OpenCircuitVoltage;
     const QString wanted = tr("<a href=\"%1\">expected %2 %3, between %4</a>")
                                .arg(static_cast<int>(quantity))
                                .arg(current ? tr("short circuit") : tr("open circuit"),
@@ -238,17 +238,17 @@ void BenchView::refreshCurve() {
     const auto hours = [&](record::Millis when) { return static_cast<double>(when - first) / 3.6e6; };
     constexpr std::int64_t kDrawWhole = 200'000;
     for (const record::RunHeader& run : build.runs) {
-        std::vector<bench::CurveSample> points;
+        std::vector<run::CurveSample> points;
         if (run.samples > kDrawWhole) {
             auto outline = m_bench.outline(run.id, notebook::RunColumn::Volts);
             points = outline ? std::move(*outline) : noCurve(outline.error());
         } else {
             const auto samples = m_bench.samples(run.id);
             constexpr std::size_t kBuckets = 500;
-            points = samples ? bench::thinned(samples->seconds, samples->volts, kBuckets)
-                             : noCurve(samples.error());
+            points =
+                samples ? run::thinned(samples->seconds, samples->volts, kBuckets) : noCurve(samples.error());
         }
-        for (bench::CurveSample& point : points) {
+        for (run::CurveSample& point : points) {
             point.x = hours(run.started) + point.x / 3600.0;
         }
         curves.push_back({q(run.name), std::move(points), m_theme.colours().ink, false});
@@ -271,7 +271,7 @@ void BenchView::refreshCurve() {
 }
 
 /// A run that cannot be used leaves the others as they are.
-std::vector<bench::CurveSample> BenchView::noCurve(const notebook::NotebookError& error) {
+std::vector<run::CurveSample> BenchView::noCurve(const notebook::NotebookError& error) {
     emit refused(q(wording::errorText(error)));
     return {};
 }

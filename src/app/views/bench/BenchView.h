@@ -49,7 +49,7 @@ private:
     void refreshLive();
     void refreshList();
     void refreshCurve();
-    std::vector<bench::CurveSample> noCurve(const notebook::NotebookError& error);
+    std::vector<run::CurveSample> noCurve(const notebook::NotebookError& error);
     [[nodiscard]] QString echoOf(const wording::Entry& entry) const;
     void correct(record::Reading right);
     void enter(const QString& text, const wording::Entry& entry);

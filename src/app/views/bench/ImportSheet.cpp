@@ -204,7 +204,7 @@ void ImportSheet::showChoices(const formats::CsvAspect& question) {
             preview ? formats::readCsv(*m_text, preview->mapping) : tl::unexpected(preview.error());
         if (run) {
             curves.push_back({q(choice.value),
-                              bench::thinned(run->samples.seconds, run->samples.volts, kBuckets),
+                              run::thinned(run->samples.seconds, run->samples.volts, kBuckets),
                               curves.empty() ? m_theme.colours().ink : m_theme.colours().focus, false});
         }
     }
@@ -354,7 +354,7 @@ void ImportSheet::showRun(tl::expected<formats::CsvRun, formats::CsvError> run) 
     state += tr("; time: %1").arg(q(wording::timeFormText(m_preview.mapping)));
     m_state->setText(state);
     constexpr std::size_t kBuckets = 400;
-    std::vector<PlotCurve> curves = {{tr("voltage"), bench::thinned(samples.seconds, samples.volts, kBuckets),
+    std::vector<PlotCurve> curves = {{tr("voltage"), run::thinned(samples.seconds, samples.volts, kBuckets),
                                       m_theme.colours().ink, false}};
     if (m_question) {
         showChoices(*m_question);

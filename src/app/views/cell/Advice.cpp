@@ -25,7 +25,7 @@ QString q(const std::string& text) {
 }
 
 /// A change of what was left to its default reads as a change of the default.
-std::string wordsFor(cell::CellDesign before, cell::CellDesign after, const cell::Cell& cell) {
+std::string wordsFor(design::CellDesign before, design::CellDesign after, const design::Cell& cell) {
     const auto state = [](auto& one, auto& other, double value) {
         if (!one && other) {
             one = value;
@@ -34,7 +34,7 @@ std::string wordsFor(cell::CellDesign before, cell::CellDesign after, const cell
     state(before.gapMetres, after.gapMetres, cell.gapMetres);
     state(before.contactOhm, after.contactOhm, cell.contactOhm);
     state(before.temperatureKelvin, after.temperatureKelvin, cell.temperatureKelvin);
-    for (const cell::Side side : {cell::Side::Negative, cell::Side::Positive}) {
+    for (const design::Side side : {design::Side::Negative, design::Side::Positive}) {
         state(before.electrode(side).thicknessMetres, after.electrode(side).thicknessMetres,
               cell.electrode(side).thicknessMetres);
         // A mass goes with the sheet it was weighed on.
@@ -78,7 +78,7 @@ void Advice::seek() {
     rebuild();
 }
 
-void Advice::take(const cell::CellDesign& design, const std::vector<shelf::Change>& changes) {
+void Advice::take(const design::CellDesign& design, const std::vector<shelf::Change>& changes) {
     if (design == m_bench.design()) {
         m_changes = changes;
         m_seeking = false;

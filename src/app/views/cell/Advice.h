@@ -14,7 +14,7 @@ public:
 
 private:
     void seek();
-    void take(const cell::CellDesign& design, const std::vector<shelf::Change>& changes);
+    void take(const design::CellDesign& design, const std::vector<shelf::Change>& changes);
     void activate(const QString& id);
     void rebuild();
     [[nodiscard]] PictureItem head(double across) const;

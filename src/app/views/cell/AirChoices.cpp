@@ -20,26 +20,27 @@ bool near(double one, double other) {
     return std::abs(one - other) < 1e-6;
 }
 
-AirChoice airChoice(const QString& words, const cell::Electrode& electrode, cell::Air air, double openShare) {
-    const bool breathes = air == cell::Air::Breathing;
+AirChoice airChoice(const QString& words, const design::Electrode& electrode, design::Air air,
+                    double openShare) {
+    const bool breathes = air == design::Air::Breathing;
     return {words, electrode.air == air && (!breathes || near(electrode.openShare, openShare)),
-            [=](cell::ElectrodeDesign& design) {
+            [=](design::ElectrodeDesign& design) {
                 design.air = air;
                 design.openShare = breathes && openShare < 1.0 ? std::optional(openShare) : std::nullopt;
             }};
 }
 
-AirChoice wetChoice(const QString& words, const cell::Electrode& electrode, double filled,
+AirChoice wetChoice(const QString& words, const design::Electrode& electrode, double filled,
                     std::optional<double> stated) {
     return {words, near(electrode.filledPores, filled),
-            [=](cell::ElectrodeDesign& design) { design.filledPores = stated; }};
+            [=](design::ElectrodeDesign& design) { design.filledPores = stated; }};
 }
 
 } // namespace
 
-QString airWords(const chemistry::Catalogue& catalogue, const cell::Electrode& electrode) {
-    QString words = electrode.air == cell::Air::None    ? tr("no air")
-                    : electrode.air == cell::Air::Still ? tr("still air")
+QString airWords(const chemistry::Catalogue& catalogue, const design::Electrode& electrode) {
+    QString words = electrode.air == design::Air::None    ? tr("no air")
+                    : electrode.air == design::Air::Still ? tr("still air")
                     : electrode.openShare < 1.0
                         ? tr("breathing through %1 holes").arg(percent(electrode.openShare))
                         : tr("breathing");
@@ -51,11 +52,11 @@ QString airWords(const chemistry::Catalogue& catalogue, const cell::Electrode& e
 }
 
 std::vector<std::vector<AirChoice>> airChoices(const chemistry::Catalogue& catalogue,
-                                               const cell::Electrode& electrode) {
+                                               const design::Electrode& electrode) {
     std::vector<AirChoice> air = {
-        airChoice(tr("No air reaches it"), electrode, cell::Air::None, 1.0),
-        airChoice(tr("Wetted, still air"), electrode, cell::Air::Still, 1.0),
-        airChoice(tr("One face open to the air"), electrode, cell::Air::Breathing, 1.0)};
+        airChoice(tr("No air reaches it"), electrode, design::Air::None, 1.0),
+        airChoice(tr("Wetted, still air"), electrode, design::Air::Still, 1.0),
+        airChoice(tr("One face open to the air"), electrode, design::Air::Breathing, 1.0)};
     std::vector<double> shares = {0.2, 0.05, 0.01};
     const bool own = electrode.openShare < 1.0 && !near(electrode.openShare, shares[0]) &&
                      !near(electrode.openShare, shares[1]) && !near(electrode.openShare, shares[2]);
@@ -64,7 +65,7 @@ std::vector<std::vector<AirChoice>> airChoices(const chemistry::Catalogue& catal
     }
     for (const double share : shares) {
         air.push_back(airChoice(tr("Behind a wall with holes in %1 of it").arg(percent(share)), electrode,
-                                cell::Air::Breathing, share));
+                                design::Air::Breathing, share));
     }
     std::vector<std::vector<AirChoice>> groups = {std::move(air)};
     const chemistry::Material& material = catalogue.materials[electrode.material];

@@ -40,9 +40,9 @@ void CellView::choices(const QString& part, const QPoint& at) {
     }
     QMenu menu(this);
     if (part == QLatin1String("negative")) {
-        addElectrodeChoices(menu, m_bench, cell::Side::Negative);
+        addElectrodeChoices(menu, m_bench, design::Side::Negative);
     } else if (part == QLatin1String("positive")) {
-        addElectrodeChoices(menu, m_bench, cell::Side::Positive);
+        addElectrodeChoices(menu, m_bench, design::Side::Positive);
     } else {
         addSeparatorChoices(menu, m_bench);
     }

@@ -19,14 +19,14 @@ QString q(const std::string& text) {
     return QString::fromStdString(text);
 }
 
-using Edit = std::function<void(cell::CellDesign&)>;
+using Edit = std::function<void(design::CellDesign&)>;
 
 void addChoice(QMenu& menu, Workbench& bench, const QString& words, bool taken, Edit edit) {
     QAction* action = menu.addAction(words);
     action->setCheckable(true);
     action->setChecked(taken);
     QObject::connect(action, &QAction::triggered, &bench, [&bench, apply = std::move(edit)] {
-        cell::CellDesign design = bench.design();
+        design::CellDesign design = bench.design();
         apply(design);
         bench.edit(design);
     });
@@ -41,26 +41,26 @@ bool canCollect(const chemistry::Material& material) {
                        [&](const char* form) { return material.form == form; });
 }
 
-void addCollectors(QMenu& menu, Workbench& bench, cell::Side side) {
+void addCollectors(QMenu& menu, Workbench& bench, design::Side side) {
     QMenu* list = menu.addMenu(say("Collector"));
     const auto& now = bench.design().electrode(side).collector;
     addChoice(*list, bench, say("None"), !now,
-              [side](cell::CellDesign& design) { design.electrode(side).collector.reset(); });
+              [side](design::CellDesign& design) { design.electrode(side).collector.reset(); });
     for (const chemistry::Material& material : bench.catalogue().materials) {
         if (canCollect(material)) {
             addChoice(*list, bench, q(material.name), now && now->material == material.name,
-                      [side, name = material.name](cell::CellDesign& design) {
-                          design.electrode(side).collector = cell::CollectorDesign{name, std::nullopt};
+                      [side, name = material.name](design::CellDesign& design) {
+                          design.electrode(side).collector = design::CollectorDesign{name, std::nullopt};
                       });
         }
     }
 }
 
-void addPowders(QMenu& menu, Workbench& bench, cell::Side side) {
+void addPowders(QMenu& menu, Workbench& bench, design::Side side) {
     QMenu* list = menu.addMenu(say("Powder mixed in"));
     const auto& now = bench.design().electrode(side).additives;
     addChoice(*list, bench, say("None"), now.empty(),
-              [side](cell::CellDesign& design) { design.electrode(side).additives.clear(); });
+              [side](design::CellDesign& design) { design.electrode(side).additives.clear(); });
     for (const chemistry::Material& material : bench.catalogue().materials) {
         if (material.specificAreaM2PerKg <= 0.0) {
             continue;
@@ -68,7 +68,7 @@ void addPowders(QMenu& menu, Workbench& bench, cell::Side side) {
         const bool taken = std::any_of(
             now.begin(), now.end(), [&](const auto& additive) { return additive.material == material.name; });
         addChoice(*list, bench, say("1 g %1").arg(q(material.name)), taken,
-                  [side, taken, name = material.name](cell::CellDesign& design) {
+                  [side, taken, name = material.name](design::CellDesign& design) {
                       auto& additives = design.electrode(side).additives;
                       if (taken) {
                           std::erase_if(additives,
@@ -94,31 +94,31 @@ void addPlaces(QMenu& menu, Workbench& bench) {
         {QT_TRANSLATE_NOOP("PartChoices", "Cupboard or shed, 3 m³, shut"), false, 3.0, 0.5},
         {QT_TRANSLATE_NOOP("PartChoices", "Room of 30 m³, window open"), false, 30.0, 5.0},
         {QT_TRANSLATE_NOOP("PartChoices", "Outdoors"), true, {}, {}}};
-    const cell::PlaceDesign& now = bench.design().place;
+    const design::PlaceDesign& now = bench.design().place;
     for (const Place& place : places) {
-        cell::PlaceDesign wanted = now;
+        design::PlaceDesign wanted = now;
         wanted.outdoors = place.outdoors;
         wanted.roomM3 = place.roomM3;
         wanted.airChangesPerSecond =
             place.changesPerHour ? std::optional(*place.changesPerHour * kPerHour) : std::nullopt;
         addChoice(*list, bench, say(place.words), wanted == now,
-                  [wanted](cell::CellDesign& design) { design.place = wanted; });
+                  [wanted](design::CellDesign& design) { design.place = wanted; });
     }
     list->addSeparator();
     addChoice(*list, bench, say("A flame or sparks are near"), now.flame,
-              [](cell::CellDesign& design) { design.place.flame = !design.place.flame; });
+              [](design::CellDesign& design) { design.place.flame = !design.place.flame; });
 }
 
 } // namespace
 
-void addElectrodeChoices(QMenu& menu, Workbench& bench, cell::Side side) {
-    const cell::Electrode& electrode = bench.outcome().cell->electrode(side);
+void addElectrodeChoices(QMenu& menu, Workbench& bench, design::Side side) {
+    const design::Electrode& electrode = bench.outcome().cell->electrode(side);
     for (const std::vector<AirChoice>& group : airChoices(bench.catalogue(), electrode)) {
         menu.addSeparator();
         for (const AirChoice& choice : group) {
             addChoice(
                 menu, bench, choice.words, choice.taken,
-                [side, apply = choice.apply](cell::CellDesign& design) { apply(design.electrode(side)); });
+                [side, apply = choice.apply](design::CellDesign& design) { apply(design.electrode(side)); });
         }
     }
     menu.addSeparator();
@@ -129,11 +129,11 @@ void addElectrodeChoices(QMenu& menu, Workbench& bench, cell::Side side) {
 void addSeparatorChoices(QMenu& menu, Workbench& bench) {
     const auto& now = bench.design().separator;
     addChoice(menu, bench, say("Nothing between"), !now,
-              [](cell::CellDesign& design) { design.separator.reset(); });
+              [](design::CellDesign& design) { design.separator.reset(); });
     for (const chemistry::SeparatorMaterial& separator : bench.catalogue().separators) {
         addChoice(menu, bench, q(separator.name), now && now->material == separator.name,
-                  [name = separator.name](cell::CellDesign& design) {
-                      design.separator = cell::SeparatorDesign{name, {}, {}};
+                  [name = separator.name](design::CellDesign& design) {
+                      design.separator = design::SeparatorDesign{name, {}, {}};
                   });
     }
 }
@@ -142,16 +142,16 @@ void addVesselChoices(QMenu& menu, Workbench& bench) {
     QMenu* cases = menu.addMenu(say("Case"));
     const std::string& now = bench.design().caseMaterial;
     addChoice(*cases, bench, say("Not said"), now.empty(),
-              [](cell::CellDesign& design) { design.caseMaterial.clear(); });
+              [](design::CellDesign& design) { design.caseMaterial.clear(); });
     for (const chemistry::CaseMaterial& material : bench.catalogue().cases) {
         addChoice(*cases, bench, q(material.name), now == material.name,
-                  [name = material.name](cell::CellDesign& design) { design.caseMaterial = name; });
+                  [name = material.name](design::CellDesign& design) { design.caseMaterial = name; });
     }
     addPlaces(menu, bench);
     addChoice(menu, bench, say("Tight lid"), bench.design().closed,
-              [](cell::CellDesign& design) { design.closed = !design.closed; });
+              [](design::CellDesign& design) { design.closed = !design.closed; });
     addChoice(menu, bench, say("Liquid is stirred or pumped"), bench.design().stirred,
-              [](cell::CellDesign& design) { design.stirred = !design.stirred; });
+              [](design::CellDesign& design) { design.stirred = !design.stirred; });
 }
 
 } // namespace anodex::app

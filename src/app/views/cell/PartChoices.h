@@ -8,7 +8,7 @@ class QMenu;
 namespace anodex::app {
 
 /// Air, wetness, collector and powder of an electrode.
-void addElectrodeChoices(QMenu& menu, Workbench& bench, cell::Side side);
+void addElectrodeChoices(QMenu& menu, Workbench& bench, design::Side side);
 void addSeparatorChoices(QMenu& menu, Workbench& bench);
 /// Case, lid, stirring, and where the cell stands.
 void addVesselChoices(QMenu& menu, Workbench& bench);

@@ -153,13 +153,13 @@ QRectF Section::room(bool stacked) const {
 }
 
 /// What else belongs to the electrode: what it lies on, what is mixed in, how thick its coat is.
-QString Section::besides(const cell::Electrode& electrode) const {
+QString Section::besides(const design::Electrode& electrode) const {
     const auto& materials = m_bench.catalogue().materials;
     QString text;
     if (const auto& plating = materials[electrode.material].plating) {
         text += tr(", coat %1 µm").arg(q(wording::numberText(plating->thicknessMetres.value * 1e6, 2)));
     }
-    for (const cell::ElectrodeAdditive& additive : electrode.additives) {
+    for (const design::ElectrodeAdditive& additive : electrode.additives) {
         text +=
             tr(", with %1 g %2")
                 .arg(q(wording::numberText(additive.massKg * 1e3, 2)), q(materials[additive.material].name));
@@ -170,10 +170,10 @@ QString Section::besides(const cell::Electrode& electrode) const {
     return text;
 }
 
-void Section::addElectrode(std::vector<PictureItem>& items, cell::Side side) const {
-    const bool negative = side == cell::Side::Negative;
+void Section::addElectrode(std::vector<PictureItem>& items, design::Side side) const {
+    const bool negative = side == design::Side::Negative;
     const QRectF box = m_layout.box(side);
-    const cell::Electrode& electrode = m_bench.outcome().cell->electrode(side);
+    const design::Electrode& electrode = m_bench.outcome().cell->electrode(side);
     const QString material = q(m_bench.catalogue().materials[electrode.material].name);
     PictureItem item;
     item.id = negative ? QStringLiteral("negative") : QStringLiteral("positive");
@@ -205,7 +205,7 @@ void Section::addElectrode(std::vector<PictureItem>& items, cell::Side side) con
             painter.setBrush(QBrush(c.ink, Qt::BDiagPattern));
             painter.drawRect(behind);
         }
-        if (electrode.air == cell::Air::Breathing && electrode.openShare < 1.0) {
+        if (electrode.air == design::Air::Breathing && electrode.openShare < 1.0) {
             paintWall(painter, side, electrode.openShare);
         }
         paintLead(painter, side);
@@ -224,11 +224,12 @@ void Section::addElectrode(std::vector<PictureItem>& items, cell::Side side) con
     const PictureItem named = item;
     items.push_back(std::move(item));
     addFacts(items, named.id + QStringLiteral(".mass"), named,
-             negative ? mass : mass.translated(caption.width() / 2, 0), cell::Quantity::ElectrodeMass, side);
+             negative ? mass : mass.translated(caption.width() / 2, 0), explain::Quantity::ElectrodeMass,
+             side);
 }
 
 void Section::addFacts(std::vector<PictureItem>& items, const QString& id, const PictureItem& of,
-                       const QRectF& area, cell::Quantity quantity, cell::Side side) {
+                       const QRectF& area, explain::Quantity quantity, design::Side side) {
     PictureItem facts;
     facts.id = id;
     facts.area = area;
@@ -236,12 +237,12 @@ void Section::addFacts(std::vector<PictureItem>& items, const QString& id, const
     facts.name = tr("How it was found: %1").arg(of.name);
     facts.value = of.value;
     facts.tooltip = facts.name + QStringLiteral("\n") + of.value;
-    facts.opens = cell::QuantityKey{quantity, side, 0, 0.0};
+    facts.opens = explain::QuantityKey{quantity, side, 0, 0.0};
     items.push_back(std::move(facts));
 }
 
 /// A wall before the breathing face, pierced as often as the holes ask.
-void Section::paintWall(QPainter& painter, cell::Side side, double openShare) const {
+void Section::paintWall(QPainter& painter, design::Side side, double openShare) const {
     const QRectF wall = m_layout.wall(side);
     const bool level = wall.width() > wall.height();
     const double length = level ? wall.width() : wall.height();
@@ -255,16 +256,16 @@ void Section::paintWall(QPainter& painter, cell::Side side, double openShare) co
     }
 }
 
-double Section::leadX(cell::Side side) const {
+double Section::leadX(design::Side side) const {
     const double inset = Theme::em(1.2);
-    return !m_layout.stacked              ? m_layout.box(side).center().x()
-           : side == cell::Side::Negative ? m_layout.gap.left() + inset
-                                          : m_layout.gap.right() - inset;
+    return !m_layout.stacked                ? m_layout.box(side).center().x()
+           : side == design::Side::Negative ? m_layout.gap.left() + inset
+                                            : m_layout.gap.right() - inset;
 }
 
-void Section::paintLead(QPainter& painter, cell::Side side) const {
+void Section::paintLead(QPainter& painter, design::Side side) const {
     const Colours& c = m_theme.colours();
-    const bool negative = side == cell::Side::Negative;
+    const bool negative = side == design::Side::Negative;
     const QRectF& box = m_layout.box(side);
     const double x = leadX(side);
     // Where liquids lie in layers the wire comes down along the wall and turns in to a smaller electrode.
@@ -346,7 +347,7 @@ void Section::addGapHandle(std::vector<PictureItem>& items, const SectionSize& s
 }
 
 void Section::addElectrodeHandle(std::vector<PictureItem>& items, const SectionSize& size) const {
-    const cell::Side side = sideOf(size.id);
+    const design::Side side = sideOf(size.id);
     const QRectF box = m_layout.box(side);
     const bool first = side == m_layout.first;
     const bool area = size.id.endsWith(QLatin1String("area"));
@@ -388,21 +389,21 @@ void Section::rebuild() {
     setFocusColour(m_theme.colours().focus);
     std::vector<PictureItem> items;
     if (m_bench.outcome().usable()) {
-        const cell::Cell& cell = *m_bench.outcome().cell;
+        const design::Cell& cell = *m_bench.outcome().cell;
         const double kept = m_dragging ? m_layout.pixelsPerMetre : 0.0;
         const bool stacked = isStacked(m_bench.catalogue(), cell);
         m_layout = layoutSection(m_bench.catalogue(), cell, room(stacked), kept);
-        addLiquid(items, cell::Side::Negative);
+        addLiquid(items, design::Side::Negative);
         if (cell.twoLiquids) {
-            addLiquid(items, cell::Side::Positive);
+            addLiquid(items, design::Side::Positive);
         }
         addBarrier(items);
-        addLiquidFacts(items, cell::Side::Negative);
+        addLiquidFacts(items, design::Side::Negative);
         if (cell.twoLiquids) {
-            addLiquidFacts(items, cell::Side::Positive);
+            addLiquidFacts(items, design::Side::Positive);
         }
-        addElectrode(items, cell::Side::Negative);
-        addElectrode(items, cell::Side::Positive);
+        addElectrode(items, design::Side::Negative);
+        addElectrode(items, design::Side::Positive);
         for (const SectionSize& size : sizes()) {
             if (size.id == QLatin1String("gap")) {
                 addGapHandle(items, size);

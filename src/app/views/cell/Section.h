@@ -19,7 +19,7 @@ public:
 signals:
     void refused(const QString& text);
     void partAsked(const QString& id, const QPoint& at);
-    void numberAsked(const anodex::cell::QuantityKey& key, const QPoint& at);
+    void numberAsked(const anodex::explain::QuantityKey& key, const QPoint& at);
 
 private:
     void rebuild();
@@ -30,23 +30,23 @@ private:
     void drag(const QString& id, const QPointF& distance, bool finished);
     void step(const QString& id, int steps);
     void ask(const QString& id);
-    void addElectrode(std::vector<PictureItem>& items, cell::Side side) const;
-    [[nodiscard]] QString besides(const cell::Electrode& electrode) const;
+    void addElectrode(std::vector<PictureItem>& items, design::Side side) const;
+    [[nodiscard]] QString besides(const design::Electrode& electrode) const;
     /// Numbers of a part that open to how they were found, apart from the part itself.
     static void addFacts(std::vector<PictureItem>& items, const QString& id, const PictureItem& of,
-                         const QRectF& area, cell::Quantity quantity, cell::Side side);
-    void addLiquid(std::vector<PictureItem>& items, cell::Side side) const;
-    void addLiquidFacts(std::vector<PictureItem>& items, cell::Side side) const;
+                         const QRectF& area, explain::Quantity quantity, design::Side side);
+    void addLiquid(std::vector<PictureItem>& items, design::Side side) const;
+    void addLiquidFacts(std::vector<PictureItem>& items, design::Side side) const;
     void addBarrier(std::vector<PictureItem>& items) const;
     void addHandle(std::vector<PictureItem>& items, const SectionSize& size, const QRectF& label,
                    PictureItem::Drag drag, const std::function<void(QPainter&)>& mark) const;
     void addGapHandle(std::vector<PictureItem>& items, const SectionSize& size) const;
     void addElectrodeHandle(std::vector<PictureItem>& items, const SectionSize& size) const;
-    void paintWall(QPainter& painter, cell::Side side, double openShare) const;
-    void paintLead(QPainter& painter, cell::Side side) const;
-    [[nodiscard]] double leadX(cell::Side side) const;
-    [[nodiscard]] std::vector<cell::Finding> findingsOn(cell::FindingPart part) const;
-    [[nodiscard]] QPointF markFor(cell::FindingPart part) const;
+    void paintWall(QPainter& painter, design::Side side, double openShare) const;
+    void paintLead(QPainter& painter, design::Side side) const;
+    [[nodiscard]] double leadX(design::Side side) const;
+    [[nodiscard]] std::vector<findings::Finding> findingsOn(findings::FindingPart part) const;
+    [[nodiscard]] QPointF markFor(findings::FindingPart part) const;
     void addFindings(std::vector<PictureItem>& items) const;
     [[nodiscard]] QString asBuilt(const SectionSize& size) const;
 

@@ -16,8 +16,8 @@ QString q(const std::string& text) {
 
 } // namespace
 
-void Section::addLiquid(std::vector<PictureItem>& items, cell::Side side) const {
-    const cell::Cell& cell = *m_bench.outcome().cell;
+void Section::addLiquid(std::vector<PictureItem>& items, design::Side side) const {
+    const design::Cell& cell = *m_bench.outcome().cell;
     const bool two = cell.twoLiquids;
     const QRectF box = two ? m_layout.half(side) : m_layout.gap;
     const chemistry::Solution& solution = cell.solution(side);
@@ -27,13 +27,13 @@ void Section::addLiquid(std::vector<PictureItem>& items, cell::Side side) const 
     item.area =
         m_layout.stacked ? box.adjusted(8, 6, -8, -6) : box.adjusted(8, Theme::em(2.2), -8, -Theme::em(2.4));
     item.role = QAccessible::Button;
-    item.name = !two                           ? tr("Liquid")
-                : side == cell::Side::Negative ? tr("Negative liquid")
-                                               : tr("Positive liquid");
+    item.name = !two                             ? tr("Liquid")
+                : side == design::Side::Negative ? tr("Negative liquid")
+                                                 : tr("Positive liquid");
     item.value =
         tr("%1 mL, pH %2, %3")
             .arg(q(wording::numberText(solution.volumeM3 * 1e6, 3)), QString::number(solution.pH, 'f', 1),
-                 q(wording::quantityText(solution.conductivity, cell::Unit::SiemensPerMetre)));
+                 q(wording::quantityText(solution.conductivity, explain::Unit::SiemensPerMetre)));
     item.tooltip = item.name + QStringLiteral("\n") + item.value;
     const double strength = std::clamp(solution.ionicStrength / 3.0, 0.08, 1.0);
     item.paint = [=, this](QPainter& painter) {
@@ -45,7 +45,7 @@ void Section::addLiquid(std::vector<PictureItem>& items, cell::Side side) const 
 }
 
 /// Name and numbers of a liquid, over whatever stands in it.
-void Section::addLiquidFacts(std::vector<PictureItem>& items, cell::Side side) const {
+void Section::addLiquidFacts(std::vector<PictureItem>& items, design::Side side) const {
     const QString id = QStringLiteral("liquid:%1").arg(static_cast<int>(side));
     const auto found =
         std::find_if(items.begin(), items.end(), [&](const PictureItem& item) { return item.id == id; });
@@ -54,7 +54,7 @@ void Section::addLiquidFacts(std::vector<PictureItem>& items, cell::Side side) c
     const double wide = std::min(Theme::em(14.0), liquid.area.width());
     const double tall = std::min(Theme::em(2.6), liquid.area.height());
     const QRectF area(liquid.area.center().x() - wide / 2, liquid.area.center().y() - tall / 2, wide, tall);
-    addFacts(items, id + QStringLiteral(".facts"), liquid, area, cell::Quantity::LiquidVolume, side);
+    addFacts(items, id + QStringLiteral(".facts"), liquid, area, explain::Quantity::LiquidVolume, side);
     if (box.width() <= Theme::em(6.0) || box.height() <= Theme::em(2.8)) {
         return;
     }
@@ -64,7 +64,7 @@ void Section::addLiquidFacts(std::vector<PictureItem>& items, cell::Side side) c
         const Colours& c = m_theme.colours();
         // The wire to the lower electrode runs down one side.
         const double wire = m_layout.stacked ? Theme::em(2.2) : 0.0;
-        const bool right = m_layout.first == cell::Side::Negative;
+        const bool right = m_layout.first == design::Side::Negative;
         const QRectF text = box.adjusted(8 + (right ? 0.0 : wire), 0, -8 - (right ? wire : 0.0), 0);
         const double line = Theme::em(1.3);
         painter.setFont(Theme::font(0.95));
@@ -87,7 +87,7 @@ void Section::addLiquidFacts(std::vector<PictureItem>& items, cell::Side side) c
 }
 
 void Section::addBarrier(std::vector<PictureItem>& items) const {
-    const cell::Cell& cell = *m_bench.outcome().cell;
+    const design::Cell& cell = *m_bench.outcome().cell;
     if (!cell.barrier) {
         return;
     }

@@ -9,21 +9,21 @@
 namespace anodex::app {
 namespace {
 
-using cell::FindingPart;
+using findings::FindingPart;
 
 constexpr FindingPart kParts[] = {FindingPart::Negative,  FindingPart::Positive,  FindingPart::Electrolyte,
                                   FindingPart::Separator, FindingPart::Collector, FindingPart::Whole};
 
 /// The case has no layer of its own here: it stands with the whole.
-FindingPart drawnPart(const cell::Finding& finding) {
+FindingPart drawnPart(const findings::Finding& finding) {
     return finding.part == FindingPart::Case ? FindingPart::Whole : finding.part;
 }
 
 } // namespace
 
-std::vector<cell::Finding> Section::findingsOn(cell::FindingPart part) const {
-    std::vector<cell::Finding> found;
-    for (const cell::Finding& finding : m_bench.outcome().findings) {
+std::vector<findings::Finding> Section::findingsOn(findings::FindingPart part) const {
+    std::vector<findings::Finding> found;
+    for (const findings::Finding& finding : m_bench.outcome().findings) {
         if (drawnPart(finding) == part) {
             found.push_back(finding);
         }
@@ -31,22 +31,23 @@ std::vector<cell::Finding> Section::findingsOn(cell::FindingPart part) const {
     return found;
 }
 
-QPointF Section::markFor(cell::FindingPart part) const {
+QPointF Section::markFor(findings::FindingPart part) const {
     const double aside = Theme::em(1.6);
-    const auto head = [&](cell::Side side, double by) { return QPointF(leadX(side) + by, Theme::em(3.6)); };
+    const auto head = [&](design::Side side, double by) { return QPointF(leadX(side) + by, Theme::em(3.6)); };
     switch (part) {
     case FindingPart::Negative:
-        return head(cell::Side::Negative, aside);
+        return head(design::Side::Negative, aside);
     case FindingPart::Positive:
-        return head(cell::Side::Positive, -aside);
+        return head(design::Side::Positive, -aside);
     case FindingPart::Electrolyte:
         return {m_layout.gap.center().x(), m_layout.gap.top() + Theme::em(m_layout.stacked ? 1.2 : 3.0)};
     case FindingPart::Separator:
         return {m_layout.gap.center().x(), m_layout.stacked ? m_layout.gap.center().y() - Theme::em(1.2)
                                                             : m_layout.gap.bottom() - Theme::em(2.6)};
     case FindingPart::Collector: {
-        const bool negative = m_bench.outcome().cell->electrode(cell::Side::Negative).collector.has_value();
-        return head(negative ? cell::Side::Negative : cell::Side::Positive, (negative ? 2.0 : -2.0) * aside);
+        const bool negative = m_bench.outcome().cell->electrode(design::Side::Negative).collector.has_value();
+        return head(negative ? design::Side::Negative : design::Side::Positive,
+                    (negative ? 2.0 : -2.0) * aside);
     }
     case FindingPart::Case:
     case FindingPart::Whole:
@@ -57,7 +58,7 @@ QPointF Section::markFor(cell::FindingPart part) const {
 
 void Section::addFindings(std::vector<PictureItem>& items) const {
     for (const FindingPart part : kParts) {
-        const std::vector<cell::Finding> found = findingsOn(part);
+        const std::vector<findings::Finding> found = findingsOn(part);
         if (found.empty()) {
             continue;
         }
@@ -69,7 +70,7 @@ void Section::addFindings(std::vector<PictureItem>& items) const {
         item.role = QAccessible::Button;
         item.name = tr("%n finding(s) here", nullptr, static_cast<int>(found.size()));
         QStringList lines;
-        for (const cell::Finding& finding : found) {
+        for (const findings::Finding& finding : found) {
             const wording::FindingText text = wording::findingText(finding);
             lines << QString::fromStdString(text.title + ": " + text.text);
         }

@@ -6,12 +6,12 @@
 namespace anodex::app {
 namespace {
 
-using cell::Side;
+using design::Side;
 
 constexpr double kSmallestBreadth = 24.0;
 constexpr double kThinnestStrip = 4.0;
 
-Side upper(const cell::Cell& cell) {
+Side upper(const design::Cell& cell) {
     return cell.solution(Side::Negative).densityKgPerM3 <= cell.solution(Side::Positive).densityKgPerM3
                ? Side::Negative
                : Side::Positive;
@@ -19,11 +19,11 @@ Side upper(const cell::Cell& cell) {
 
 } // namespace
 
-bool isStacked(const chemistry::Catalogue& catalogue, const cell::Cell& cell) {
+bool isStacked(const chemistry::Catalogue& catalogue, const design::Cell& cell) {
     return cell.barrier && catalogue.separators[cell.barrier->separator].stacked;
 }
 
-QRectF SectionLayout::behind(cell::Side side) const {
+QRectF SectionLayout::behind(design::Side side) const {
     constexpr double kWide = 5.0;
     QRectF strip = box(side);
     const bool isFirst = side == first;
@@ -35,7 +35,7 @@ QRectF SectionLayout::behind(cell::Side side) const {
     return strip;
 }
 
-QRectF SectionLayout::wall(cell::Side side) const {
+QRectF SectionLayout::wall(design::Side side) const {
     constexpr double kAway = 9.0;
     QRectF strip = behind(side);
     const double shift = side == first ? -kAway : kAway;
@@ -61,12 +61,12 @@ QRectF SectionLayout::strip(double metres) const {
                    : QRectF(gap.center().x() - thick / 2.0, gap.top(), thick, gap.height());
 }
 
-SectionLayout layoutSection(const chemistry::Catalogue& catalogue, const cell::Cell& cell, const QRectF& room,
-                            double keptScale) {
+SectionLayout layoutSection(const chemistry::Catalogue& catalogue, const design::Cell& cell,
+                            const QRectF& room, double keptScale) {
     SectionLayout layout;
     layout.stacked = isStacked(catalogue, cell);
     layout.first = layout.stacked ? upper(cell) : Side::Negative;
-    const Side second = cell::otherSide(layout.first);
+    const Side second = design::otherSide(layout.first);
     const double along = layout.stacked ? room.height() : room.width();
     const double breadth = layout.stacked ? room.width() : room.height();
     const double total =

@@ -4,28 +4,28 @@
 // Stacked    liquids lying one on the other: electrodes are slabs, the one in the denser liquid below.
 // Units      pixels; scale in pixels per metre.
 #pragma once
-#include "core/cell/Cell.h"
 #include "core/chemistry/Catalogue.h"
+#include "core/design/Cell.h"
 #include <QRectF>
 
 namespace anodex::app {
 
 struct SectionLayout {
     bool stacked = false;
-    cell::Side first = cell::Side::Negative; ///< On the left, or above.
+    design::Side first = design::Side::Negative; ///< On the left, or above.
     double pixelsPerMetre = 1.0;
     QRectF gap;
     QRectF electrodes[2]; ///< By side.
 
-    [[nodiscard]] const QRectF& box(cell::Side side) const {
+    [[nodiscard]] const QRectF& box(design::Side side) const {
         return electrodes[static_cast<std::size_t>(side)];
     }
     /// A strip along the electrode's outer face, where its collector lies.
-    [[nodiscard]] QRectF behind(cell::Side side) const;
+    [[nodiscard]] QRectF behind(design::Side side) const;
     /// Beyond that, where a pierced wall stands before a face that breathes.
-    [[nodiscard]] QRectF wall(cell::Side side) const;
+    [[nodiscard]] QRectF wall(design::Side side) const;
     /// The half of the gap that belongs to a side's liquid.
-    [[nodiscard]] QRectF half(cell::Side side) const;
+    [[nodiscard]] QRectF half(design::Side side) const;
     /// The strip in the middle of the gap that a separator of this thickness takes, never thinner than 4.
     [[nodiscard]] QRectF strip(double metres) const;
 };
@@ -33,10 +33,10 @@ struct SectionLayout {
 inline constexpr double kThinnestDrawn = 5.0; ///< Thinner layers are drawn this thick and said to be so.
 
 /// The liquids lie one on the other.
-[[nodiscard]] bool isStacked(const chemistry::Catalogue& catalogue, const cell::Cell& cell);
+[[nodiscard]] bool isStacked(const chemistry::Catalogue& catalogue, const design::Cell& cell);
 
 /// Lays out the cell inside `room`; a scale above zero is kept, as while something is dragged.
-[[nodiscard]] SectionLayout layoutSection(const chemistry::Catalogue& catalogue, const cell::Cell& cell,
+[[nodiscard]] SectionLayout layoutSection(const chemistry::Catalogue& catalogue, const design::Cell& cell,
                                           const QRectF& room, double keptScale = 0.0);
 
 } // namespace anodex::app

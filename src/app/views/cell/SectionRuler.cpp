@@ -26,10 +26,10 @@ double markStep(double pixelsPerMetre) {
 
 } // namespace
 
-void paintRuler(QPainter& painter, const SectionLayout& layout, const cell::Cell& cell, const QSizeF& room,
+void paintRuler(QPainter& painter, const SectionLayout& layout, const design::Cell& cell, const QSizeF& room,
                 const QColor& colour) {
     const QRectF& near = layout.box(layout.first);
-    const QRectF& far = layout.box(cell::otherSide(layout.first));
+    const QRectF& far = layout.box(design::otherSide(layout.first));
     const double from = layout.stacked ? near.top() : near.left();
     const double to = layout.stacked ? far.bottom() : far.right();
     const double y = room.height() - Theme::em(1.3);

@@ -9,7 +9,7 @@ class QPainter;
 
 namespace anodex::app {
 
-void paintRuler(QPainter& painter, const SectionLayout& layout, const cell::Cell& cell, const QSizeF& room,
+void paintRuler(QPainter& painter, const SectionLayout& layout, const design::Cell& cell, const QSizeF& room,
                 const QColor& colour);
 
 } // namespace anodex::app

@@ -4,14 +4,14 @@
 
 namespace anodex::app {
 
-std::vector<SectionSize> sizesOf(const cell::Cell& cell) {
+std::vector<SectionSize> sizesOf(const design::Cell& cell) {
     const auto tr = [](const char* text) { return QCoreApplication::translate("Section", text); };
     std::vector<SectionSize> list;
     list.push_back(
         {QStringLiteral("gap"), tr("gap"), cell.gapMetres, wording::Dimension::Metre, 1e3, 5e-5, 1.0});
-    for (const cell::Side side : {cell::Side::Negative, cell::Side::Positive}) {
-        const bool negative = side == cell::Side::Negative;
-        const cell::Electrode& electrode = cell.electrode(side);
+    for (const design::Side side : {design::Side::Negative, design::Side::Positive}) {
+        const bool negative = side == design::Side::Negative;
+        const design::Electrode& electrode = cell.electrode(side);
         const QString key = negative ? QStringLiteral("negative") : QStringLiteral("positive");
         const QString who = negative ? tr("negative") : tr("positive");
         list.push_back({key + QStringLiteral(".area"), tr("%1 wetted area").arg(who), electrode.areaM2,
@@ -28,16 +28,16 @@ QString shownSize(const SectionSize& size) {
                                                               : QStringLiteral("\u00A0mm"));
 }
 
-cell::Side sideOf(const QString& id) {
-    return id.startsWith(QLatin1String("negative")) ? cell::Side::Negative : cell::Side::Positive;
+design::Side sideOf(const QString& id) {
+    return id.startsWith(QLatin1String("negative")) ? design::Side::Negative : design::Side::Positive;
 }
 
-cell::CellDesign withSize(cell::CellDesign design, const QString& id, double value) {
+design::CellDesign withSize(design::CellDesign design, const QString& id, double value) {
     if (id == QLatin1String("gap")) {
         design.gapMetres = value;
         return design;
     }
-    cell::ElectrodeDesign& electrode = design.electrode(sideOf(id));
+    design::ElectrodeDesign& electrode = design.electrode(sideOf(id));
     if (id.endsWith(QLatin1String("area"))) {
         electrode.wettedAreaM2 = value;
     } else {

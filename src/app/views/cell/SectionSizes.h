@@ -1,6 +1,6 @@
 // src/app/views/cell/SectionSizes.h - the lengths and areas of a cell that can be dragged, stepped and typed.
 #pragma once
-#include "core/cell/Cell.h"
+#include "core/design/Cell.h"
 #include "wording/Quantities.h"
 #include <QString>
 #include <vector>
@@ -17,11 +17,11 @@ struct SectionSize {
     double most = 1.0;
 };
 
-[[nodiscard]] std::vector<SectionSize> sizesOf(const cell::Cell& cell);
+[[nodiscard]] std::vector<SectionSize> sizesOf(const design::Cell& cell);
 [[nodiscard]] QString shownSize(const SectionSize& size);
 /// The side an electrode's size belongs to.
-[[nodiscard]] cell::Side sideOf(const QString& id);
+[[nodiscard]] design::Side sideOf(const QString& id);
 /// A new thickness forgets a mass that was given for the old one.
-[[nodiscard]] cell::CellDesign withSize(cell::CellDesign design, const QString& id, double value);
+[[nodiscard]] design::CellDesign withSize(design::CellDesign design, const QString& id, double value);
 
 } // namespace anodex::app

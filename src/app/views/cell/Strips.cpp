@@ -43,10 +43,10 @@ std::vector<Strips::Bar> Strips::currentBars() const {
         Bar bar;
         bar.id = QStringLiteral("part:%1").arg(i);
         bar.name = q(wording::partText(share.part, m_bench.outcome().cell->twoLiquids));
-        bar.value = q(wording::quantityText(share.ohm, cell::Unit::Ohm));
+        bar.value = q(wording::quantityText(share.ohm, explain::Unit::Ohm));
         bar.length = budget.totalOhm > 0.0 ? share.ohm / budget.totalOhm : 0.0;
         bar.colour = m_theme.colours().ink;
-        bar.key = {cell::Quantity::ResistancePart, {}, i};
+        bar.key = {explain::Quantity::ResistancePart, {}, i};
         bars.push_back(bar);
     }
     std::sort(bars.begin(), bars.end(), [](const Bar& a, const Bar& b) { return a.length > b.length; });
@@ -72,10 +72,10 @@ std::vector<Strips::Bar> Strips::reagentBars() const {
         bar.value = q(wording::chargeText(reagent.expectedCoulombs));
         bar.length = reagent.expectedCoulombs / most;
         bar.marked = i == 0;
-        bar.colour = !reagent.side                           ? m_theme.colours().ink
-                     : *reagent.side == cell::Side::Negative ? m_theme.colours().negative
-                                                             : m_theme.colours().positive;
-        bar.key = {cell::Quantity::Reagent, {}, i};
+        bar.colour = !reagent.side                             ? m_theme.colours().ink
+                     : *reagent.side == design::Side::Negative ? m_theme.colours().negative
+                                                               : m_theme.colours().positive;
+        bar.key = {explain::Quantity::Reagent, {}, i};
         bars.push_back(bar);
     }
     return bars;

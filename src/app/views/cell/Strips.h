@@ -13,7 +13,7 @@ public:
     Strips(Workbench& bench, const Theme& theme, QWidget* parent);
 
 signals:
-    void numberAsked(const anodex::cell::QuantityKey& key, const QPoint& at);
+    void numberAsked(const anodex::explain::QuantityKey& key, const QPoint& at);
 
 private:
     struct Bar {
@@ -23,7 +23,7 @@ private:
         double length = 0.0; ///< 0..1
         bool marked = false;
         QColor colour;
-        cell::QuantityKey key;
+        explain::QuantityKey key;
     };
 
     void rebuild();

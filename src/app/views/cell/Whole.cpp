@@ -12,7 +12,7 @@
 namespace anodex::app {
 namespace {
 
-using cell::Construction;
+using design::Construction;
 using Kind = WholePiece::Kind;
 
 constexpr std::pair<Construction, const char*> kNames[] = {
@@ -63,7 +63,7 @@ void Whole::choose(const QPoint& at) {
         action->setChecked(constructionOf(m_bench.catalogue(), m_bench.design(), *m_bench.outcome().cell) ==
                            construction);
         connect(action, &QAction::triggered, this, [this, wanted = construction] {
-            cell::CellDesign design = m_bench.design();
+            design::CellDesign design = m_bench.design();
             design.construction = wanted;
             m_bench.edit(design);
         });
@@ -95,7 +95,7 @@ PictureItem Whole::title() const {
 }
 
 void Whole::addPiece(std::vector<PictureItem>& items, std::size_t index, const WholePiece& piece) const {
-    const bool negative = piece.side == cell::Side::Negative;
+    const bool negative = piece.side == design::Side::Negative;
     PictureItem item;
     item.id = QStringLiteral("piece:%1").arg(index);
     item.area = piece.path.boundingRect();
@@ -192,7 +192,7 @@ void Whole::rebuild() {
     setFocusColour(m_theme.colours().focus);
     std::vector<PictureItem> items;
     if (m_bench.outcome().usable()) {
-        const cell::Cell& cell = *m_bench.outcome().cell;
+        const design::Cell& cell = *m_bench.outcome().cell;
         std::vector<WholePiece> pieces =
             wholeCell(m_bench.catalogue(), cell, constructionOf(m_bench.catalogue(), m_bench.design(), cell));
         QRectF bounds;

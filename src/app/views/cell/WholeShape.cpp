@@ -7,8 +7,8 @@
 namespace anodex::app {
 namespace {
 
-using cell::Construction;
-using cell::Side;
+using design::Construction;
+using design::Side;
 using Kind = WholePiece::Kind;
 
 constexpr double kMm = 1e3;
@@ -21,7 +21,7 @@ bool isRod(const chemistry::Material& material) {
 /// One cell's outlines, drawn around the middle between its electrodes.
 class Drawing {
 public:
-    Drawing(const chemistry::Catalogue& catalogue, const cell::Cell& cell)
+    Drawing(const chemistry::Catalogue& catalogue, const design::Cell& cell)
         : m_catalogue(catalogue), m_cell(cell) {}
 
     std::vector<WholePiece> run(Construction construction) {
@@ -78,7 +78,7 @@ private:
         add(Kind::Vessel, Side::Negative, path);
     }
 
-    [[nodiscard]] const cell::Electrode& electrode(Side side) const { return m_cell.electrode(side); }
+    [[nodiscard]] const design::Electrode& electrode(Side side) const { return m_cell.electrode(side); }
     [[nodiscard]] bool rod(Side side) const { return isRod(m_catalogue.materials[electrode(side).material]); }
     [[nodiscard]] double thick(Side side) const { return electrode(side).thicknessMetres * kMm; }
     [[nodiscard]] double area(Side side) const { return electrode(side).areaM2 * kMm * kMm; }
@@ -158,7 +158,7 @@ private:
         const bool negativeAbove =
             m_cell.solution(Side::Negative).densityKgPerM3 <= m_cell.solution(Side::Positive).densityKgPerM3;
         const Side above = negativeAbove ? Side::Negative : Side::Positive;
-        const Side below = cell::otherSide(above);
+        const Side below = design::otherSide(above);
         const double widest = std::sqrt(std::max(area(Side::Negative), area(Side::Positive)));
         const double wide = widest + 8.0;
         const double lower = volume(below) / (wide * wide) * (m_cell.twoLiquids ? 1.0 : 0.5);
@@ -189,8 +189,8 @@ private:
     /// Layers lying flat in an envelope, the face that breathes upward.
     void pouch() {
         const Side up =
-            electrode(Side::Negative).air == cell::Air::Breathing ? Side::Negative : Side::Positive;
-        const Side down = cell::otherSide(up);
+            electrode(Side::Negative).air == design::Air::Breathing ? Side::Negative : Side::Positive;
+        const Side down = design::otherSide(up);
         const double longest = tallest();
         double y = -thick(down);
         QPainterPath envelope;
@@ -332,14 +332,14 @@ private:
     }
 
     const chemistry::Catalogue& m_catalogue;
-    const cell::Cell& m_cell;
+    const design::Cell& m_cell;
     std::vector<WholePiece> m_pieces;
 };
 
 } // namespace
 
-Construction constructionOf(const chemistry::Catalogue& catalogue, const cell::CellDesign& design,
-                            const cell::Cell& cell) {
+Construction constructionOf(const chemistry::Catalogue& catalogue, const design::CellDesign& design,
+                            const design::Cell& cell) {
     if (design.construction != Construction::Unstated) {
         return design.construction;
     }
@@ -358,7 +358,7 @@ Construction constructionOf(const chemistry::Catalogue& catalogue, const cell::C
     return separator != nullptr && cell.gapMetres <= kThin ? Construction::Pouch : Construction::Beaker;
 }
 
-std::vector<WholePiece> wholeCell(const chemistry::Catalogue& catalogue, const cell::Cell& cell,
+std::vector<WholePiece> wholeCell(const chemistry::Catalogue& catalogue, const design::Cell& cell,
                                   Construction construction) {
     return Drawing(catalogue, cell).run(construction);
 }

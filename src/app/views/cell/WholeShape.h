@@ -4,8 +4,8 @@
 //            as long as its area asks, a vessel as wide as its liquid asks.
 // Units      mm; x to the right, y downward.
 #pragma once
-#include "core/cell/Cell.h"
 #include "core/chemistry/Catalogue.h"
+#include "core/design/Cell.h"
 #include <QPainterPath>
 #include <vector>
 
@@ -14,16 +14,16 @@ namespace anodex::app {
 struct WholePiece {
     enum class Kind { Vessel, Liquid, Electrode, Separator, Oil, Soil, Pipe };
     Kind kind = Kind::Vessel;
-    cell::Side side = cell::Side::Negative; ///< Of electrodes and liquids.
+    design::Side side = design::Side::Negative; ///< Of electrodes and liquids.
     QPainterPath path;
 };
 
 /// As the design says, or as its parts suggest.
-[[nodiscard]] cell::Construction constructionOf(const chemistry::Catalogue& catalogue,
-                                                const cell::CellDesign& design, const cell::Cell& cell);
+[[nodiscard]] design::Construction constructionOf(const chemistry::Catalogue& catalogue,
+                                                  const design::CellDesign& design, const design::Cell& cell);
 
 /// From back to front.
-[[nodiscard]] std::vector<WholePiece> wholeCell(const chemistry::Catalogue& catalogue, const cell::Cell& cell,
-                                                cell::Construction construction);
+[[nodiscard]] std::vector<WholePiece> wholeCell(const chemistry::Catalogue& catalogue,
+                                                const design::Cell& cell, design::Construction construction);
 
 } // namespace anodex::app

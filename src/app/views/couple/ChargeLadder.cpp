@@ -14,7 +14,7 @@
 namespace anodex::app {
 namespace {
 
-constexpr cell::Side kSides[] = {cell::Side::Negative, cell::Side::Positive};
+constexpr design::Side kSides[] = {design::Side::Negative, design::Side::Positive};
 constexpr int kPauseMilliseconds = 120;
 constexpr int kSamples = 100;
 constexpr double kWorthDrawing = 0.005; // of the current
@@ -24,7 +24,7 @@ QString q(const std::string& text) {
 }
 
 QString volts(double value) {
-    return q(wording::quantityText(value, cell::Unit::Volt, base::Interval{0.0, 0.03}));
+    return q(wording::quantityText(value, explain::Unit::Volt, base::Interval{0.0, 0.03}));
 }
 
 QString percent(double share) {
@@ -33,12 +33,12 @@ QString percent(double share) {
 }
 
 /// No range where the model cannot work it out; the value itself stands.
-std::optional<base::Interval> rangeOrNone(const chemistry::Catalogue& catalogue, const cell::Cell& cell,
-                                          const cell::Evaluation& evaluation, const cell::Charging& charging,
-                                          const std::stop_token& stop) {
+std::optional<base::Interval> rangeOrNone(const chemistry::Catalogue& catalogue, const design::Cell& cell,
+                                          const cell::Evaluation& evaluation,
+                                          const charge::Charging& charging, const std::stop_token& stop) {
     try {
-        return cell::chargeVoltsDoubt(catalogue, cell, evaluation, charging, charging.asked->point.amps,
-                                      kSamples, stop);
+        return charge::chargeVoltsDoubt(catalogue, cell, evaluation, charging, charging.asked->point.amps,
+                                        kSamples, stop);
     } catch (const base::Fault&) {
         return std::nullopt;
     }
@@ -86,11 +86,11 @@ void ChargeLadder::compute() {
     if (!m_bench.outcome().usable()) {
         return;
     }
-    cell::Cell cell = *m_bench.outcome().cell;
+    design::Cell cell = *m_bench.outcome().cell;
     const cell::Evaluation& evaluation = *m_bench.outcome().evaluation;
     cell.charge.reset();
     if (!m_unasked) {
-        m_unasked = cell::chargingOf(m_bench.catalogue(), cell, evaluation);
+        m_unasked = charge::chargingOf(m_bench.catalogue(), cell, evaluation);
     }
     const auto [least, most] = ampsRange();
     if (!m_share) {
@@ -98,12 +98,12 @@ void ChargeLadder::compute() {
         const double amps = planned && planned->amps ? *planned->amps : m_unasked->gentle.point.amps;
         m_share = std::clamp(std::log(amps / least) / std::log(most / least), 0.0, 1.0);
     }
-    cell.charge = cell::ChargeDesign{least * std::pow(most / least, *m_share), std::nullopt};
-    m_charging = cell::chargingOf(m_bench.catalogue(), cell, evaluation);
+    cell.charge = design::ChargeDesign{least * std::pow(most / least, *m_share), std::nullopt};
+    m_charging = charge::chargingOf(m_bench.catalogue(), cell, evaluation);
 }
 
-bool ChargeLadder::isPlus(cell::Side side) const {
-    return (side == cell::Side::Positive) != m_charging->reversed;
+bool ChargeLadder::isPlus(design::Side side) const {
+    return (side == design::Side::Positive) != m_charging->reversed;
 }
 double ChargeLadder::top() const {
     return Theme::em(6.0);
@@ -115,16 +115,16 @@ double ChargeLadder::yOf(double value) const {
     const double bottom = height() - Theme::em(0.8);
     return bottom - (bottom - top()) * (value - m_low) / (m_high - m_low);
 }
-double ChargeLadder::columnX(cell::Side side) const {
-    return voltAxisWidth() + (width() - voltAxisWidth()) * (side == cell::Side::Negative ? 0.30 : 0.71);
+double ChargeLadder::columnX(design::Side side) const {
+    return voltAxisWidth() + (width() - voltAxisWidth()) * (side == design::Side::Negative ? 0.30 : 0.71);
 }
-QColor ChargeLadder::colourOf(cell::Side side) const {
-    return side == cell::Side::Negative ? m_theme.colours().negative : m_theme.colours().positive;
+QColor ChargeLadder::colourOf(design::Side side) const {
+    return side == design::Side::Negative ? m_theme.colours().negative : m_theme.colours().positive;
 }
 
-std::vector<ChargeLadder::Rung> ChargeLadder::rungsOf(cell::Side side) const {
+std::vector<ChargeLadder::Rung> ChargeLadder::rungsOf(design::Side side) const {
     std::vector<Rung> rungs;
-    for (const cell::ChargeReaction& reaction :
+    for (const charge::ChargeReaction& reaction :
          m_charging->asked->reactions[static_cast<std::size_t>(side)]) {
         const double share = amps() > 0.0 ? reaction.amps / amps() : 0.0;
         if (share >= kWorthDrawing) {
@@ -145,7 +145,7 @@ void ChargeLadder::chooseScale(const std::vector<Rung>& rungs) {
     for (const Rung& rung : rungs) {
         include(rung.volts);
     }
-    for (const cell::Side side : kSides) {
+    for (const design::Side side : kSides) {
         const auto index = static_cast<std::size_t>(side);
         include(m_charging->asked->point.potentialVolts[index]);
         include(m_charging->restPotentialVolts[index]);
@@ -162,13 +162,13 @@ void ChargeLadder::addRung(std::vector<PictureItem>& items, const Rung& rung) co
     const chemistry::Reaction& law = m_bench.catalogue().reactions[rung.reaction.reaction];
     const double x = columnX(rung.side);
     const double y = yOf(rung.volts);
-    const bool left = rung.side == cell::Side::Negative;
+    const bool left = rung.side == design::Side::Negative;
     const double edge = left ? x - barHalf() - Theme::em(0.9) : x + barHalf() + Theme::em(0.9);
     const QRectF label =
         left ? QRectF(voltAxisWidth() + 6, rung.labelY - Theme::em(1.15), edge - voltAxisWidth() - 6,
                       Theme::em(2.3))
              : QRectF(edge, rung.labelY - Theme::em(1.15), width() - edge - 4, Theme::em(2.3));
-    const bool kept = rung.reaction.fate != cell::Fate::Lost;
+    const bool kept = rung.reaction.fate != charge::Fate::Lost;
     const QString fate = tr(wording::fateText(rung.reaction.fate));
     PictureItem item;
     item.id = QStringLiteral("charge:%1:%2").arg(static_cast<int>(rung.side)).arg(rung.reaction.reaction);
@@ -201,7 +201,7 @@ void ChargeLadder::addRung(std::vector<PictureItem>& items, const Rung& rung) co
     items.push_back(std::move(item));
 }
 
-void ChargeLadder::addColumn(std::vector<PictureItem>& items, cell::Side side) const {
+void ChargeLadder::addColumn(std::vector<PictureItem>& items, design::Side side) const {
     const auto index = static_cast<std::size_t>(side);
     const double x = columnX(side);
     const double rest = m_charging->restPotentialVolts[index];
@@ -215,7 +215,8 @@ void ChargeLadder::addColumn(std::vector<PictureItem>& items, cell::Side side) c
     const double y = yOf(now);
     item.area = QRectF(x - barHalf() - 6, y - 8, 2 * barHalf() + 12, 16);
     item.role = QAccessible::StaticText;
-    item.name = side == cell::Side::Negative ? tr("Negative electrode sits") : tr("Positive electrode sits");
+    item.name =
+        side == design::Side::Negative ? tr("Negative electrode sits") : tr("Positive electrode sits");
     item.value = volts(now);
     item.tooltip = tr("%1 at %2 against hydrogen while it is charged, at %3 at rest")
                        .arg(item.name, item.value, volts(rest));
@@ -239,8 +240,8 @@ void ChargeLadder::addColumn(std::vector<PictureItem>& items, cell::Side side) c
 
 /// The supply above the columns and its two clips: which goes where, and what the columns are called now.
 void ChargeLadder::addSupply(std::vector<PictureItem>& items) const {
-    const double left = columnX(cell::Side::Negative);
-    const double right = columnX(cell::Side::Positive);
+    const double left = columnX(design::Side::Negative);
+    const double right = columnX(design::Side::Positive);
     PictureItem item;
     item.id = QStringLiteral("supply");
     const double middle = 0.5 * (left + right);
@@ -257,9 +258,9 @@ void ChargeLadder::addSupply(std::vector<PictureItem>& items) const {
         const Colours& c = m_theme.colours();
         painter.setPen(QPen(c.ink, 1.5));
         const double wire = area.center().y();
-        for (const cell::Side side : kSides) {
+        for (const design::Side side : kSides) {
             const double x = columnX(side);
-            const double from = side == cell::Side::Negative ? area.left() : area.right();
+            const double from = side == design::Side::Negative ? area.left() : area.right();
             painter.drawLine(QPointF(from, wire), QPointF(x, wire));
             painter.drawLine(QPointF(x, wire), QPointF(x, top() - Theme::em(2.6)));
         }
@@ -267,10 +268,10 @@ void ChargeLadder::addSupply(std::vector<PictureItem>& items) const {
         painter.drawRoundedRect(area, 4, 4);
         painter.setFont(Theme::font(0.95, true));
         drawElided(painter, area, tr("supply"), Qt::AlignCenter);
-        for (const cell::Side side : kSides) {
+        for (const design::Side side : kSides) {
             const double x = columnX(side);
             const double at =
-                side == cell::Side::Negative ? area.left() + Theme::em(0.9) : area.right() - Theme::em(0.9);
+                side == design::Side::Negative ? area.left() + Theme::em(0.9) : area.right() - Theme::em(0.9);
             drawTerminal(painter, {at, wire}, Theme::em(0.5), isPlus(side), c);
             painter.setPen(c.ink);
             painter.setFont(Theme::font(1.0, true));
@@ -287,11 +288,11 @@ void ChargeLadder::addSupply(std::vector<PictureItem>& items) const {
 
 QString ChargeLadder::instead() const {
     QStringList what;
-    for (const cell::Side side : kSides) {
+    for (const design::Side side : kSides) {
         const auto& reactions = m_charging->asked->reactions[static_cast<std::size_t>(side)];
         const auto first =
             std::find_if(reactions.begin(), reactions.end(),
-                         [](const cell::ChargeReaction& r) { return r.fate == cell::Fate::Lost; });
+                         [](const charge::ChargeReaction& r) { return r.fate == charge::Fate::Lost; });
         if (first != reactions.end() && first->amps > 0.0) {
             const chemistry::Reaction& law = m_bench.catalogue().reactions[first->reaction];
             what << q(isPlus(side) ? law.anodicName : law.cathodicName);
@@ -302,18 +303,18 @@ QString ChargeLadder::instead() const {
 
 /// In the middle: the voltage the supply has to reach, how much of the current is kept, where to stop.
 void ChargeLadder::addAnswer(std::vector<PictureItem>& items) const {
-    const double from = columnX(cell::Side::Negative) + barHalf() + Theme::em(1.0);
-    const double wide = columnX(cell::Side::Positive) - barHalf() - Theme::em(1.0) - from;
-    const cell::ChargeDetail& asked = *m_charging->asked;
+    const double from = columnX(design::Side::Negative) + barHalf() + Theme::em(1.0);
+    const double wide = columnX(design::Side::Positive) - barHalf() - Theme::em(1.0) - from;
+    const charge::ChargeDetail& asked = *m_charging->asked;
     QStringList lines;
     if (m_charging->possible) {
-        lines << (m_range ? tr("range %1").arg(q(wording::rangeText(*m_range, cell::Unit::Volt)))
+        lines << (m_range ? tr("range %1").arg(q(wording::rangeText(*m_range, explain::Unit::Volt)))
                           : tr("range to come …"))
               << tr("at rest %1, %2")
                      .arg(volts(m_charging->restVolts), q(wording::chargeStateText(m_charging->state)))
               << tr("window %1 to %2").arg(volts(m_charging->least->volts), volts(m_charging->best->volts))
               << tr("fastest %1: %2")
-                     .arg(q(wording::quantityText(m_charging->best->amps, cell::Unit::Ampere)),
+                     .arg(q(wording::quantityText(m_charging->best->amps, explain::Unit::Ampere)),
                           q(wording::chargeLimitText(m_charging->bestLimit)));
         if (asked.fullVolts) {
             lines << tr("full when it shows %1").arg(volts(*asked.fullVolts));
@@ -414,14 +415,14 @@ void ChargeLadder::draw() {
     if (m_charging) {
         std::vector<std::vector<Rung>> columns;
         std::vector<Rung> all;
-        for (const cell::Side side : kSides) {
+        for (const design::Side side : kSides) {
             columns.push_back(rungsOf(side));
             all.insert(all.end(), columns.back().begin(), columns.back().end());
         }
         chooseScale(all);
         addAnswer(items);
         addSupply(items);
-        for (const cell::Side side : kSides) {
+        for (const design::Side side : kSides) {
             double next = top();
             for (Rung& rung : columns[static_cast<std::size_t>(side)]) {
                 rung.labelY = std::max(yOf(rung.volts), next);

@@ -9,7 +9,7 @@
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
 #include "app/widgets/picture/Picture.h"
-#include "core/cell/Charge.h"
+#include "core/charge/Charge.h"
 
 namespace anodex::app {
 
@@ -25,15 +25,15 @@ public:
     void startAnew();
     [[nodiscard]] double amps() const;
     /// Absent when the design cannot be used or the picture is out of sight.
-    [[nodiscard]] const std::optional<cell::Charging>& charging() const { return m_charging; }
+    [[nodiscard]] const std::optional<charge::Charging>& charging() const { return m_charging; }
 
 signals:
     void rebuilt();
 
 private:
     struct Rung {
-        cell::Side side = cell::Side::Negative;
-        cell::ChargeReaction reaction;
+        design::Side side = design::Side::Negative;
+        charge::ChargeReaction reaction;
         double volts = 0.0;
         double labelY = 0.0;
         double share = 0.0; ///< Of the current.
@@ -45,28 +45,28 @@ private:
     void seekRange();
     void draw();
     [[nodiscard]] std::pair<double, double> ampsRange() const;
-    [[nodiscard]] std::vector<Rung> rungsOf(cell::Side side) const;
+    [[nodiscard]] std::vector<Rung> rungsOf(design::Side side) const;
     void chooseScale(const std::vector<Rung>& rungs);
     void addRung(std::vector<PictureItem>& items, const Rung& rung) const;
-    void addColumn(std::vector<PictureItem>& items, cell::Side side) const;
+    void addColumn(std::vector<PictureItem>& items, design::Side side) const;
     void addSupply(std::vector<PictureItem>& items) const;
     void addAnswer(std::vector<PictureItem>& items) const;
     void paintAxis(QPainter& painter) const;
-    [[nodiscard]] bool isPlus(cell::Side side) const;
+    [[nodiscard]] bool isPlus(design::Side side) const;
     [[nodiscard]] QString instead() const;
     [[nodiscard]] double yOf(double volts) const;
-    [[nodiscard]] double columnX(cell::Side side) const;
-    [[nodiscard]] QColor colourOf(cell::Side side) const;
+    [[nodiscard]] double columnX(design::Side side) const;
+    [[nodiscard]] QColor colourOf(design::Side side) const;
     [[nodiscard]] double top() const;
     [[nodiscard]] double barHalf() const;
 
     Workbench& m_bench;
     const Theme& m_theme;
-    std::optional<cell::Charging> m_charging; ///< `asked` at the current shown.
+    std::optional<charge::Charging> m_charging; ///< `asked` at the current shown.
     double m_low = -1.0;
     double m_high = 1.0;
     /// The same without a current: it gives the slider its span, and holds while only the slider moves.
-    std::optional<cell::Charging> m_unasked;
+    std::optional<charge::Charging> m_unasked;
     std::optional<double> m_share;
     std::optional<base::Interval> m_range; ///< Of the voltage on charge; arrives a moment later.
     int m_ticket = 0;

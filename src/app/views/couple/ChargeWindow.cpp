@@ -21,7 +21,7 @@ QString q(const std::string& text) {
 /// Where currents and voltages lie in the field.
 class Scale {
 public:
-    Scale(const QRectF& field, const cell::Charging& charging) : m_field(field) {
+    Scale(const QRectF& field, const charge::Charging& charging) : m_field(field) {
         const double shown = charging.asked->point.amps;
         m_least = std::log10(std::min({charging.least->amps, charging.best->amps, shown}) / 3.0);
         m_most = std::log10(std::max(charging.best->amps, shown) * 3.0);
@@ -72,7 +72,7 @@ void paintAxes(QPainter& painter, const QRectF& field, const Scale& scale, const
         last = at;
         painter.setPen(c.faint);
         painter.drawText(QRectF(at - room, field.bottom() + 4, 2 * room, Theme::em(1.0)), Qt::AlignCenter,
-                         q(wording::quantityText(std::pow(10.0, decade), cell::Unit::Ampere,
+                         q(wording::quantityText(std::pow(10.0, decade), explain::Unit::Ampere,
                                                  base::Interval{0.0, std::pow(10.0, decade)})));
     }
     const double span = scale.high() - scale.low();
@@ -90,13 +90,13 @@ void paintAxes(QPainter& painter, const QRectF& field, const Scale& scale, const
 
 } // namespace
 
-PictureItem chargeWindowItem(const QRectF& area, const cell::Charging& charging, const Theme& theme) {
+PictureItem chargeWindowItem(const QRectF& area, const charge::Charging& charging, const Theme& theme) {
     PictureItem item;
     item.id = QStringLiteral("window");
     item.area = area;
     item.role = QAccessible::StaticText;
     item.name = tr("Charging window");
-    const auto amps = [](double value) { return q(wording::quantityText(value, cell::Unit::Ampere)); };
+    const auto amps = [](double value) { return q(wording::quantityText(value, explain::Unit::Ampere)); };
     item.value = tr("from %1 to %2").arg(amps(charging.least->amps), amps(charging.best->amps));
     item.tooltip = item.name + QStringLiteral(": ") + item.value;
     const QRectF field = area.adjusted(Theme::em(4.0), Theme::em(0.6), -Theme::em(0.6), -Theme::em(1.6));
@@ -124,7 +124,7 @@ PictureItem chargeWindowItem(const QRectF& area, const cell::Charging& charging,
                        tr("gas once full"));
         }
         QPolygonF line;
-        for (const cell::ChargePoint& point : charging.curve) {
+        for (const charge::ChargePoint& point : charging.curve) {
             line << QPointF(scale.x(point.amps), scale.y(point.volts));
         }
         painter.setPen(QPen(c.ink, 2.0));

@@ -6,12 +6,12 @@
 #pragma once
 #include "app/theme/Theme.h"
 #include "app/widgets/picture/PictureItem.h"
-#include "core/cell/Charge.h"
+#include "core/charge/Charge.h"
 
 namespace anodex::app {
 
 /// `charging` must be possible and hold the point shown.
-[[nodiscard]] PictureItem chargeWindowItem(const QRectF& area, const cell::Charging& charging,
+[[nodiscard]] PictureItem chargeWindowItem(const QRectF& area, const charge::Charging& charging,
                                            const Theme& theme);
 
 } // namespace anodex::app

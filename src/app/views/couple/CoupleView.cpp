@@ -22,8 +22,8 @@ CoupleView::CoupleView(Workbench& bench, const Theme& theme, QWidget* parent)
     : View(parent), m_bench(bench), m_ladder(new Ladder(bench, theme, this)),
       m_curves(new Curves(bench, theme, this)), m_chargeLadder(new ChargeLadder(bench, theme, this)),
       m_pictures(new QStackedWidget(this)), m_picker(new MaterialPicker(bench, theme, this)),
-      m_left(new LiquidPanel(bench, theme, cell::Side::Negative, this)),
-      m_right(new LiquidPanel(bench, theme, cell::Side::Positive, this)), m_split(new QPushButton(this)) {
+      m_left(new LiquidPanel(bench, theme, design::Side::Negative, this)),
+      m_right(new LiquidPanel(bench, theme, design::Side::Positive, this)), m_split(new QPushButton(this)) {
     setObjectName(QStringLiteral("coupleView"));
     m_split->setObjectName(QStringLiteral("splitLiquid"));
     m_split->setProperty("quiet", true);
@@ -43,7 +43,7 @@ CoupleView::CoupleView(Workbench& bench, const Theme& theme, QWidget* parent)
     connect(m_ladder, &Ladder::numberAsked, this, &View::numberAsked);
     connect(m_curves, &Curves::numberAsked, this, &View::numberAsked);
     connect(m_ladder, &Ladder::materialAsked, this,
-            [this](cell::Side side, const QPoint& at) { m_picker->open(side, at); });
+            [this](design::Side side, const QPoint& at) { m_picker->open(side, at); });
     for (LiquidPanel* panel : {m_left, m_right}) {
         connect(panel, &LiquidPanel::numberAsked, this, &View::numberAsked);
         connect(panel, &LiquidPanel::refused, this, &CoupleView::refused);
@@ -69,10 +69,10 @@ QWidget* CoupleView::makeLoadRow() {
     m_loadText->setToolTip(tr("How the short circuit was found"));
     connect(m_loadText, &QPushButton::clicked, this, [this] {
         const bool charge = m_face == Face::Charge;
-        emit numberAsked(charge
-                             ? cell::QuantityKey{cell::Quantity::ChargeVoltage, {}, 0, m_chargeLadder->amps()}
-                             : cell::QuantityKey{cell::Quantity::ShortCircuitCurrent, {}, 0, 0.0},
-                         m_loadText->mapToGlobal(QPoint(0, 0)));
+        emit numberAsked(
+            charge ? explain::QuantityKey{explain::Quantity::ChargeVoltage, {}, 0, m_chargeLadder->amps()}
+                   : explain::QuantityKey{explain::Quantity::ShortCircuitCurrent, {}, 0, 0.0},
+            m_loadText->mapToGlobal(QPoint(0, 0)));
     });
     m_least = new QLabel(row);
     m_least->setObjectName(QStringLiteral("faint"));
@@ -99,9 +99,9 @@ QWidget* CoupleView::makeLoadRow() {
     layout->addWidget(m_loadText);
     layout->addWidget(m_plan);
     connect(m_moment, &QPushButton::clicked, this, [this] {
-        const bool settled = m_ladder->moment() == cell::Moment::First;
+        const bool settled = m_ladder->moment() == electrode::Moment::First;
         m_moment->setText(settled ? tr("settled") : tr("after 5 s"));
-        m_ladder->setMoment(settled ? cell::Moment::Settled : cell::Moment::First);
+        m_ladder->setMoment(settled ? electrode::Moment::Settled : electrode::Moment::First);
     });
     connect(m_plan, &QPushButton::clicked, this, &CoupleView::planCharge);
     connect(m_load, &QSlider::valueChanged, this, &CoupleView::slide);
@@ -161,7 +161,7 @@ void CoupleView::sayLoad() {
         return;
     }
     const QString amps =
-        QString::fromStdString(wording::quantityText(m_ladder->loadAmps(), cell::Unit::Ampere));
+        QString::fromStdString(wording::quantityText(m_ladder->loadAmps(), explain::Unit::Ampere));
     m_loadText->setText(isNarrow() ? amps
                                    : tr("load %1, %2 % of short circuit").arg(amps).arg(m_load->value()));
     m_load->setToolTip(m_loadText->text());
@@ -174,7 +174,7 @@ void CoupleView::sayCharge() {
     const QSignalBlocker quiet(m_load);
     m_load->setValue(static_cast<int>(std::lround(100.0 * m_chargeLadder->share())));
     const QString amps =
-        QString::fromStdString(wording::quantityText(m_chargeLadder->amps(), cell::Unit::Ampere));
+        QString::fromStdString(wording::quantityText(m_chargeLadder->amps(), explain::Unit::Ampere));
     m_loadText->setText(isNarrow() ? amps : tr("charge with %1").arg(amps));
     m_load->setToolTip(m_loadText->text());
     m_plan->setText(m_bench.design().charge ? tr("Plan none") : tr("Plan it"));
@@ -184,11 +184,11 @@ void CoupleView::sayCharge() {
 }
 
 void CoupleView::planCharge() {
-    cell::CellDesign design = m_bench.design();
+    design::CellDesign design = m_bench.design();
     if (design.charge) {
         design.charge.reset();
     } else {
-        design.charge = cell::ChargeDesign{m_chargeLadder->amps(), std::nullopt};
+        design.charge = design::ChargeDesign{m_chargeLadder->amps(), std::nullopt};
     }
     m_bench.edit(design);
 }
@@ -219,7 +219,7 @@ void CoupleView::refresh() {
 }
 
 void CoupleView::splitOrJoin() {
-    cell::CellDesign design = m_bench.design();
+    design::CellDesign design = m_bench.design();
     if (design.positiveLiquid) {
         design.positiveLiquid.reset();
         design.separator.reset();
@@ -229,7 +229,7 @@ void CoupleView::splitOrJoin() {
         const auto divider = std::find_if(separators.begin(), separators.end(),
                                           [](const chemistry::SeparatorMaterial& s) { return s.divides; });
         if (!design.separator && divider != separators.end()) {
-            design.separator = cell::SeparatorDesign{divider->name, {}, {}};
+            design.separator = design::SeparatorDesign{divider->name, {}, {}};
         }
     }
     m_bench.edit(design);

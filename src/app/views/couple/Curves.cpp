@@ -15,7 +15,7 @@ QString q(const std::string& text) {
     return QString::fromStdString(text);
 }
 
-QString si(double value, cell::Unit unit) {
+QString si(double value, explain::Unit unit) {
     return q(wording::quantityText(value, unit));
 }
 
@@ -63,9 +63,9 @@ void Curves::compute() {
     }
     const auto& catalogue = m_bench.catalogue();
     const cell::Evaluation& e = *outcome.evaluation;
-    const cell::Draw nominal = cell::Draw::nominal();
-    const cell::Polarisation first(catalogue, *outcome.cell, cell::Moment::First, nominal);
-    const cell::Polarisation settled(catalogue, *outcome.cell, cell::Moment::Settled, nominal);
+    const electrode::Draw nominal = electrode::Draw::nominal();
+    const cell::Polarisation first(catalogue, *outcome.cell, electrode::Moment::First, nominal);
+    const cell::Polarisation settled(catalogue, *outcome.cell, electrode::Moment::Settled, nominal);
     Lines lines;
     lines.first = first.curve(e.first.shortCircuitAmps, kPoints);
     lines.settled = settled.curve(e.settled.shortCircuitAmps, kPoints);
@@ -110,7 +110,7 @@ QPointF Curves::at(const QRectF& field, double amps, double value, double most) 
 void Curves::paintScales(QPainter& painter) const {
     const Colours& c = m_theme.colours();
     painter.setFont(Theme::font(0.85));
-    const auto rows = [&](const QRectF& field, double most, cell::Unit unit, const QString& name) {
+    const auto rows = [&](const QRectF& field, double most, explain::Unit unit, const QString& name) {
         const int count = std::max(2, static_cast<int>(field.height() / Theme::em(2.2)));
         const double step = stepFor(most, count);
         for (double value = 0.0; value <= most; value += step) {
@@ -127,8 +127,8 @@ void Curves::paintScales(QPainter& painter) const {
                    QRectF(field.left() + 6, field.top() - Theme::em(1.2), field.width(), Theme::em(1.2)),
                    name);
     };
-    rows(voltageField(), m_lines->volts, cell::Unit::Volt, tr("voltage"));
-    rows(powerField(), m_lines->watts, cell::Unit::Watt, tr("power"));
+    rows(voltageField(), m_lines->volts, explain::Unit::Volt, tr("voltage"));
+    rows(powerField(), m_lines->watts, explain::Unit::Watt, tr("power"));
     const QRectF field = powerField();
     const int count = std::max(2, static_cast<int>(field.width() / Theme::em(6.0)));
     const double step = stepFor(m_lines->amps, count);
@@ -139,7 +139,7 @@ void Curves::paintScales(QPainter& painter) const {
         painter.setPen(c.faint);
         painter.drawText(QRectF(x - Theme::em(3.0), field.bottom() + 4, Theme::em(6.0), Theme::em(1.2)),
                          Qt::AlignHCenter | Qt::AlignTop,
-                         q(wording::quantityText(amps, cell::Unit::Ampere, base::Interval{0.0, step})));
+                         q(wording::quantityText(amps, explain::Unit::Ampere, base::Interval{0.0, step})));
     }
 }
 
@@ -227,18 +227,18 @@ void Curves::addLoad(std::vector<PictureItem>& items) const {
     item.id = QStringLiteral("load");
     item.area = QRectF(point.x() - 10, point.y() - 10, 20, 20);
     item.role = QAccessible::Button;
-    item.name = tr("Load of %1").arg(si(ohm, cell::Unit::Ohm));
+    item.name = tr("Load of %1").arg(si(ohm, explain::Unit::Ohm));
     const QString words =
         tr("%1 at %2, %3")
-            .arg(si(m_lines->loadVolts, cell::Unit::Volt), si(m_lines->loadAmps, cell::Unit::Ampere),
-                 si(m_lines->loadVolts * m_lines->loadAmps, cell::Unit::Watt));
+            .arg(si(m_lines->loadVolts, explain::Unit::Volt), si(m_lines->loadAmps, explain::Unit::Ampere),
+                 si(m_lines->loadVolts * m_lines->loadAmps, explain::Unit::Watt));
     item.value = words;
     item.tooltip = item.name + QStringLiteral(": ") + words;
-    item.opens = cell::QuantityKey{cell::Quantity::LoadedVoltage,
-                                   {},
-                                   0,
-                                   m_bench.outcome().evaluation->openCircuitVolts < 0.0 ? -m_lines->loadAmps
-                                                                                        : m_lines->loadAmps};
+    item.opens = explain::QuantityKey{
+        explain::Quantity::LoadedVoltage,
+        {},
+        0,
+        m_bench.outcome().evaluation->openCircuitVolts < 0.0 ? -m_lines->loadAmps : m_lines->loadAmps};
     item.paint = [=, this, name = item.name](QPainter& painter) {
         const Colours& c = m_theme.colours();
         painter.save();
@@ -272,9 +272,10 @@ void Curves::addPeak(std::vector<PictureItem>& items) const {
     item.role = QAccessible::Button;
     item.name = tr("Best power");
     item.value =
-        tr("%1 at %2").arg(si(peak.watts, cell::Unit::Watt), si(std::abs(peak.amps), cell::Unit::Ampere));
+        tr("%1 at %2")
+            .arg(si(peak.watts, explain::Unit::Watt), si(std::abs(peak.amps), explain::Unit::Ampere));
     item.tooltip = item.name + QStringLiteral(": ") + item.value;
-    item.opens = cell::QuantityKey{cell::Quantity::MaximumPower, {}, 0, 0.0};
+    item.opens = explain::QuantityKey{explain::Quantity::MaximumPower, {}, 0, 0.0};
     item.paint = [=, this, words = item.name + QStringLiteral(" ") + item.value](QPainter& painter) {
         const Colours& c = m_theme.colours();
         painter.setPen(QPen(c.ink, 2.0));

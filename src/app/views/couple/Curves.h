@@ -19,7 +19,7 @@ public:
     void setLoadShare(double share);
 
 signals:
-    void numberAsked(const anodex::cell::QuantityKey& key, const QPoint& at);
+    void numberAsked(const anodex::explain::QuantityKey& key, const QPoint& at);
 
 private:
     struct Lines {

@@ -17,14 +17,14 @@ QString q(const std::string& text) {
 
 QString voltsText(double volts) {
     return (volts >= 0 ? QStringLiteral("+") : QString()) +
-           q(wording::quantityText(volts, cell::Unit::Volt, base::Interval{0.0, 0.03}));
+           q(wording::quantityText(volts, explain::Unit::Volt, base::Interval{0.0, 0.03}));
 }
 
 double footHeight() {
     return Theme::em(2.8);
 }
 
-constexpr cell::Side kSides[] = {cell::Side::Negative, cell::Side::Positive};
+constexpr design::Side kSides[] = {design::Side::Negative, design::Side::Positive};
 
 } // namespace
 
@@ -40,7 +40,7 @@ Ladder::Ladder(Workbench& bench, const Theme& theme, QWidget* parent)
         const PictureItem* hit = item(id);
         const QPoint at = hit != nullptr ? mapToGlobal(hit->area.center().toPoint()) : QPoint();
         if (id == QLatin1String("foot:0") || id == QLatin1String("foot:1")) {
-            emit materialAsked(id.endsWith('0') ? cell::Side::Negative : cell::Side::Positive, at);
+            emit materialAsked(id.endsWith('0') ? design::Side::Negative : design::Side::Positive, at);
         } else if (hit != nullptr && hit->opens) {
             emit numberAsked(*hit->opens, at);
         }
@@ -52,7 +52,7 @@ void Ladder::setLoadShare(double share) {
     rebuild();
 }
 
-void Ladder::setMoment(cell::Moment moment) {
+void Ladder::setMoment(electrode::Moment moment) {
     m_moment = moment;
     rebuild();
 }
@@ -62,7 +62,7 @@ double Ladder::loadAmps() const {
         return 0.0;
     }
     const cell::Evaluation& e = *m_bench.outcome().evaluation;
-    return m_share * (m_moment == cell::Moment::First ? e.first : e.settled).shortCircuitAmps;
+    return m_share * (m_moment == electrode::Moment::First ? e.first : e.settled).shortCircuitAmps;
 }
 
 double Ladder::barHalf() const {
@@ -75,12 +75,12 @@ double Ladder::yOf(double volts) const {
     const double top = Theme::em(1.2);
     return bottom() - Theme::em(0.6) - (bottom() - Theme::em(0.6) - top) * (volts - m_low) / (m_high - m_low);
 }
-double Ladder::columnX(cell::Side side) const {
+double Ladder::columnX(design::Side side) const {
     const double room = width() - voltAxisWidth();
-    return voltAxisWidth() + room * (side == cell::Side::Negative ? 0.30 : 0.71);
+    return voltAxisWidth() + room * (side == design::Side::Negative ? 0.30 : 0.71);
 }
-QColor Ladder::colourOf(cell::Side side) const {
-    return side == cell::Side::Negative ? m_theme.colours().negative : m_theme.colours().positive;
+QColor Ladder::colourOf(design::Side side) const {
+    return side == design::Side::Negative ? m_theme.colours().negative : m_theme.colours().positive;
 }
 
 void Ladder::chooseScale() {
@@ -103,7 +103,7 @@ void Ladder::chooseScale() {
     m_high += pad;
 }
 
-std::vector<Ladder::Rung> Ladder::rungsOf(cell::Side side) const {
+std::vector<Ladder::Rung> Ladder::rungsOf(design::Side side) const {
     const auto& catalogue = m_bench.catalogue();
     const cell::SideResult& result = m_bench.outcome().evaluation->side(side);
     std::vector<Rung> rungs;
@@ -119,13 +119,13 @@ std::vector<Ladder::Rung> Ladder::rungsOf(cell::Side side) const {
         rung.volts = entry.equilibriumVolts;
         rung.working = entry.reaction == result.couple.reaction;
         const bool anodic = rung.working        ? result.couple.branch == chemistry::Branch::Anodic
-                            : entry.amps == 0.0 ? side == cell::Side::Negative
+                            : entry.amps == 0.0 ? side == design::Side::Negative
                                                 : entry.amps > 0.0;
         rung.name = q(anodic ? reaction.anodicName : reaction.cathodicName);
         rung.equation = q(wording::prettyEquation(reaction.equation));
-        if (entry.blocked == cell::Blocked::Film) {
+        if (entry.blocked == electrode::Blocked::Film) {
             rung.why = tr("blocked: not at this pH");
-        } else if (entry.blocked == cell::Blocked::NoReactant) {
+        } else if (entry.blocked == electrode::Blocked::NoReactant) {
             rung.why = entry.missing
                            ? tr("blocked: no %1 here")
                                  .arg(q(wording::prettyEquation(catalogue.species[*entry.missing].name)))
@@ -140,7 +140,7 @@ std::vector<Ladder::Rung> Ladder::rungsOf(cell::Side side) const {
 void Ladder::addRung(std::vector<PictureItem>& items, const Rung& rung) const {
     const double x = columnX(rung.side);
     const double y = yOf(rung.volts);
-    const bool left = rung.side == cell::Side::Negative;
+    const bool left = rung.side == design::Side::Negative;
     const double edge = left ? x - barHalf() - Theme::em(0.9) : x + barHalf() + Theme::em(0.9);
     const double tall = rung.withSecond ? Theme::em(2.3) : Theme::em(1.15);
     const QRectF label =
@@ -155,7 +155,7 @@ void Ladder::addRung(std::vector<PictureItem>& items, const Rung& rung) const {
     item.name = rung.name;
     item.value = voltsText(rung.volts) + (rung.why.isEmpty() ? QString() : QStringLiteral(", ") + rung.why);
     item.tooltip = rung.name + QStringLiteral("\n") + rung.equation + QStringLiteral("\n") + item.value;
-    item.opens = cell::QuantityKey{cell::Quantity::EquilibriumPotential, rung.side, rung.index, 0.0};
+    item.opens = explain::QuantityKey{explain::Quantity::EquilibriumPotential, rung.side, rung.index, 0.0};
     item.paint = [=, this](QPainter& painter) {
         const Colours& c = m_theme.colours();
         const QColor colour = colourOf(rung.side);
@@ -192,7 +192,7 @@ void Ladder::addRung(std::vector<PictureItem>& items, const Rung& rung) const {
     items.push_back(std::move(item));
 }
 
-void Ladder::addSettled(std::vector<PictureItem>& items, cell::Side side) const {
+void Ladder::addSettled(std::vector<PictureItem>& items, design::Side side) const {
     const double volts = m_bench.outcome().evaluation->side(side).restVolts;
     const double x = columnX(side);
     const double y = yOf(volts);
@@ -201,10 +201,10 @@ void Ladder::addSettled(std::vector<PictureItem>& items, cell::Side side) const 
     item.area = QRectF(x - barHalf() - 4, y - 8, 2 * barHalf() + 8, 16);
     item.role = QAccessible::Button;
     item.name =
-        side == cell::Side::Negative ? tr("Negative electrode settles") : tr("Positive electrode settles");
+        side == design::Side::Negative ? tr("Negative electrode settles") : tr("Positive electrode settles");
     item.value = voltsText(volts);
     item.tooltip = tr("%1 at %2 against hydrogen").arg(item.name, item.value);
-    item.opens = cell::QuantityKey{cell::Quantity::RestPotential, side, 0, 0.0};
+    item.opens = explain::QuantityKey{explain::Quantity::RestPotential, side, 0, 0.0};
     std::optional<double> before;
     if (m_bench.ghost() && m_bench.ghost()->usable()) {
         before = m_bench.ghost()->evaluation->side(side).restVolts;
@@ -223,23 +223,23 @@ void Ladder::addSettled(std::vector<PictureItem>& items, cell::Side side) const 
 void Ladder::addBracket(std::vector<PictureItem>& items) const {
     const Outcome& outcome = m_bench.outcome();
     const cell::Evaluation& e = *outcome.evaluation;
-    const double x = columnX(cell::Side::Negative) + barHalf() + Theme::em(1.2);
-    const double from = yOf(e.side(cell::Side::Negative).restVolts);
-    const double to = yOf(e.side(cell::Side::Positive).restVolts);
+    const double x = columnX(design::Side::Negative) + barHalf() + Theme::em(1.2);
+    const double from = yOf(e.side(design::Side::Negative).restVolts);
+    const double to = yOf(e.side(design::Side::Positive).restVolts);
     PictureItem item;
     item.id = QStringLiteral("openCircuit");
     const std::optional<base::Interval> range =
         outcome.doubt ? std::optional(outcome.doubt->openCircuitVolts) : std::nullopt;
-    const QString shown = q(wording::quantityText(e.openCircuitVolts, cell::Unit::Volt, range));
+    const QString shown = q(wording::quantityText(e.openCircuitVolts, explain::Unit::Volt, range));
     item.area =
         QRectF(x - Theme::em(0.4), 0.5 * (from + to) - Theme::em(1.6), Theme::em(6.2), Theme::em(3.0));
     item.role = QAccessible::Button;
     item.name = tr("Open circuit");
     item.value = shown;
     item.tooltip = tr("What a meter shows with nothing connected");
-    item.opens = cell::QuantityKey{cell::Quantity::OpenCircuitVoltage, {}, 0, 0.0};
-    const double farX = columnX(cell::Side::Positive) - barHalf() - 4;
-    const double nearX = columnX(cell::Side::Negative) + barHalf() + 4;
+    item.opens = explain::QuantityKey{explain::Quantity::OpenCircuitVoltage, {}, 0, 0.0};
+    const double farX = columnX(design::Side::Positive) - barHalf() - 4;
+    const double nearX = columnX(design::Side::Negative) + barHalf() + 4;
     item.paint = [=, this, area = item.area](QPainter& painter) {
         const Colours& c = m_theme.colours();
         painter.setPen(QPen(c.rule, 1.0));
@@ -272,9 +272,9 @@ void Ladder::addLoaded(std::vector<PictureItem>& items) const {
         return;
     }
     const auto losses = cell::lossesAt(m_bench.catalogue(), *outcome.cell, e, amps, m_moment);
-    const double x = columnX(cell::Side::Negative) + barHalf() + Theme::em(8.0);
+    const double x = columnX(design::Side::Negative) + barHalf() + Theme::em(8.0);
     const double sign = e.openCircuitVolts >= 0.0 ? 1.0 : -1.0;
-    double level = e.side(cell::Side::Negative).restVolts;
+    double level = e.side(design::Side::Negative).restVolts;
     double total = 0.0;
     for (const cell::Loss& loss : losses) {
         total += loss.part == cell::LossPart::Mixed ? 0.0 : loss.volts;
@@ -285,10 +285,10 @@ void Ladder::addLoaded(std::vector<PictureItem>& items) const {
         double from;
         double to;
         int kind; // 0 the voltage that is left, 1 negative, 2 positive, 3 resistance
-        cell::QuantityKey opens;
+        explain::QuantityKey opens;
     };
     std::vector<Step> steps;
-    const auto add = [&](const QString& name, double volts, int kind, const cell::QuantityKey& opens) {
+    const auto add = [&](const QString& name, double volts, int kind, const explain::QuantityKey& opens) {
         steps.push_back({name, level, level + volts, kind, opens});
         level += volts;
     };
@@ -296,12 +296,12 @@ void Ladder::addLoaded(std::vector<PictureItem>& items) const {
         for (std::size_t i = 0; i < losses.size(); ++i) {
             if (losses[i].part == part) {
                 add(q(wording::lossText(part)), losses[i].volts, kind,
-                    {cell::Quantity::Loss, {}, i, amps, m_moment});
+                    {explain::Quantity::Loss, {}, i, amps, m_moment});
             }
         }
     };
     addLoss(cell::LossPart::NegativePolarisation, 1);
-    add(tr("left at the terminals"), terminal, 0, {cell::Quantity::LoadedVoltage, {}, 0, amps, m_moment});
+    add(tr("left at the terminals"), terminal, 0, {explain::Quantity::LoadedVoltage, {}, 0, amps, m_moment});
     for (const cell::LossPart part : {cell::LossPart::Liquid, cell::LossPart::Separator,
                                       cell::LossPart::Collectors, cell::LossPart::Contacts}) {
         addLoss(part, 3);
@@ -323,10 +323,10 @@ void Ladder::addLoaded(std::vector<PictureItem>& items) const {
         item.area = QRectF(x - Theme::em(0.4), top, Theme::em(0.8), std::max(tall, 3.0));
         item.role = QAccessible::Button;
         item.name = step.kind == 0
-                        ? tr("Voltage at %1").arg(q(wording::quantityText(amps, cell::Unit::Ampere)))
+                        ? tr("Voltage at %1").arg(q(wording::quantityText(amps, explain::Unit::Ampere)))
                         : tr("Lost in: %1").arg(step.name);
         const QString shown =
-            q(wording::quantityText(step.to - step.from, cell::Unit::Volt, base::Interval{0.0, 0.03}));
+            q(wording::quantityText(step.to - step.from, explain::Unit::Volt, base::Interval{0.0, 0.03}));
         item.value = shown;
         item.tooltip = item.name + QStringLiteral(": ") + item.value;
         item.opens = step.opens;
@@ -341,7 +341,7 @@ void Ladder::addLoaded(std::vector<PictureItem>& items) const {
             painter.drawRect(area.adjusted(1, 0.5, -1, -0.5));
             painter.setPen(step.kind == 0 ? c.ink : c.faint);
             painter.setFont(Theme::font(step.kind == 0 ? 1.15 : 0.85, step.kind == 0));
-            const double wide = columnX(cell::Side::Positive) - barHalf() - Theme::em(0.9) - area.right();
+            const double wide = columnX(design::Side::Positive) - barHalf() - Theme::em(0.9) - area.right();
             const QRectF text(area.right() + Theme::em(0.35), labelY - Theme::em(0.75), wide, Theme::em(1.5));
             const QString words = step.kind == 0 ? shown : step.name + QStringLiteral(" ") + shown;
             // The bracket's lines end where the words begin.
@@ -353,7 +353,7 @@ void Ladder::addLoaded(std::vector<PictureItem>& items) const {
     }
 }
 
-void Ladder::addFoot(std::vector<PictureItem>& items, cell::Side side) const {
+void Ladder::addFoot(std::vector<PictureItem>& items, design::Side side) const {
     const double x = columnX(side);
     const QString material = q(m_bench.design().electrode(side).material);
     PictureItem item;
@@ -361,7 +361,7 @@ void Ladder::addFoot(std::vector<PictureItem>& items, cell::Side side) const {
     const double wide = std::min(Theme::em(12.0), 0.38 * (width() - voltAxisWidth()));
     item.area = QRectF(x - wide / 2, bottom() + Theme::em(0.35), wide, Theme::em(2.1));
     item.role = QAccessible::ButtonDropDown;
-    item.name = side == cell::Side::Negative ? tr("Negative electrode") : tr("Positive electrode");
+    item.name = side == design::Side::Negative ? tr("Negative electrode") : tr("Positive electrode");
     item.value = material;
     item.tooltip = tr("%1: %2. Click or Enter to choose another.").arg(item.name, material);
     item.paint = [=, this, area = item.area](QPainter& painter) {
@@ -370,7 +370,7 @@ void Ladder::addFoot(std::vector<PictureItem>& items, cell::Side side) const {
         painter.setBrush(c.sheet);
         painter.drawRoundedRect(area, 5, 5);
         drawTerminal(painter, {area.left() + Theme::em(1.1), area.center().y()}, Theme::em(0.55),
-                     side == cell::Side::Positive, c);
+                     side == design::Side::Positive, c);
         painter.setPen(c.ink);
         painter.setFont(Theme::font(1.1, true));
         drawElided(painter, area.adjusted(Theme::em(2.1), 0, -Theme::em(1.6), 0), material, Qt::AlignCenter);
@@ -407,7 +407,7 @@ void Ladder::rebuild() {
         chooseScale();
         addBracket(items);
         addLoaded(items);
-        for (const cell::Side side : kSides) {
+        for (const design::Side side : kSides) {
             for (const Rung& rung : rungsOf(side)) {
                 addRung(items, rung);
             }
@@ -415,7 +415,7 @@ void Ladder::rebuild() {
         }
     }
     if (m_bench.revision() != nullptr || m_bench.outcome().usable()) {
-        for (const cell::Side side : kSides) {
+        for (const design::Side side : kSides) {
             addFoot(items, side);
         }
     }

@@ -20,18 +20,18 @@ public:
     /// The load to show, as a share of the short-circuit current.
     void setLoadShare(double share);
     /// Five seconds after closing, or once everything has settled.
-    void setMoment(cell::Moment moment);
-    [[nodiscard]] cell::Moment moment() const { return m_moment; }
+    void setMoment(electrode::Moment moment);
+    [[nodiscard]] electrode::Moment moment() const { return m_moment; }
     [[nodiscard]] double loadAmps() const;
 
 signals:
-    void numberAsked(const anodex::cell::QuantityKey& key, const QPoint& at);
-    void materialAsked(anodex::cell::Side side, const QPoint& at);
+    void numberAsked(const anodex::explain::QuantityKey& key, const QPoint& at);
+    void materialAsked(anodex::design::Side side, const QPoint& at);
     void rebuilt();
 
 private:
     struct Rung {
-        cell::Side side = cell::Side::Negative;
+        design::Side side = design::Side::Negative;
         std::size_t index = 0;
         double volts = 0.0;
         double labelY = 0.0;
@@ -45,19 +45,19 @@ private:
 
     void rebuild();
     void chooseScale();
-    [[nodiscard]] std::vector<Rung> rungsOf(cell::Side side) const;
+    [[nodiscard]] std::vector<Rung> rungsOf(design::Side side) const;
     /// Chooses which rungs are told in words when not all fit.
     static void tellWhatFits(std::vector<Rung>& rungs, double room);
     void spreadLabels(std::vector<Rung>& rungs) const;
     void addRung(std::vector<PictureItem>& items, const Rung& rung) const;
-    void addSettled(std::vector<PictureItem>& items, cell::Side side) const;
+    void addSettled(std::vector<PictureItem>& items, design::Side side) const;
     void addBracket(std::vector<PictureItem>& items) const;
     void addLoaded(std::vector<PictureItem>& items) const;
-    void addFoot(std::vector<PictureItem>& items, cell::Side side) const;
+    void addFoot(std::vector<PictureItem>& items, design::Side side) const;
     void paintAxis(QPainter& painter) const;
     [[nodiscard]] double yOf(double volts) const;
-    [[nodiscard]] double columnX(cell::Side side) const;
-    [[nodiscard]] QColor colourOf(cell::Side side) const;
+    [[nodiscard]] double columnX(design::Side side) const;
+    [[nodiscard]] QColor colourOf(design::Side side) const;
     [[nodiscard]] double bottom() const;
     [[nodiscard]] double barHalf() const;
 
@@ -66,7 +66,7 @@ private:
     double m_low = -1.0;
     double m_high = 1.0;
     double m_share = 0.25;
-    cell::Moment m_moment = cell::Moment::First;
+    electrode::Moment m_moment = electrode::Moment::First;
 };
 
 } // namespace anodex::app

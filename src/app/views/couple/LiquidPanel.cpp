@@ -22,8 +22,8 @@ QString q(const std::string& text) {
     return QString::fromStdString(text);
 }
 
-QString basisText(const cell::LiquidDesign& liquid) {
-    const bool byMass = liquid.basis == cell::LiquidBasis::SolventMass;
+QString basisText(const design::LiquidDesign& liquid) {
+    const bool byMass = liquid.basis == design::LiquidBasis::SolventMass;
     return QString::fromStdString(wording::numberText(liquid.basisValue * (byMass ? 1e3 : 1e6), 4)) +
            (byMass ? QStringLiteral("\u00A0g") : QStringLiteral("\u00A0mL"));
 }
@@ -43,7 +43,7 @@ void clear(QLayout* layout) {
 
 } // namespace
 
-LiquidPanel::LiquidPanel(Workbench& bench, const Theme& theme, cell::Side side, QWidget* parent)
+LiquidPanel::LiquidPanel(Workbench& bench, const Theme& theme, design::Side side, QWidget* parent)
     : QFrame(parent), m_bench(bench), m_theme(theme), m_side(side), m_title(new ElidedLabel(this)),
       m_rows(new QVBoxLayout), m_pour(new QLineEdit(this)), m_acidity(new QPushButton(this)),
       m_conductivity(new QPushButton(this)) {
@@ -72,22 +72,22 @@ LiquidPanel::LiquidPanel(Workbench& bench, const Theme& theme, cell::Side side, 
     layout->addWidget(m_pour);
     connect(m_pour, &QLineEdit::returnPressed, this, &LiquidPanel::pour);
     connect(m_acidity, &QPushButton::clicked, this, [this] {
-        emit numberAsked({cell::Quantity::Acidity, m_side, 0}, m_acidity->mapToGlobal(QPoint(0, 0)));
+        emit numberAsked({explain::Quantity::Acidity, m_side, 0}, m_acidity->mapToGlobal(QPoint(0, 0)));
     });
     connect(m_conductivity, &QPushButton::clicked, this, [this] {
-        emit numberAsked({cell::Quantity::Conductivity, m_side, 0},
+        emit numberAsked({explain::Quantity::Conductivity, m_side, 0},
                          m_conductivity->mapToGlobal(QPoint(0, 0)));
     });
 }
 
 void LiquidPanel::refresh() {
     const bool two = m_bench.design().positiveLiquid.has_value();
-    m_title->setWhole(!two                             ? tr("Liquid")
-                      : m_side == cell::Side::Negative ? tr("Negative liquid")
-                                                       : tr("Positive liquid"));
+    m_title->setWhole(!two                               ? tr("Liquid")
+                      : m_side == design::Side::Negative ? tr("Negative liquid")
+                                                         : tr("Positive liquid"));
     QString shape = QString::fromStdString(liquid().ready) +
                     QChar::fromLatin1(static_cast<char>('0' + static_cast<int>(liquid().basis)));
-    for (const cell::SoluteDesign& solute : liquid().solutes) {
+    for (const design::SoluteDesign& solute : liquid().solutes) {
         shape += QLatin1Char('|') + QString::fromStdString(solute.substance);
     }
     if (shape != m_shape) {
@@ -111,7 +111,7 @@ void LiquidPanel::refreshFacts() {
         const chemistry::Solution& solution = m_bench.outcome().cell->solution(m_side);
         m_acidity->setText(tr("pH %1").arg(QString::number(solution.pH, 'f', 1)));
         m_conductivity->setText(QString::fromStdString(
-            wording::quantityText(solution.conductivity, cell::Unit::SiemensPerMetre)));
+            wording::quantityText(solution.conductivity, explain::Unit::SiemensPerMetre)));
     }
 }
 
@@ -120,7 +120,7 @@ void LiquidPanel::rebuildRows() {
     clear(m_rows);
     const chemistry::Substance* solvent = m_bench.catalogue().solvent();
     const QString base = !liquid().ready.empty() ? QString::fromStdString(liquid().ready)
-                         : liquid().basis == cell::LiquidBasis::FinishedVolume ? tr("made up to")
+                         : liquid().basis == design::LiquidBasis::FinishedVolume ? tr("made up to")
                          : solvent != nullptr ? QString::fromStdString(solvent->name)
                                               : QString();
     addRow(base, basisText(liquid()), kBasisRow);
@@ -166,12 +166,12 @@ void LiquidPanel::addRow(const QString& name, const QString& amount, int solute)
 }
 
 void LiquidPanel::typed(QLineEdit* field, int solute, bool settle) {
-    cell::CellDesign design = m_bench.design();
-    cell::LiquidDesign& changed = design.liquidAt(m_side);
+    design::CellDesign design = m_bench.design();
+    design::LiquidDesign& changed = design.liquidAt(m_side);
     const std::string written = field->text().trimmed().toStdString();
     const auto [amount, halfWidth, choices] = wording::readAmount(written);
-    const bool fits = amount && (solute != kBasisRow || amount->unit == cell::AmountUnit::VolumeM3 ||
-                                 (amount->unit == cell::AmountUnit::MassKg && changed.ready.empty()));
+    const bool fits = amount && (solute != kBasisRow || amount->unit == design::AmountUnit::VolumeM3 ||
+                                 (amount->unit == design::AmountUnit::MassKg && changed.ready.empty()));
     if (!fits) {
         if (settle && field->isModified()) {
             field->setModified(false);
@@ -186,10 +186,10 @@ void LiquidPanel::typed(QLineEdit* field, int solute, bool settle) {
         return;
     }
     if (solute == kBasisRow) {
-        if (amount->unit == cell::AmountUnit::MassKg) {
-            changed.basis = cell::LiquidBasis::SolventMass;
-        } else if (changed.basis == cell::LiquidBasis::SolventMass) {
-            changed.basis = cell::LiquidBasis::SolventVolume;
+        if (amount->unit == design::AmountUnit::MassKg) {
+            changed.basis = design::LiquidBasis::SolventMass;
+        } else if (changed.basis == design::LiquidBasis::SolventMass) {
+            changed.basis = design::LiquidBasis::SolventVolume;
         }
         changed.basisValue = amount->value;
     } else {
@@ -253,11 +253,11 @@ void LiquidPanel::pour() {
         return;
     }
     const wording::Pour& poured = std::get<wording::Pour>(result);
-    cell::CellDesign design = m_bench.design();
-    cell::LiquidDesign& changed = design.liquidAt(m_side);
+    design::CellDesign design = m_bench.design();
+    design::LiquidDesign& changed = design.liquidAt(m_side);
     if (poured.readyLiquid) {
         changed.ready = poured.name;
-        changed.basis = cell::LiquidBasis::FinishedVolume;
+        changed.basis = design::LiquidBasis::FinishedVolume;
         changed.basisValue = poured.amount.value;
     } else {
         changed.solutes.push_back({poured.name, poured.amount});
@@ -267,8 +267,8 @@ void LiquidPanel::pour() {
 }
 
 void LiquidPanel::removeSolute(int solute) {
-    cell::CellDesign design = m_bench.design();
-    cell::LiquidDesign& changed = design.liquidAt(m_side);
+    design::CellDesign design = m_bench.design();
+    design::LiquidDesign& changed = design.liquidAt(m_side);
     changed.solutes.erase(changed.solutes.begin() + solute);
     m_bench.edit(design);
 }

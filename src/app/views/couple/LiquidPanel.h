@@ -17,13 +17,13 @@ class ElidedLabel;
 class LiquidPanel : public QFrame {
     Q_OBJECT
 public:
-    LiquidPanel(Workbench& bench, const Theme& theme, cell::Side side, QWidget* parent);
+    LiquidPanel(Workbench& bench, const Theme& theme, design::Side side, QWidget* parent);
 
     void refresh();
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 signals:
-    void numberAsked(const anodex::cell::QuantityKey& key, const QPoint& at);
+    void numberAsked(const anodex::explain::QuantityKey& key, const QPoint& at);
     void refused(const QString& text);
 
 private:
@@ -34,11 +34,11 @@ private:
     void typed(QLineEdit* field, int solute, bool settle);
     void pour();
     void removeSolute(int solute);
-    [[nodiscard]] const cell::LiquidDesign& liquid() const { return m_bench.design().liquidAt(m_side); }
+    [[nodiscard]] const design::LiquidDesign& liquid() const { return m_bench.design().liquidAt(m_side); }
 
     Workbench& m_bench;
     const Theme& m_theme;
-    cell::Side m_side;
+    design::Side m_side;
     ElidedLabel* m_title;
     QVBoxLayout* m_rows;
     QLineEdit* m_pour;

@@ -1,6 +1,6 @@
 #include "app/views/couple/MaterialPicker.h"
 
-#include "core/cell/PorousLayer.h"
+#include "core/electrode/PorousLayer.h"
 #include "wording/FindingText.h"
 #include "wording/Quantities.h"
 
@@ -13,8 +13,8 @@
 namespace anodex::app {
 namespace {
 
-std::optional<cell::Air> usualAir(const chemistry::Material& material) {
-    return cell::breathesByNature(material) ? std::optional(cell::Air::Breathing) : std::nullopt;
+std::optional<design::Air> usualAir(const chemistry::Material& material) {
+    return electrode::breathesByNature(material) ? std::optional(design::Air::Breathing) : std::nullopt;
 }
 
 } // namespace
@@ -41,7 +41,7 @@ MaterialPicker::MaterialPicker(Workbench& bench, const Theme& theme, QWidget* pa
     hide();
 }
 
-void MaterialPicker::open(cell::Side side, const QPoint& at) {
+void MaterialPicker::open(design::Side side, const QPoint& at) {
     m_side = side;
     m_back = QApplication::focusWidget();
     m_filter->clear();
@@ -91,8 +91,8 @@ void MaterialPicker::foretellNext() {
 
 void MaterialPicker::foretell(QListWidgetItem& row, std::size_t index) {
     const chemistry::Material& material = m_bench.catalogue().materials[index];
-    cell::CellDesign candidate = m_bench.design();
-    cell::ElectrodeDesign& electrode = candidate.electrode(m_side);
+    design::CellDesign candidate = m_bench.design();
+    design::ElectrodeDesign& electrode = candidate.electrode(m_side);
     electrode.material = material.name;
     electrode.massKg.reset();
     electrode.thicknessMetres.reset();
@@ -102,9 +102,9 @@ void MaterialPicker::foretell(QListWidgetItem& row, std::size_t index) {
         return;
     }
     QString line = QString::fromStdString(material.name) + QStringLiteral("   ") +
-                   QString::fromStdString(wording::quantityText(outcome.evaluation->openCircuitVolts,
-                                                                cell::Unit::Volt, base::Interval{0.0, 0.05}));
-    if (!outcome.findings.empty() && outcome.findings.front().severity != cell::Severity::Note) {
+                   QString::fromStdString(wording::quantityText(
+                       outcome.evaluation->openCircuitVolts, explain::Unit::Volt, base::Interval{0.0, 0.05}));
+    if (!outcome.findings.empty() && outcome.findings.front().severity != findings::Severity::Note) {
         line += QStringLiteral("   · ") +
                 QString::fromStdString(wording::findingText(outcome.findings.front()).title);
     }
@@ -128,8 +128,8 @@ void MaterialPicker::choose() {
     if (row == nullptr || row->isHidden()) {
         return;
     }
-    cell::CellDesign design = m_bench.design();
-    cell::ElectrodeDesign& electrode = design.electrode(m_side);
+    design::CellDesign design = m_bench.design();
+    design::ElectrodeDesign& electrode = design.electrode(m_side);
     const std::string name = row->data(Qt::UserRole).toString().toStdString();
     if (electrode.material != name) {
         // What was weighed or measured belonged to the old material.

@@ -17,7 +17,7 @@ class MaterialPicker : public QFrame {
 public:
     MaterialPicker(Workbench& bench, const Theme& theme, QWidget* parent);
 
-    void open(cell::Side side, const QPoint& at);
+    void open(design::Side side, const QPoint& at);
 
 protected:
     bool eventFilter(QObject* watched, QEvent* event) override;
@@ -32,7 +32,7 @@ private:
 
     Workbench& m_bench;
     const Theme& m_theme;
-    cell::Side m_side = cell::Side::Negative;
+    design::Side m_side = design::Side::Negative;
     QLineEdit* m_filter;
     QListWidget* m_list;
     QWidget* m_back = nullptr;

@@ -76,7 +76,7 @@ void JudgeView::refreshSentence() {
     input.expectation = build.build.expectation;
     input.openCircuit = build.openCircuit;
     input.shortCircuit = build.shortCircuit;
-    if (const bench::RunAnalysis* run = build.mainRun(); run != nullptr) {
+    if (const run::RunAnalysis* run = build.mainRun(); run != nullptr) {
         input.run = *run;
     }
     const QString waiting = build.readingRuns ? tr("\nA long run is still being read.") : QString();
@@ -93,8 +93,8 @@ void JudgeView::refreshCurves() {
     const auto curveOf = [&](const BuildSummary& build, const QString& name, const QColor& colour,
                              bool dashed) {
         for (const auto& [id, digest] : build.digests) {
-            std::vector<bench::CurveSample> points = digest->voltsOverCoulombs;
-            for (bench::CurveSample& point : points) {
+            std::vector<run::CurveSample> points = digest->voltsOverCoulombs;
+            for (run::CurveSample& point : points) {
                 point.x /= unit;
             }
             curves.push_back({name, std::move(points), colour, dashed});

@@ -18,7 +18,7 @@ public:
     JudgeView(Workbench& bench, const Theme& theme, QWidget* parent);
 
 signals:
-    void explanationAsked(const QString& title, const anodex::cell::Explanation& explanation,
+    void explanationAsked(const QString& title, const anodex::explain::Explanation& explanation,
                           const QPoint& at);
 
 private:

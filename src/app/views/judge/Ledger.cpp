@@ -1,8 +1,8 @@
 #include "app/views/judge/Ledger.h"
 
 #include "app/widgets/Draw.h"
-#include "core/bench/ExplainRun.h"
 #include "core/record/Expect.h"
+#include "core/run/ExplainRun.h"
 #include "wording/Quantities.h"
 
 #include <algorithm>
@@ -24,9 +24,9 @@ Ledger::Ledger(Workbench& bench, const Theme& theme, QWidget* parent)
     connect(&theme, &Theme::changed, this, &Ledger::rebuild);
     connect(this, &Picture::activated, this, [this](const QString& id) {
         const PictureItem* hit = item(id);
-        const bench::RunAnalysis* run = m_bench.build() != nullptr ? m_bench.build()->mainRun() : nullptr;
+        const run::RunAnalysis* run = m_bench.build() != nullptr ? m_bench.build()->mainRun() : nullptr;
         if (hit != nullptr && id == QLatin1String("energy") && run != nullptr) {
-            emit explanationAsked(hit->name, bench::explainEnergy(*run),
+            emit explanationAsked(hit->name, run::explainEnergy(*run),
                                   mapToGlobal(hit->area.center().toPoint()));
         } else if (hit != nullptr && hit->opens) {
             emit numberAsked(*hit->opens, mapToGlobal(hit->area.center().toPoint()));
@@ -37,12 +37,13 @@ Ledger::Ledger(Workbench& bench, const Theme& theme, QWidget* parent)
 std::vector<Ledger::Row> Ledger::rows() const {
     const BuildSummary& build = *m_bench.build();
     const record::Expectation& expectation = build.build.expectation;
-    const bench::RunAnalysis* run = build.mainRun();
+    const run::RunAnalysis* run = build.mainRun();
     std::vector<Row> rows;
     const auto add = [&](const char* id, const QString& name, const std::optional<record::Expected>& expected,
-                         std::optional<double> measured, cell::Unit unit, const cell::QuantityKey& key) {
+                         std::optional<double> measured, explain::Unit unit,
+                         const explain::QuantityKey& key) {
         Row row{QString::fromLatin1(id), name, {}, {}, measured, {}, {}, key};
-        const bool charge = unit == cell::Unit::Coulomb;
+        const bool charge = unit == explain::Unit::Coulomb;
         if (expected) {
             row.expected = expected->value;
             const bool ranged = expected->range.width() > 0.0;
@@ -50,12 +51,12 @@ std::vector<Ledger::Row> Ledger::rows() const {
             row.expectedText = q(charge ? wording::chargeText(expected->value, row.range)
                                         : wording::quantityText(expected->value, unit, row.range));
         }
-        row.atLeast = key.quantity == cell::Quantity::MaximumPower ||
-                      (key.quantity == cell::Quantity::Capacity && !build.ranDown());
+        row.atLeast = key.quantity == explain::Quantity::MaximumPower ||
+                      (key.quantity == explain::Quantity::Capacity && !build.ranDown());
         if (measured) {
             row.measuredText = (row.atLeast ? QStringLiteral("≥ ") : QString()) +
                                q(charge ? wording::chargeText(*measured)
-                                 : key.quantity == cell::Quantity::OpenCircuitVoltage
+                                 : key.quantity == explain::Quantity::OpenCircuitVoltage
                                      ? wording::numberText(*measured, 4) + "\u00A0V"
                                      : wording::quantityText(*measured, unit));
         }
@@ -65,22 +66,23 @@ std::vector<Ledger::Row> Ledger::rows() const {
         return r ? std::optional(r->value) : std::nullopt;
     };
     add("openCircuit", tr("open circuit"), expectation.openCircuitVolts, reading(build.openCircuit),
-        cell::Unit::Volt, {cell::Quantity::OpenCircuitVoltage, {}, 0, 0.0});
+        explain::Unit::Volt, {explain::Quantity::OpenCircuitVoltage, {}, 0, 0.0});
     add("shortCircuit", tr("short circuit"), expectation.shortCircuitAmps, reading(build.shortCircuit),
-        cell::Unit::Ampere, {cell::Quantity::ShortCircuitCurrent, {}, 0, 0.0});
+        explain::Unit::Ampere, {explain::Quantity::ShortCircuitCurrent, {}, 0, 0.0});
     if (run != nullptr && run->loadedAmps > 0.0) {
-        add("loaded", tr("under load, %1").arg(q(wording::quantityText(run->loadedAmps, cell::Unit::Ampere))),
-            record::expectedLoadedVolts(expectation, run->loadedAmps), run->loadedVolts, cell::Unit::Volt,
-            {cell::Quantity::LoadedVoltage, {}, 0, run->loadedAmps});
+        add("loaded",
+            tr("under load, %1").arg(q(wording::quantityText(run->loadedAmps, explain::Unit::Ampere))),
+            record::expectedLoadedVolts(expectation, run->loadedAmps), run->loadedVolts, explain::Unit::Volt,
+            {explain::Quantity::LoadedVoltage, {}, 0, run->loadedAmps});
     }
     add("resistance", tr("internal resistance"),
         run != nullptr ? record::expectedInternalOhm(expectation, run->stepAmps) : std::nullopt,
-        run != nullptr ? run->internalOhm : std::nullopt, cell::Unit::Ohm,
-        {cell::Quantity::InternalResistance, {}, 0, run != nullptr ? run->stepAmps : 0.0});
-    add("power", tr("best power"), expectation.maximumWatts, build.deliveredWatts(), cell::Unit::Watt,
-        {cell::Quantity::MaximumPower, {}, 0, 0.0});
+        run != nullptr ? run->internalOhm : std::nullopt, explain::Unit::Ohm,
+        {explain::Quantity::InternalResistance, {}, 0, run != nullptr ? run->stepAmps : 0.0});
+    add("power", tr("best power"), expectation.maximumWatts, build.deliveredWatts(), explain::Unit::Watt,
+        {explain::Quantity::MaximumPower, {}, 0, 0.0});
     add("capacity", tr("capacity"), expectation.capacityCoulombs, build.deliveredCoulombs(),
-        cell::Unit::Coulomb, {cell::Quantity::Capacity, {}, 0, 0.0});
+        explain::Unit::Coulomb, {explain::Quantity::Capacity, {}, 0, 0.0});
     if (run != nullptr) {
         Row energy{QStringLiteral("energy"),
                    tr("energy delivered"),
@@ -89,7 +91,7 @@ std::vector<Ledger::Row> Ledger::rows() const {
                    run->deliveredJoules,
                    {},
                    q(wording::numberText(run->deliveredJoules / 3600.0, 3)) + QStringLiteral("\u00A0Wh"),
-                   {cell::Quantity::Capacity, {}, 0, 0.0}};
+                   {explain::Quantity::Capacity, {}, 0, 0.0}};
         rows.push_back(std::move(energy));
     }
     return rows;

@@ -15,9 +15,9 @@ public:
 
 signals:
     /// A figure of a run, which the design's evaluation knows nothing of.
-    void explanationAsked(const QString& title, const anodex::cell::Explanation& explanation,
+    void explanationAsked(const QString& title, const anodex::explain::Explanation& explanation,
                           const QPoint& at);
-    void numberAsked(const anodex::cell::QuantityKey& key, const QPoint& at);
+    void numberAsked(const anodex::explain::QuantityKey& key, const QPoint& at);
 
 private:
     struct Row {
@@ -28,7 +28,7 @@ private:
         std::optional<double> measured;
         QString expectedText;
         QString measuredText;
-        cell::QuantityKey key;
+        explain::QuantityKey key;
         bool atLeast = false; ///< Measured is a lower bound.
     };
     [[nodiscard]] std::vector<Row> rows() const;

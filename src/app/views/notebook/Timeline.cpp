@@ -78,11 +78,11 @@ QSize Timeline::minimumSizeHint() const {
 QString Timeline::shown(double value) const {
     switch (m_figure) {
     case Figure::OpenCircuit:
-        return q(wording::quantityText(value, cell::Unit::Volt));
+        return q(wording::quantityText(value, explain::Unit::Volt));
     case Figure::ShortCircuit:
-        return q(wording::quantityText(value, cell::Unit::Ampere));
+        return q(wording::quantityText(value, explain::Unit::Ampere));
     case Figure::BestPower:
-        return q(wording::quantityText(value, cell::Unit::Watt));
+        return q(wording::quantityText(value, explain::Unit::Watt));
     case Figure::Capacity:
         return q(wording::chargeText(value));
     }

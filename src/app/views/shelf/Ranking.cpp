@@ -14,18 +14,18 @@ QString q(const std::string& text) {
     return QString::fromStdString(text);
 }
 
-QString liquidName(const cell::LiquidDesign& liquid) {
+QString liquidName(const design::LiquidDesign& liquid) {
     if (!liquid.ready.empty()) {
         return q(liquid.ready);
     }
     QStringList names;
-    for (const cell::SoluteDesign& solute : liquid.solutes) {
+    for (const design::SoluteDesign& solute : liquid.solutes) {
         names << q(solute.substance);
     }
     return names.join(QStringLiteral(", "));
 }
 
-QString between(const cell::CellDesign& design) {
+QString between(const design::CellDesign& design) {
     QString text = liquidName(design.liquid);
     if (design.positiveLiquid) {
         text += QStringLiteral(" | ") + liquidName(*design.positiveLiquid);
@@ -59,7 +59,7 @@ QString Ranking::figureText(const ScreenedCell& cell) const {
     switch (m_by) {
     case shelf::RankBy::Power:
     case shelf::RankBy::SteadyPower:
-        return q(wording::quantityText(cell.figure, cell::Unit::Watt));
+        return q(wording::quantityText(cell.figure, explain::Unit::Watt));
     case shelf::RankBy::Life:
         return q(wording::durationText(cell.figure));
     case shelf::RankBy::Cost:
@@ -70,7 +70,7 @@ QString Ranking::figureText(const ScreenedCell& cell) const {
     case shelf::RankBy::Voltage:
         break;
     }
-    return q(wording::quantityText(cell.figure, cell::Unit::Volt));
+    return q(wording::quantityText(cell.figure, explain::Unit::Volt));
 }
 
 double Ranking::share(const ScreenedCell& cell) const {
@@ -93,8 +93,8 @@ PictureItem Ranking::row(std::size_t index, const QRectF& area) const {
     item.value = figureText(cell);
     item.tooltip = item.name + QStringLiteral("\n") + (cell.why.isEmpty() ? item.value : cell.why) +
                    tr("\nClick to make it a design.");
-    std::optional<cell::Finding> worst;
-    if (cell.worst && cell.worst->severity != cell::Severity::Note) {
+    std::optional<findings::Finding> worst;
+    if (cell.worst && cell.worst->severity != findings::Severity::Note) {
         worst = cell.worst;
         item.value += QStringLiteral(", ") + q(wording::findingText(*worst).title);
         item.tooltip += QStringLiteral("\n") + q(wording::findingText(*worst).text);

@@ -17,7 +17,7 @@ public:
     [[nodiscard]] const ScreenState& state() const { return m_state; }
 
 signals:
-    void chosen(const anodex::cell::CellDesign& design);
+    void chosen(const anodex::design::CellDesign& design);
 
 private:
     void rebuild();

@@ -243,7 +243,7 @@ void ShelfView::take(const ScreenState& state) {
     m_stop->setVisible(!state.finished);
 }
 
-void ShelfView::choose(cell::CellDesign design) {
+void ShelfView::choose(design::CellDesign design) {
     design.name = design.negative.material + " and " + design.positive.material;
     m_bench.startDesign(design);
     emit stationAsked(QStringLiteral("couple"));

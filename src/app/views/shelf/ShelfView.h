@@ -40,7 +40,7 @@ private:
     void rank();
     void stop();
     void take(const ScreenState& state);
-    void choose(cell::CellDesign design);
+    void choose(design::CellDesign design);
 
     Workbench& m_bench;
     const Theme& m_theme;

@@ -1,7 +1,7 @@
 // src/app/widgets/picture/PictureItem.h - one thing drawn in a picture that can be pointed at, read out or
 // opened.
 #pragma once
-#include "core/cell/Explain.h"
+#include "core/explain/Explain.h"
 #include <QAccessible>
 #include <QCursor>
 #include <QRectF>
@@ -24,8 +24,8 @@ struct PictureItem {
     QString tooltip;
     bool focusable = true;
     Drag drag = Drag::None;
-    bool editable = false;                  ///< F2 or double click asks for a number or a name.
-    std::optional<cell::QuantityKey> opens; ///< Enter or click shows how the number was found.
+    bool editable = false;                     ///< F2 or double click asks for a number or a name.
+    std::optional<explain::QuantityKey> opens; ///< Enter or click shows how the number was found.
     std::function<void(QPainter&)> paint;
 };
 

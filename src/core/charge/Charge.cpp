@@ -1,0 +1,225 @@
+#include "core/charge/Charge.h"
+
+#include "core/base/Constants.h"
+#include "core/cell/AfterUse.h"
+#include "core/charge/Charger.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace anodex::charge {
+namespace {
+
+using cell::Evaluation;
+using cell::GasFlow;
+using chemistry::Catalogue;
+using design::Cell;
+using design::Side;
+
+constexpr double kUsualDensity = 10.0; // A/m²: what an unchargeable cell is asked with
+constexpr double kHour = 3600.0;       // s
+constexpr double kSpentShare = 0.5;    // of the expected capacity
+
+void addGas(const Catalogue& catalogue, const Charger& charger, double amps, std::vector<GasFlow>& gas) {
+    for (const Side side : {Side::Negative, Side::Positive}) {
+        const double volts = charger.potentialAt(side, amps);
+        for (const electrode::Route& route : charger.electrode(side).routes()) {
+            if (route.blocked != electrode::Blocked::No) {
+                continue;
+            }
+            const double current = route.law.current(volts);
+            const chemistry::Reaction& reaction = catalogue.reactions[route.reaction];
+            for (const chemistry::SpeciesTerm& term : reaction.terms) {
+                const double moles = -current * term.count / (reaction.electrons * base::kFaraday);
+                if (moles <= 0.0 || !leavesAsGas(catalogue, term.species)) {
+                    continue;
+                }
+                const auto same = std::find_if(gas.begin(), gas.end(), [&](const GasFlow& flow) {
+                    return flow.species == term.species;
+                });
+                if (same == gas.end()) {
+                    gas.push_back({term.species, moles});
+                } else {
+                    same->molesPerSecond += moles;
+                }
+            }
+        }
+    }
+}
+
+std::vector<GasFlow> larger(std::vector<GasFlow> one, const std::vector<GasFlow>& other) {
+    for (const GasFlow& flow : other) {
+        const auto same =
+            std::find_if(one.begin(), one.end(), [&](const GasFlow& f) { return f.species == flow.species; });
+        if (same == one.end()) {
+            one.push_back(flow);
+        } else {
+            same->molesPerSecond = std::max(same->molesPerSecond, flow.molesPerSecond);
+        }
+    }
+    return one;
+}
+
+ChargeDetail detailAt(const Catalogue& catalogue, const Charger& taking, const Charger* full, double amps) {
+    ChargeDetail detail;
+    detail.point = taking.pointAt(amps);
+    for (const Side side : {Side::Negative, Side::Positive}) {
+        const auto index = static_cast<std::size_t>(side);
+        detail.reactions[index] = taking.reactionsAt(side, detail.point.potentialVolts[index]);
+    }
+    addGas(catalogue, taking, amps, detail.gas);
+    if (full != nullptr) {
+        detail.fullVolts = full->voltsAt(amps);
+        std::vector<GasFlow> whenFull;
+        addGas(catalogue, *full, amps, whenFull);
+        detail.gas = larger(std::move(detail.gas), whenFull);
+    }
+    for (const GasFlow& flow : detail.gas) {
+        if (flow.species == catalogue.key.hydrogenGas) {
+            detail.hydrogenAmps = 2.0 * base::kFaraday * flow.molesPerSecond;
+        }
+    }
+    return detail;
+}
+
+struct Sweep {
+    std::vector<ChargePoint> points;
+    std::size_t peak = 0;
+    bool takesCharge = false;
+};
+
+Sweep sweepOf(const Charger& charger) {
+    Sweep sweep{charger.sweep(), 0, false};
+    for (std::size_t i = 1; i < sweep.points.size(); ++i) {
+        if (sweep.points[i].efficiency > sweep.points[sweep.peak].efficiency) {
+            sweep.peak = i;
+        }
+    }
+    sweep.takesCharge = sweep.points[sweep.peak].efficiency >= kWorthCharging;
+    return sweep;
+}
+
+const ChargePoint& slowestGood(const Sweep& sweep) {
+    const double good = kStillGood * sweep.points[sweep.peak].efficiency;
+    return *std::find_if(sweep.points.begin(), sweep.points.end(),
+                         [&](const ChargePoint& point) { return point.efficiency >= good; });
+}
+
+/// The last current from the peak on that nothing speaks against.
+void findFastest(const Charger& charger, const Sweep& sweep, const ChargeCaps& caps, Charging& charging) {
+    const double peakEfficiency = sweep.points[sweep.peak].efficiency;
+    // A cap may lie below the current that stores best.
+    std::size_t good = sweep.peak;
+    while (good > 0 && charger.limitAt(sweep.points[good], peakEfficiency, caps) != ChargeLimit::None &&
+           sweep.points[good - 1].efficiency >= kStillGood * peakEfficiency) {
+        --good;
+    }
+    ChargeLimit limit = charger.limitAt(sweep.points[good], peakEfficiency, caps);
+    while (limit == ChargeLimit::None && good + 1 < sweep.points.size()) {
+        limit = charger.limitAt(sweep.points[good + 1], peakEfficiency, caps);
+        good += limit == ChargeLimit::None ? 1 : 0;
+    }
+    charging.bestLimit = limit;
+    charging.best = sweep.points[good];
+    if (limit == ChargeLimit::None || good + 1 >= sweep.points.size()) {
+        return;
+    }
+    double low = std::log(sweep.points[good].amps);
+    double high = std::log(sweep.points[good + 1].amps);
+    constexpr int kHalvings = 12;
+    for (int i = 0; i < kHalvings; ++i) {
+        const double middle = 0.5 * (low + high);
+        const ChargePoint point = charger.pointAt(std::exp(middle));
+        if (charger.limitAt(point, peakEfficiency, caps) == ChargeLimit::None) {
+            low = middle;
+            charging.best = point;
+        } else {
+            high = middle;
+        }
+    }
+}
+
+double askedAmps(const design::ChargeDesign& design, const Charger& charger) {
+    const double most = design.volts ? charger.ampsAt(*design.volts) : *design.amps;
+    return design.amps ? std::min(*design.amps, most) : most;
+}
+
+Cell halfUsed(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation) {
+    return cell::afterUse(catalogue, cell, evaluation.sides[0].couple, evaluation.sides[1].couple,
+                          kSpentShare * evaluation.capacity.expectedCoulombs);
+}
+
+} // namespace
+
+Charging chargingOf(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation) {
+    Charging charging;
+    charging.reversed = evaluation.openCircuitVolts < 0.0;
+    const Charger built(catalogue, cell, evaluation);
+    Sweep sweep = sweepOf(built);
+    std::optional<Charger> used;
+    if (!sweep.takesCharge && evaluation.capacity.expectedCoulombs > 0.0) {
+        used.emplace(catalogue, halfUsed(catalogue, cell, evaluation), evaluation);
+        Sweep other = sweepOf(*used);
+        if (other.takesCharge) {
+            charging.state = ChargeState::HalfUsed;
+            sweep = std::move(other);
+        }
+    }
+    const bool half = charging.state == ChargeState::HalfUsed;
+    const Charger& taking = half ? *used : built;
+    const Charger* full = half ? &built : nullptr;
+    charging.possible = sweep.takesCharge;
+    charging.restVolts = taking.restVolts();
+    charging.restPotentialVolts = {taking.potentialAt(Side::Negative, 0.0),
+                                   taking.potentialAt(Side::Positive, 0.0)};
+    charging.floorVolts = std::max(charging.restVolts, sweep.points[sweep.peak].storedVolts);
+    if (charging.possible) {
+        charging.least = slowestGood(sweep);
+        ChargeCaps caps{charging.floorVolts, std::nullopt, std::nullopt};
+        if (full != nullptr) {
+            const double coulombs = evaluation.capacity.expectedCoulombs;
+            charging.gassingVolts = full->voltsAt(coulombs / (kGassingHours * kHour));
+            if (charging.least->volts < *charging.gassingVolts) {
+                caps.volts = *charging.gassingVolts;
+            }
+            caps.amps = kSpentShare * coulombs / kHour;
+        }
+        findFastest(taking, sweep, caps, charging);
+    }
+    const double usual = charging.possible ? std::clamp(taking.ampsAt(charging.floorVolts + kGentleVolts),
+                                                        std::min(charging.least->amps, charging.best->amps),
+                                                        charging.best->amps)
+                                           : kUsualDensity * taking.area();
+    charging.gentle = detailAt(catalogue, taking, full, usual);
+    if (cell.charge) {
+        charging.asked = detailAt(catalogue, taking, full, askedAmps(*cell.charge, taking));
+    }
+    charging.curve = std::move(sweep.points);
+    return charging;
+}
+
+std::optional<base::Interval> chargeVoltsDoubt(const Catalogue& catalogue, const Cell& cell,
+                                               const Evaluation& evaluation, const Charging& charging,
+                                               double amps, int samples, const std::stop_token& stop) {
+    if (samples < 1) {
+        return std::nullopt;
+    }
+    const double sign = charging.reversed ? -1.0 : 1.0;
+    const Cell taking =
+        withGrownFilms(charging.state == ChargeState::HalfUsed ? halfUsed(catalogue, cell, evaluation) : cell,
+                       charging.reversed);
+    std::vector<double> volts(static_cast<std::size_t>(samples));
+    for (std::size_t i = 0; i < volts.size(); ++i) {
+        if (stop.stop_requested()) {
+            return std::nullopt;
+        }
+        const cell::Polarisation curve(catalogue, taking, electrode::Moment::Settled,
+                                       electrode::Draw::sampled(1, i));
+        volts[i] = sign * curve.voltsAt(-sign * amps);
+    }
+    const cell::Polarisation nominal(catalogue, taking, electrode::Moment::Settled,
+                                     electrode::Draw::nominal());
+    return base::centralSpan(std::move(volts), sign * nominal.voltsAt(-sign * amps));
+}
+
+} // namespace anodex::charge

@@ -1,0 +1,187 @@
+#include "core/charge/Charger.h"
+
+#include "core/base/RootFinding.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace anodex::charge {
+namespace {
+
+using chemistry::Branch;
+using chemistry::Catalogue;
+using design::Cell;
+using design::Side;
+
+constexpr int kPointsPerDecade = 6;
+constexpr double kLoosePlating = 0.5;    // of the limiting current
+constexpr double kHeatShare = 0.5;       // of the floor lost on top of it
+constexpr double kLeastLoss = 0.5;       // V that a charge may always lose
+constexpr double kLeastDifference = 0.1; // V between the couples that are driven back
+
+} // namespace
+
+Cell withGrownFilms(Cell cell, bool reversed) {
+    cell.electrodes[reversed ? 0 : 1].filmsGrown = true;
+    return cell;
+}
+
+Charger::Charger(const Catalogue& catalogue, const Cell& cell, const cell::Evaluation& evaluation)
+    : m_catalogue(catalogue), m_evaluation(evaluation),
+      m_sign(evaluation.openCircuitVolts < 0.0 ? -1.0 : 1.0),
+      m_curve(catalogue, withGrownFilms(cell, m_sign < 0.0), electrode::Moment::Settled,
+              electrode::Draw::nominal()),
+      m_area(std::min(cell.electrodes[0].areaM2, cell.electrodes[1].areaM2)) {
+    // A side holds nothing up only where the other one lacks what this one has.
+    m_full = {isFull(Side::Negative) && !holdsItsSolid(Side::Positive),
+              isFull(Side::Positive) && !holdsItsSolid(Side::Negative)};
+}
+
+double Charger::ampsAt(double volts) const {
+    if (volts <= restVolts()) {
+        return 0.0;
+    }
+    base::RootOptions options;
+    options.lowest = 0.0;
+    options.highest = kHighestChargeDensity * m_area;
+    options.step = kLowestChargeDensity * m_area;
+    options.tolerance = 1e-9 * m_area;
+    return base::rootOfRising([&](double amps) { return voltsAt(amps) - volts; }, 0.0, options);
+}
+
+Branch Charger::branchOf(Side side) const {
+    return (side == Side::Positive) == (m_sign > 0.0) ? Branch::Anodic : Branch::Cathodic;
+}
+
+std::vector<ChargeReaction> Charger::reactionsAt(Side side, double volts) const {
+    const double direction = branchOf(side) == Branch::Anodic ? 1.0 : -1.0;
+    std::vector<ChargeReaction> reactions;
+    for (const electrode::Route& route : electrode(side).routes()) {
+        double amps = route.blocked == electrode::Blocked::No ? direction * route.law.current(volts) : 0.0;
+        amps *= direction > 0.0 ? route.law.usefulShare : 1.0;
+        const auto same = std::find_if(reactions.begin(), reactions.end(),
+                                       [&](const ChargeReaction& r) { return r.reaction == route.reaction; });
+        if (same != reactions.end()) {
+            same->amps += amps;
+        } else {
+            reactions.push_back(
+                {route.reaction, route.law.equilibriumVolts, amps,
+                 fateOf(m_catalogue, route.reaction, branchOf(side), m_evaluation.side(side).couple)});
+        }
+    }
+    std::sort(reactions.begin(), reactions.end(),
+              [](const ChargeReaction& a, const ChargeReaction& b) { return a.amps > b.amps; });
+    return reactions;
+}
+
+ChargePoint Charger::pointAt(double amps) const {
+    ChargePoint point{amps, voltsAt(amps), {}, {}, 0.0, 0.0};
+    std::array<Kept, 2> kept;
+    for (const Side side : {Side::Negative, Side::Positive}) {
+        const auto index = static_cast<std::size_t>(side);
+        point.potentialVolts[index] = potentialAt(side, amps);
+        kept[index] = keptAt(side, amps, point.potentialVolts[index]);
+        point.storedShare[index] = kept[index].share;
+    }
+    const bool any = std::max(kept[0].stored, kept[1].stored) >= kWorthCharging;
+    if (any && kept[0].coupleVolts && kept[1].coupleVolts) {
+        point.storedVolts = m_sign * (*kept[1].coupleVolts - *kept[0].coupleVolts);
+    }
+    if (point.storedVolts > kLeastDifference) {
+        point.efficiency = std::min(m_full[0] ? 1.0 : kept[0].share, m_full[1] ? 1.0 : kept[1].share);
+    }
+    return point;
+}
+
+ChargeLimit Charger::limitAt(const ChargePoint& point, double bestEfficiency, const ChargeCaps& caps) const {
+    if (point.efficiency < kStillGood * bestEfficiency) {
+        return ChargeLimit::SideReactions;
+    }
+    if (platingShare(point) > kLoosePlating) {
+        return ChargeLimit::Plating;
+    }
+    if (caps.volts && point.volts > *caps.volts) {
+        return ChargeLimit::Gassing;
+    }
+    if (caps.amps && point.amps > *caps.amps) {
+        return ChargeLimit::Missing;
+    }
+    return point.volts - caps.floorVolts > std::max(kHeatShare * caps.floorVolts, kLeastLoss)
+               ? ChargeLimit::Resistance
+               : ChargeLimit::None;
+}
+
+std::vector<ChargePoint> Charger::sweep() const {
+    std::vector<ChargePoint> points;
+    constexpr double kFarAbove = 3.0; // V
+    const double rest = restVolts();
+    const int last = static_cast<int>(std::lround(std::log10(kHighestChargeDensity / kLowestChargeDensity))) *
+                     kPointsPerDecade;
+    for (int i = 0; i <= last; ++i) {
+        const double decades = static_cast<double>(i) / kPointsPerDecade;
+        points.push_back(pointAt(kLowestChargeDensity * m_area * std::pow(10.0, decades)));
+        if (points.back().volts > rest + kFarAbove) {
+            break;
+        }
+    }
+    return points;
+}
+
+Charger::Kept Charger::keptAt(Side side, double amps, double volts) const {
+    Kept kept;
+    for (const ChargeReaction& reaction : reactionsAt(side, volts)) {
+        if (reaction.fate == Fate::Lost || amps <= 0.0) {
+            continue;
+        }
+        kept.share += reaction.amps / amps;
+        kept.stored += reaction.fate == Fate::Stored ? reaction.amps / amps : 0.0;
+        if (!kept.coupleVolts && reaction.amps >= 0.5 * kWorthCharging * amps) {
+            kept.coupleVolts = reaction.equilibriumVolts;
+        }
+    }
+    kept.share = std::clamp(kept.share, 0.0, 1.0);
+    if (m_full[static_cast<std::size_t>(side)]) {
+        kept.coupleVolts = m_evaluation.side(side).equilibriumVolts;
+    }
+    return kept;
+}
+
+bool Charger::isFull(Side side) const {
+    if (!holdsItsSolid(side)) {
+        return false;
+    }
+    constexpr double kTried[] = {0.1, 3.0, 100.0}; // A/m²
+    return std::none_of(std::begin(kTried), std::end(kTried), [&](double density) {
+        const double amps = density * m_area;
+        return keptAt(side, amps, potentialAt(side, amps)).stored >= kWorthCharging;
+    });
+}
+
+/// The discharge couple lives on a solid that the electrode has: nothing has to be stored on that side.
+bool Charger::holdsItsSolid(Side side) const {
+    const auto& reagents = m_evaluation.capacity.reagents;
+    return std::any_of(reagents.begin(), reagents.end(), [&](const cell::Reagent& reagent) {
+        return reagent.side == side && reagent.moles > 0.0 &&
+               m_catalogue.species[reagent.species].formula.phase == chemistry::Phase::Solid;
+    });
+}
+
+double Charger::platingShare(const ChargePoint& point) const {
+    double most = 0.0;
+    for (const Side side : {Side::Negative, Side::Positive}) {
+        if (branchOf(side) != Branch::Cathodic) {
+            continue;
+        }
+        const double volts = point.potentialVolts[static_cast<std::size_t>(side)];
+        for (const electrode::Route& route : electrode(side).routes()) {
+            const double amps = -route.law.current(volts);
+            if (route.blocked == electrode::Blocked::No && amps > 0.0 &&
+                std::isfinite(route.law.cathodicLimit) && platesMetal(m_catalogue, route.reaction)) {
+                most = std::max(most, amps / route.law.cathodicLimit);
+            }
+        }
+    }
+    return most;
+}
+
+} // namespace anodex::charge

@@ -1,0 +1,72 @@
+// src/core/charge/Charger.h - one cell's curve on charge: what a supply finds at its leads.
+//
+// Sign       amps are positive while charging; a cell labelled the wrong way round is charged the other way.
+// Law        see Charge.h.
+#pragma once
+#include "core/cell/Evaluation.h"
+#include "core/charge/Charging.h"
+
+namespace anodex::charge {
+
+inline constexpr double kLowestChargeDensity = 1e-3; ///< A/m²
+inline constexpr double kHighestChargeDensity = 1e4; ///< A/m²
+inline constexpr double kWorthCharging = 0.5;        ///< Stored share from which a side counts as storing.
+
+inline constexpr double kStillGood = 0.9; ///< Of the best efficiency.
+
+/// What a charge must not pass, beside what its own current shows.
+struct ChargeCaps {
+    double floorVolts = 0.0;
+    std::optional<double> volts;
+    std::optional<double> amps;
+};
+
+/// The cell with the films that a charge grows on its plus side.
+[[nodiscard]] design::Cell withGrownFilms(design::Cell cell, bool reversed);
+
+class Charger {
+public:
+    Charger(const chemistry::Catalogue& catalogue, const design::Cell& cell,
+            const cell::Evaluation& evaluation);
+
+    [[nodiscard]] double area() const { return m_area; }
+    [[nodiscard]] double restVolts() const { return voltsAt(0.0); }
+    [[nodiscard]] double voltsAt(double amps) const { return m_sign * m_curve.voltsAt(-m_sign * amps); }
+    /// 0 where that voltage does not even overcome rest.
+    [[nodiscard]] double ampsAt(double volts) const;
+    [[nodiscard]] double potentialAt(design::Side side, double amps) const {
+        return m_curve.potentialAt(side, -m_sign * amps);
+    }
+    [[nodiscard]] const electrode::ElectrodeModel& electrode(design::Side side) const {
+        return m_curve.electrode(side);
+    }
+
+    [[nodiscard]] std::vector<ChargeReaction> reactionsAt(design::Side side, double volts) const;
+    [[nodiscard]] ChargePoint pointAt(double amps) const;
+    [[nodiscard]] ChargeLimit limitAt(const ChargePoint& point, double bestEfficiency,
+                                      const ChargeCaps& caps) const;
+    /// By rising current, until far above rest.
+    [[nodiscard]] std::vector<ChargePoint> sweep() const;
+
+private:
+    struct Kept {
+        double share = 0.0;                ///< Stored, or back to the air.
+        double stored = 0.0;               ///< Stored alone.
+        std::optional<double> coupleVolts; ///< Of the couple that keeps most of it, or that is full.
+    };
+
+    [[nodiscard]] chemistry::Branch branchOf(design::Side side) const;
+    [[nodiscard]] Kept keptAt(design::Side side, double amps, double volts) const;
+    [[nodiscard]] bool isFull(design::Side side) const;
+    [[nodiscard]] bool holdsItsSolid(design::Side side) const;
+    [[nodiscard]] double platingShare(const ChargePoint& point) const;
+
+    const chemistry::Catalogue& m_catalogue;
+    const cell::Evaluation& m_evaluation;
+    double m_sign; ///< -1 when the cell is labelled the wrong way round.
+    cell::Polarisation m_curve;
+    double m_area;
+    std::array<bool, 2> m_full{}; ///< By Side: has all it needs already and can store no more.
+};
+
+} // namespace anodex::charge

@@ -1,0 +1,88 @@
+// src/core/design/Cell.h - a design with its names looked up, its defaults chosen and its liquids solved.
+#pragma once
+#include "core/chemistry/Solution.h"
+#include "core/design/Design.h"
+#include <array>
+#include <cmath>
+#include <optional>
+#include <string>
+#include <vector>
+
+namespace anodex::design {
+
+inline constexpr double kDefaultTemperatureKelvin = 293.15;
+inline constexpr double kDefaultContactOhm = 0.030;
+inline constexpr double kDefaultOpenGapMetres = 0.010;
+
+/// A default that was used because the design did not say.
+struct Assumption {
+    std::string field;
+    double value = 0.0; ///< SI; the field's name tells the quantity.
+    std::string text;   ///< For defaults that are no number.
+    bool operator==(const Assumption&) const = default;
+};
+
+struct ElectrodeAdditive {
+    std::size_t material = 0;
+    double massKg = 0.0;
+};
+
+struct Electrode {
+    std::size_t material = 0;
+    double areaM2 = 0.0;
+    double massKg = 0.0;
+    double thicknessMetres = 0.0;
+    Air air = Air::Still;
+    double openShare = 1.0;
+    double filledPores = 1.0;
+    std::vector<ElectrodeAdditive> additives;
+    std::optional<double> collectorOhm; ///< As stated; absent: from its material.
+    std::optional<std::size_t> collector;
+    std::optional<double> measuredOhm;
+    std::vector<chemistry::SpeciesIndex> made; ///< Solids that discharging has left in it.
+    bool filmsGrown = false;                   ///< The plus side of a charge that has gone on for a while.
+};
+
+struct Barrier {
+    std::size_t separator = 0;
+    double thicknessMetres = 0.0; ///< All layers together, as built (pressed into the gap at most).
+    bool pressed = false;         ///< The gap is narrower than the layers.
+};
+
+struct Cell {
+    double temperatureKelvin = kDefaultTemperatureKelvin;
+    std::array<Electrode, 2> electrodes;          ///< By Side.
+    std::array<chemistry::Solution, 2> solutions; ///< By Side; equal when one liquid.
+    bool twoLiquids = false;
+    std::optional<Barrier> barrier;
+    double gapMetres = kDefaultOpenGapMetres;
+    double contactOhm = kDefaultContactOhm;
+    bool stirred = false;
+    std::optional<std::size_t> caseMaterial;
+    bool closed = false;
+    double headSpaceM3 = 0.0; ///< Of a closed case.
+    std::optional<ChargeDesign> charge;
+    PlaceDesign place;
+    StringDesign string;
+    std::array<std::optional<std::size_t>, 2> ready; ///< Ready-made liquids, by Side.
+    std::optional<double> measuredResistanceOhm;
+    std::optional<double> measuredOpenCircuitVolts;
+    std::array<double, 2> liquidDoubtFactor{1.0, 1.0}; ///< Of a ready-made liquid's strength, by Side.
+    std::vector<Assumption> assumed;
+
+    [[nodiscard]] const Electrode& electrode(Side side) const {
+        return electrodes[static_cast<std::size_t>(side)];
+    }
+    [[nodiscard]] const chemistry::Solution& solution(Side side) const {
+        return solutions[static_cast<std::size_t>(side)];
+    }
+};
+
+inline constexpr double kDefaultHeadSpaceM3 = 5e-5;
+
+/// Cross-section the current crosses between the electrodes, m².
+[[nodiscard]] inline double currentArea(const Cell& cell) {
+    return std::sqrt(cell.electrodes[0].areaM2 * cell.electrodes[1].areaM2);
+}
+
+} // namespace anodex::design

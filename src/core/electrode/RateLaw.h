@@ -1,0 +1,25 @@
+// src/core/electrode/RateLaw.h - the one rate law: i = (ia - ic) / (1 + ia/La + ic/Lc).
+//
+// Zero at the couple's Nernst potential and strictly rising in E whatever the limits, so electrodes made of
+// many routes have exactly one resting potential. Units      amps (rates already multiplied by area), volts.
+#pragma once
+
+namespace anodex::electrode {
+
+struct RateLaw {
+    double equilibriumVolts = 0.0; ///< The couple's Nernst potential.
+    double lnExchange = -700.0;    ///< ln of the exchange current (A) there.
+    double anodicPerVolt = 0.0;    ///< ln-slope of the anodic branch, 1/V. >= 0.
+    double cathodicPerVolt = 0.0;  ///< ln-slope of the cathodic branch, 1/V. >= 0.
+    double anodicLimit = 0.0;      ///< A; infinity when nothing limits.
+    double cathodicLimit = 0.0;    ///< A; 0 when the reactant is absent.
+    bool anodicOnly = false;       ///< The other branch does not occur.
+    bool cathodicOnly = false;
+    double porousCrossover = 0.0; ///< A above which a porous layer's slope doubles; 0: never.
+    double usefulShare = 1.0;     ///< Of the anodic current that reaches the leads.
+
+    /// Net current of the route itself (anodic positive).
+    [[nodiscard]] double current(double volts) const;
+};
+
+} // namespace anodex::electrode

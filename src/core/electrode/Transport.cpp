@@ -1,0 +1,213 @@
+#include "core/electrode/Transport.h"
+
+#include "core/base/Constants.h"
+#include "core/electrode/Nernst.h"
+#include "core/electrode/PorousLayer.h"
+
+#include <algorithm>
+#include <cmath>
+#include <limits>
+
+namespace anodex::electrode {
+namespace {
+
+using chemistry::Branch;
+using chemistry::SpeciesIndex;
+using chemistry::SpeciesTerm;
+using design::Air;
+using design::Electrode;
+using design::Side;
+
+constexpr double kDiffusionActivation = 18000.0; // J/mol
+constexpr double kAbsentConcentration = 1e-9;    // mol/m³
+
+double layer(const TransportContext& context, double diffusivity) {
+    const double undisturbed = context.cell.stirred ? kStirredLayerMetres : kStillLayerMetres;
+    double thickness = std::min(undisturbed, context.cell.gapMetres);
+    if (context.moment == Moment::First) {
+        thickness = std::min(thickness, std::sqrt(M_PI * diffusivity * kFirstMomentSeconds));
+    }
+    return thickness;
+}
+
+/// F c D / δ in A/m² per electron and stoichiometric unit.
+double flux(const TransportContext& context, SpeciesIndex species, double concentration) {
+    const double d = diffusivity(context.catalogue, context.cell, species);
+    double obstruction = 1.0;
+    if (context.cell.barrier && context.cell.barrier->thicknessMetres > 0.5 * context.cell.gapMetres) {
+        obstruction = context.catalogue.separators[context.cell.barrier->separator].macMullin.value;
+    }
+    double perUnit = d / layer(context, d) / obstruction;
+    if (context.moment == Moment::First) {
+        // What fills the pores is used before any has to come from outside.
+        const Electrode& electrode = context.cell.electrode(context.side);
+        perUnit += context.catalogue.materials[electrode.material].porosity * electrode.thicknessMetres /
+                   kFirstMomentSeconds;
+    }
+    return base::kFaraday * concentration * perUnit;
+}
+
+/// Still liquid is never quite still, and diffusion in strong liquids is slower than in water.
+double flowDoubt(const TransportContext& context) {
+    return context.draw.factor(context.side == Side::Negative ? "supply at the negative electrode"
+                                                              : "supply at the positive electrode",
+                               {1.0, 1.5});
+}
+
+/// Hydrogen ions arrive free and carried by weak acids.
+double protonFlux(const TransportContext& context) {
+    const auto& solution = context.cell.solution(context.side);
+    double total = 0.0;
+    for (SpeciesIndex s = 0; s < context.catalogue.species.size(); ++s) {
+        const double protons =
+            s == context.catalogue.key.hydrogenIon ? 1.0 : context.catalogue.species[s].acidicProtons;
+        if (protons > 0.0 && solution.molality[s] > 0.0) {
+            total += protons * flux(context, s, solution.concentration(s));
+        }
+    }
+    return total * flowDoubt(context);
+}
+
+double oxygenLimit(const TransportContext& context, double electrons) {
+    const Electrode& electrode = context.cell.electrode(context.side);
+    if (electrode.air == Air::None) {
+        return 0.0;
+    }
+    const auto& solution = context.cell.solution(context.side);
+    const SpeciesIndex dissolved = context.catalogue.key.dissolvedOxygen;
+    const double still = electrons * flux(context, dissolved, solution.concentration(dissolved)) *
+                         solution.mixture.stillOxygenFactor *
+                         context.draw.factor("oxygen supply in still liquid", {1.0, 2.0});
+    if (electrode.air == Air::Still) {
+        return still;
+    }
+    return std::max(still, breathingLimit(context.catalogue, context.cell, context.side, {4.0 * still, 2.0},
+                                          context.draw));
+}
+
+/// mol/m³. The rate law divides a branch by its limit, and both fall with the concentration alike; so an
+/// absent product takes the same trace here as in the Nernst potential.
+double presentOrTrace(const TransportContext& context, const chemistry::Reaction& reaction,
+                      SpeciesIndex species) {
+    const auto& solution = context.cell.solution(context.side);
+    const double used =
+        activityOrTrace(context.cell, context.side, context.catalogue, reaction, species, context.draw);
+    return used != solution.activity[species]
+               ? solution.labileConcentrationAt(context.catalogue, species, used)
+               : solution.labileConcentration(context.catalogue, species);
+}
+
+bool isReactant(const SpeciesTerm& term, Branch branch) {
+    return branch == Branch::Cathodic ? term.count < 0.0 : term.count > 0.0;
+}
+
+bool holds(const chemistry::Material& material, SpeciesIndex solid) {
+    return std::any_of(material.composition.begin(), material.composition.end(),
+                       [&](const chemistry::CompositionPart& part) { return part.species == solid; }) ||
+           std::any_of(material.surfaces.begin(), material.surfaces.end(),
+                       [&](const chemistry::SurfacePart& part) { return part.phase == solid; }) ||
+           (material.plating && material.plating->species == solid);
+}
+
+/// In the electrode, its powders or a collector that its pores lay bare.
+bool holds(const TransportContext& context, SpeciesIndex solid) {
+    const Electrode& electrode = context.cell.electrode(context.side);
+    const auto& materials = context.catalogue.materials;
+    return std::find(electrode.made.begin(), electrode.made.end(), solid) != electrode.made.end() ||
+           holds(materials[electrode.material], solid) ||
+           (electrode.collector && holds(materials[*electrode.collector], solid)) ||
+           std::any_of(electrode.additives.begin(), electrode.additives.end(),
+                       [&](const design::ElectrodeAdditive& additive) {
+                           return holds(materials[additive.material], solid);
+                       });
+}
+
+/// Held from the start, or made from such a solid by a reaction that runs the same way.
+bool canHave(const TransportContext& context, SpeciesIndex solid, Branch branch) {
+    const auto makesIt = [&](const chemistry::Reaction& reaction) {
+        bool makes = false;
+        bool fromHeld = false;
+        for (const SpeciesTerm& term : reaction.terms) {
+            makes |= term.species == solid && !isReactant(term, branch);
+            fromHeld |= isReactant(term, branch) &&
+                        context.catalogue.species[term.species].formula.phase == chemistry::Phase::Solid &&
+                        holds(context, term.species);
+        }
+        return makes && fromHeld;
+    };
+    return holds(context, solid) ||
+           std::any_of(context.catalogue.reactions.begin(), context.catalogue.reactions.end(), makesIt);
+}
+
+} // namespace
+
+double diffusivity(const chemistry::Catalogue& catalogue, const design::Cell& cell, SpeciesIndex species) {
+    const double warm = std::exp(-kDiffusionActivation / base::kGasConstant *
+                                 (1.0 / cell.temperatureKelvin - 1.0 / base::kStandardTemperature));
+    return catalogue.species[species].diffusivity * warm;
+}
+
+bool needsAcid(const chemistry::Catalogue& catalogue, const chemistry::Reaction& reaction) {
+    const auto isProtonOrGas = [&](const SpeciesTerm& term) {
+        return term.species == catalogue.key.hydrogenIon || term.species == catalogue.key.hydrogenGas;
+    };
+    return std::all_of(reaction.terms.begin(), reaction.terms.end(), isProtonOrGas);
+}
+
+double supplyLimit(const TransportContext& context, const chemistry::Reaction& reaction, Branch branch) {
+    const auto& key = context.catalogue.key;
+    double inverse = 0.0;
+    for (const SpeciesTerm& term : reaction.terms) {
+        if (!isReactant(term, branch) || term.species == key.solvent) {
+            continue;
+        }
+        const double perUnit = reaction.electrons / std::abs(term.count);
+        double limit = std::numeric_limits<double>::infinity();
+        if (term.species == key.oxygenGas) {
+            limit = oxygenLimit(context, reaction.supplyElectrons > 0.0 ? reaction.supplyElectrons : perUnit);
+        } else if (term.species == key.hydrogenIon) {
+            limit = needsAcid(context.catalogue, reaction) ? perUnit * protonFlux(context) : limit;
+        } else if (context.catalogue.species[term.species].isDissolved()) {
+            limit = perUnit * flux(context, term.species, presentOrTrace(context, reaction, term.species)) *
+                    flowDoubt(context);
+        } else if (context.catalogue.species[term.species].formula.phase == chemistry::Phase::Gas) {
+            limit = 0.0; // nothing stores a gas at an electrode unless air brings it
+        }
+        inverse += limit > 0.0 ? 1.0 / limit : std::numeric_limits<double>::infinity();
+    }
+    return inverse > 0.0 ? 1.0 / inverse : std::numeric_limits<double>::infinity();
+}
+
+std::optional<SpeciesIndex> absentReactant(const TransportContext& context,
+                                           const chemistry::Reaction& reaction, Branch branch) {
+    const auto& key = context.catalogue.key;
+    for (const SpeciesTerm& term : reaction.terms) {
+        if (!isReactant(term, branch) || term.species == key.solvent) {
+            continue;
+        }
+        if (term.species == key.hydrogenIon && !needsAcid(context.catalogue, reaction)) {
+            continue;
+        }
+        if (term.species == key.oxygenGas) {
+            if (context.cell.electrode(context.side).air == Air::None) {
+                return term.species;
+            }
+            continue;
+        }
+        if (context.catalogue.species[term.species].formula.phase == chemistry::Phase::Solid &&
+            !canHave(context, term.species, branch)) {
+            return term.species;
+        }
+        const bool assumed =
+            std::any_of(reaction.traces.begin(), reaction.traces.end(),
+                        [&](const chemistry::Trace& trace) { return trace.species == term.species; });
+        if (!assumed && context.catalogue.species[term.species].isDissolved() &&
+            context.cell.solution(context.side).labileConcentration(context.catalogue, term.species) <
+                kAbsentConcentration) {
+            return term.species;
+        }
+    }
+    return std::nullopt;
+}
+
+} // namespace anodex::electrode

@@ -1,0 +1,334 @@
+#include "core/findings/Findings.h"
+
+#include "core/electrode/PorousLayer.h"
+#include "core/findings/RuleFindings.h"
+#include "core/findings/UseFindings.h"
+
+#include <algorithm>
+#include <cmath>
+#include <iterator>
+
+namespace anodex::findings {
+namespace {
+
+using cell::Evaluation;
+using cell::ResistancePart;
+using chemistry::Catalogue;
+using design::Air;
+using design::Cell;
+using design::Electrode;
+using design::Side;
+
+constexpr double kHydrogenWorthSaying = 1e-6 / 3600.0; // m³/s: 1 mL per hour
+constexpr double kRingsOffAmps = 10.0;
+constexpr double kFewCarriers = 2e-3; // S/m: below this a meter's own current drags the voltage down
+constexpr double kStrongAcidPh = 1.0;
+constexpr double kStrongAlkaliPh = 13.0;
+constexpr double kShortCoatSeconds = 3600.0;
+constexpr double kFewHoles = 0.01;
+constexpr double kPlatingWorthSaying = 0.1; // A/m²
+constexpr double kWeakAcidShare = 0.10;
+constexpr double kCorrosiveShare = 0.005; // mass fraction from which the label applies to the liquid
+
+class Finder {
+public:
+    Finder(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation)
+        : m_catalogue(catalogue), m_cell(cell), m_evaluation(evaluation) {}
+
+    std::vector<Finding> run() {
+        dangers();
+        mistakes();
+        wearAndWaste();
+        liquids();
+        const std::optional<charge::Charging> charging =
+            m_cell.charge ? std::optional(charge::chargingOf(m_catalogue, m_cell, m_evaluation))
+                          : std::nullopt;
+        take(useFindings(m_catalogue, m_cell, m_evaluation, charging));
+        take(ruleFindings(m_catalogue, m_cell, m_evaluation, charging));
+        take(foodFindings(m_catalogue, m_cell));
+        std::stable_sort(m_findings.begin(), m_findings.end(),
+                         [](const Finding& a, const Finding& b) { return a.severity < b.severity; });
+        return std::move(m_findings);
+    }
+
+private:
+    void add(FindingCode code, Severity severity, FindingPart part, std::vector<std::string> names = {},
+             double value = 0.0) {
+        m_findings.push_back({code, severity, part, std::move(names), value, {}});
+    }
+
+    void take(std::vector<Finding> others) {
+        m_findings.insert(m_findings.end(), std::make_move_iterator(others.begin()),
+                          std::make_move_iterator(others.end()));
+    }
+
+    /// One finding for all substances it concerns.
+    void addName(FindingCode code, Severity severity, const std::string& name) {
+        for (Finding& finding : m_findings) {
+            if (finding.code == code) {
+                if (std::find(finding.names.begin(), finding.names.end(), name) == finding.names.end()) {
+                    finding.names.push_back(name);
+                }
+                return;
+            }
+        }
+        add(code, severity, FindingPart::Electrolyte, {name});
+    }
+
+    [[nodiscard]] const std::string& nameOf(Side side) const {
+        return m_catalogue.materials[m_cell.electrode(side).material].name;
+    }
+
+    static FindingPart partOf(Side side) {
+        return side == Side::Negative ? FindingPart::Negative : FindingPart::Positive;
+    }
+
+    void dangers() {
+        if (m_evaluation.hydrogenM3PerSecond > kHydrogenWorthSaying) {
+            const Side side = m_evaluation.sides[0].hydrogenAmps >= m_evaluation.sides[1].hydrogenAmps
+                                  ? Side::Negative
+                                  : Side::Positive;
+            add(FindingCode::HydrogenGas, Severity::Danger, partOf(side), {nameOf(side)},
+                m_evaluation.hydrogenM3PerSecond);
+            const bool airless =
+                m_cell.electrodes[0].air == Air::None && m_cell.electrodes[1].air == Air::None;
+            if (airless || m_cell.closed) {
+                add(FindingCode::ClosedGas, Severity::Danger, FindingPart::Whole, {nameOf(side)},
+                    m_evaluation.hydrogenM3PerSecond);
+            }
+        }
+        const auto [sour, bitter] = std::minmax(m_cell.solutions[0].pH, m_cell.solutions[1].pH);
+        if (sour < kStrongAcidPh && bitter > kStrongAlkaliPh) {
+            add(FindingCode::AcidBesideAlkali, Severity::Danger, FindingPart::Separator);
+        }
+        const double shortAmps = std::abs(m_evaluation.first.shortCircuitAmps) * m_cell.string.parallel;
+        if (shortAmps > kRingsOffAmps) {
+            add(FindingCode::HighShortCircuit, Severity::Danger, FindingPart::Whole, {}, shortAmps);
+        }
+        for (const Side side : {Side::Negative, Side::Positive}) {
+            if (!m_catalogue.materials[m_cell.electrode(side).material].hazards.empty()) {
+                add(FindingCode::HazardousMaterial, Severity::Warning, partOf(side), {nameOf(side)});
+            }
+        }
+        if (m_cell.caseMaterial) {
+            const chemistry::CaseMaterial& material = m_catalogue.cases[*m_cell.caseMaterial];
+            const auto [low, high] = std::minmax(m_cell.solutions[0].pH, m_cell.solutions[1].pH);
+            if (low < material.lowestPh || high > material.highestPh) {
+                add(FindingCode::CaseAttacked, Severity::Warning, FindingPart::Case, {material.name});
+            }
+        }
+    }
+
+    void mistakes() {
+        const Electrode& negative = m_cell.electrodes[0];
+        const Electrode& positive = m_cell.electrodes[1];
+        if (m_evaluation.openCircuitVolts < -0.001) {
+            add(FindingCode::PolarityReversed, Severity::Warning, FindingPart::Whole,
+                {nameOf(Side::Negative)});
+        }
+        if (negative.material == positive.material && !m_cell.twoLiquids && negative.air == positive.air) {
+            add(FindingCode::SameMaterial, Severity::Note, FindingPart::Whole, {nameOf(Side::Negative)});
+        }
+        for (const Side side : {Side::Negative, Side::Positive}) {
+            if (const auto other = m_evaluation.side(side).otherRestVolts) {
+                std::vector<std::string> names = {nameOf(side)};
+                if (const auto& collector = m_cell.electrode(side).collector) {
+                    names.push_back(m_catalogue.materials[*collector].name);
+                }
+                add(FindingCode::FilmUndecided, Severity::Note, partOf(side), std::move(names), *other);
+            }
+        }
+        const bool divided = m_cell.barrier && m_catalogue.separators[m_cell.barrier->separator].divides;
+        if (m_cell.twoLiquids && !divided) {
+            add(FindingCode::OpenJunction, Severity::Warning, FindingPart::Separator);
+        }
+        double volume = m_cell.solutions[0].volumeM3;
+        if (m_cell.twoLiquids) {
+            volume += m_cell.solutions[1].volumeM3;
+        }
+        const double needed = design::currentArea(m_cell) * m_cell.gapMetres;
+        if (volume < needed) {
+            add(FindingCode::TooLittleLiquid, Severity::Warning, FindingPart::Electrolyte, {},
+                needed - volume);
+        }
+        if (m_cell.barrier && m_cell.barrier->pressed) {
+            add(FindingCode::PressedSeparator, Severity::Note, FindingPart::Separator,
+                {m_catalogue.separators[m_cell.barrier->separator].name});
+        }
+    }
+
+    void wearAndWaste() {
+        for (const Side side : {Side::Negative, Side::Positive}) {
+            coatWearsThrough(side);
+            starvedOfAir(side);
+            filmAlone(side);
+        }
+        platesOnNegative();
+    }
+
+    /// A thin coat lasts as long as its charge at the current of best power.
+    void coatWearsThrough(Side side) {
+        const auto& plating = m_catalogue.materials[m_cell.electrode(side).material].plating;
+        if (!plating) {
+            return;
+        }
+        for (const cell::Reagent& reagent : m_evaluation.capacity.reagents) {
+            const double amps =
+                m_evaluation.settled.maximumPower.amps + m_evaluation.side(side).corrosionAmps;
+            if (reagent.species == plating->species && reagent.side == side && amps > 0.0 &&
+                reagent.expectedCoulombs / amps < kShortCoatSeconds) {
+                add(FindingCode::CoatWearsThrough, Severity::Warning, partOf(side), {nameOf(side)},
+                    reagent.expectedCoulombs / amps);
+            }
+        }
+    }
+
+    void starvedOfAir(Side side) {
+        const Electrode& electrode = m_cell.electrode(side);
+        const chemistry::Material& material = m_catalogue.materials[electrode.material];
+        const auto& terms = m_catalogue.reactions[m_evaluation.side(side).couple.reaction].terms;
+        // Without air only water is left to reduce.
+        const bool needsAir =
+            std::any_of(terms.begin(), terms.end(), [&](const chemistry::SpeciesTerm& term) {
+                return (term.species == m_catalogue.key.oxygenGas && term.count < 0.0) ||
+                       (term.species == m_catalogue.key.hydrogenGas && term.count > 0.0);
+            });
+        const bool shut = electrode.air != Air::Breathing || electrode.openShare < kFewHoles;
+        if (electrode::breathesByNature(material) && needsAir && shut &&
+            m_evaluation.side(side).couple.branch == chemistry::Branch::Cathodic && !waitsForCharge(side)) {
+            add(FindingCode::StarvedOfAir, Severity::Warning, partOf(side), {material.name});
+        }
+    }
+
+    /// Built empty: its first charge makes the oxidant that this side lives on.
+    [[nodiscard]] bool waitsForCharge(Side side) const {
+        const charge::Charging charging = charge::chargingOf(m_catalogue, m_cell, m_evaluation);
+        const auto& reactions = charging.gentle.reactions[static_cast<std::size_t>(side)];
+        return charging.possible && !reactions.empty() && reactions.front().fate == charge::Fate::Stored;
+    }
+
+    /// A film that lets current through badly, with nothing behind it to gather the current.
+    void filmAlone(Side side) {
+        const Electrode& electrode = m_cell.electrode(side);
+        const bool negative = side == Side::Negative;
+        for (const cell::ResistanceShare& share : m_evaluation.resistance.shares) {
+            const bool body =
+                share.part == (negative ? ResistancePart::NegativeBody : ResistancePart::PositiveBody);
+            const bool gathers = share.part == (negative ? ResistancePart::NegativeCollector
+                                                         : ResistancePart::PositiveCollector);
+            if (!body && !(gathers && electrode.collector)) {
+                continue;
+            }
+            const auto& material = m_catalogue.materials[gathers ? *electrode.collector : electrode.material];
+            if (material.throughOhmM2.value > 0.0 && share.ohm > 0.5 * m_evaluation.resistance.totalOhm) {
+                add(FindingCode::FilmAlone, Severity::Warning,
+                    gathers ? FindingPart::Collector : partOf(side), {material.name}, share.ohm);
+            }
+        }
+    }
+
+    void platesOnNegative() {
+        const double area = m_cell.electrode(Side::Negative).areaM2;
+        for (const cell::CompetingReaction& entry : m_evaluation.side(Side::Negative).competing) {
+            if (-entry.amps / area < kPlatingWorthSaying) {
+                continue;
+            }
+            for (const chemistry::SpeciesTerm& term : m_catalogue.reactions[entry.reaction].terms) {
+                const chemistry::Species& species = m_catalogue.species[term.species];
+                const bool metal = term.count > 0.0 && species.formula.phase == chemistry::Phase::Solid;
+                if (metal) {
+                    add(FindingCode::PlatesOnNegative, Severity::Warning, FindingPart::Negative,
+                        {nameOf(Side::Negative), species.name}, -entry.amps);
+                }
+            }
+        }
+    }
+
+    void liquids() {
+        for (const Side side : {Side::Negative, Side::Positive}) {
+            if (side == Side::Positive && !m_cell.twoLiquids) {
+                break;
+            }
+            const chemistry::Solution& solution = m_cell.solution(side);
+            if (solution.conductivity < kFewCarriers) {
+                add(FindingCode::NoCarriers, Severity::Warning, FindingPart::Electrolyte);
+            }
+            for (const chemistry::Undissolved& rest : solution.undissolved) {
+                add(FindingCode::Undissolved, Severity::Warning, FindingPart::Electrolyte,
+                    {m_catalogue.substances[rest.substance].name}, rest.kilograms);
+            }
+            for (const chemistry::Precipitate& solid : solution.precipitates) {
+                addPrecipitate(solid);
+            }
+            if (!solution.mixture.hasPhScale) {
+                addOnce(FindingCode::NoPhScale);
+            }
+            if (solution.notes.beyondActivityRange || solution.notes.typicalInteractions) {
+                addOnce(FindingCode::BeyondData);
+            }
+            if (solution.notes.estimatedConductivity) {
+                addOnce(FindingCode::EstimatedConductivity);
+            }
+            labelHazards(solution);
+        }
+    }
+
+    /// A substance that was poured in and stays is undissolved; anything else fell out of the mix.
+    void addPrecipitate(const chemistry::Precipitate& solid) {
+        constexpr double kWorthSaying = 1e-5; // kg
+        if (solid.kilograms < kWorthSaying) {
+            return;
+        }
+        const auto substance = chemistry::substanceOf(m_catalogue, solid.species);
+        add(substance ? FindingCode::Undissolved : FindingCode::Precipitate,
+            substance ? Severity::Warning : Severity::Note, FindingPart::Electrolyte,
+            {substance ? m_catalogue.substances[*substance].name : m_catalogue.species[solid.species].name},
+            solid.kilograms);
+    }
+
+    void addOnce(FindingCode code) {
+        if (std::none_of(m_findings.begin(), m_findings.end(),
+                         [&](const Finding& f) { return f.code == code; })) {
+            add(code, Severity::Note, FindingPart::Electrolyte);
+        }
+    }
+
+    /// A weak acid burns only when it is strong in amount (GHS limits for acetic and phosphoric acid).
+    [[nodiscard]] double corrosiveShare(const chemistry::Substance& substance) const {
+        const auto isAcid = [&](const chemistry::SpeciesTerm& term) {
+            return term.species == m_catalogue.key.hydrogenIon ||
+                   m_catalogue.species[term.species].acidicProtons > 0.0;
+        };
+        const bool weakAcid = substance.isWeak &&
+                              std::any_of(substance.dissolvesTo.begin(), substance.dissolvesTo.end(), isAcid);
+        return weakAcid ? kWeakAcidShare : kCorrosiveShare;
+    }
+
+    void labelHazards(const chemistry::Solution& solution) {
+        for (const chemistry::Portion& portion : solution.mixture.portions) {
+            const chemistry::Substance& substance = m_catalogue.substances[portion.substance];
+            const double share =
+                portion.moles * substance.molarMassKg / (solution.volumeM3 * solution.densityKgPerM3);
+            for (const chemistry::Hazard& hazard : substance.hazards) {
+                if (hazard.code == "H314" && share > corrosiveShare(substance)) {
+                    addName(FindingCode::CorrosiveLiquid, Severity::Danger, substance.name);
+                } else if (hazard.code == "H410") {
+                    addName(FindingCode::HarmfulToWater, Severity::Note, substance.name);
+                }
+            }
+        }
+    }
+
+    const Catalogue& m_catalogue;
+    const Cell& m_cell;
+    const Evaluation& m_evaluation;
+    std::vector<Finding> m_findings;
+};
+
+} // namespace
+
+std::vector<Finding> findingsFor(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation) {
+    return Finder(catalogue, cell, evaluation).run();
+}
+
+} // namespace anodex::findings

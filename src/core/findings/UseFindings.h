@@ -1,0 +1,18 @@
+// src/core/findings/UseFindings.h - what to know about how a cell is used: charged, closed, in a room, in a
+// string, near a flame.
+#pragma once
+#include "core/charge/Charge.h"
+#include "core/findings/Finding.h"
+
+namespace anodex::findings {
+
+/// `charging` is present when the design says that it is to be charged.
+[[nodiscard]] std::vector<Finding> useFindings(const chemistry::Catalogue& catalogue,
+                                               const design::Cell& cell, const cell::Evaluation& evaluation,
+                                               const std::optional<charge::Charging>& charging);
+
+/// Said after all that concerns the cell itself.
+[[nodiscard]] std::vector<Finding> foodFindings(const chemistry::Catalogue& catalogue,
+                                                const design::Cell& cell);
+
+} // namespace anodex::findings

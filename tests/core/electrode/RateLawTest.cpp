@@ -1,0 +1,101 @@
+#include "core/electrode/RateLaw.h"
+#include "core/base/RootFinding.h"
+#include "core/electrode/ElectrodeModel.h"
+#include "tests/support/Samples.h"
+
+#include <cmath>
+#include <gtest/gtest.h>
+
+namespace anodex::electrode {
+namespace {
+
+RateLaw twoWay(double lnExchange, double anodicLimit, double cathodicLimit) {
+    RateLaw law;
+    law.equilibriumVolts = 0.34;
+    law.lnExchange = lnExchange;
+    law.anodicPerVolt = 57.6;
+    law.cathodicPerVolt = 20.3;
+    law.anodicLimit = anodicLimit;
+    law.cathodicLimit = cathodicLimit;
+    return law;
+}
+
+TEST(RateLaw, EveryTwoWayCoupleRestsAtItsNernstPotentialWhateverTheLimits) {
+    for (const double ratio : {1e-6, 1e-4, 1e-2, 1.0, 1e2, 1e4, 1e6}) {
+        for (const double otherRatio : {1e-6, 1.0, 1e6}) {
+            const double exchange = 1e-3;
+            const RateLaw law = twoWay(std::log(exchange), exchange / ratio, exchange / otherRatio);
+            base::RootOptions options;
+            options.tolerance = 1e-9;
+            const double rest =
+                base::rootOfRising([&](double volts) { return law.current(volts); }, 0.0, options);
+            EXPECT_NEAR(rest, 0.34, 1e-4) << ratio << " " << otherRatio;
+        }
+    }
+}
+
+TEST(RateLaw, RisesWithThePotentialForAnyLimits) {
+    for (const double limit : {1e-6, 1e-2, 1e3}) {
+        const RateLaw law = twoWay(std::log(1e-3), limit, 10.0 * limit);
+        double last = -1e300;
+        for (double volts = -1.0; volts < 1.5; volts += 0.01) {
+            const double now = law.current(volts);
+            EXPECT_GE(now, last - 1e-12 * std::abs(last)) << volts;
+            last = now;
+        }
+    }
+}
+
+TEST(RateLaw, ApproachesItsLimits) {
+    const RateLaw law = twoWay(std::log(1e-3), 0.5, 0.2);
+    EXPECT_NEAR(law.current(1.5), 0.5, 1e-3);
+    EXPECT_NEAR(law.current(-1.5), -0.2, 1e-3);
+}
+
+TEST(RateLaw, OneWayRoutesNeverRunBackwards) {
+    RateLaw law = twoWay(std::log(1e-3), 1.0, 1.0);
+    law.anodicOnly = true;
+    EXPECT_EQ(law.current(0.0), 0.0);
+    EXPECT_GT(law.current(0.6), 0.0);
+}
+
+TEST(RateLaw, PorousLayersDoubleTheSlopeAtHighRate) {
+    RateLaw law = twoWay(std::log(1e-3), 1e9, 1e9);
+    law.porousCrossover = 1e-2;
+    const double low = 0.34 + 0.25;
+    const double high = low + 0.10;
+    const double plainGrowth = std::log(twoWay(std::log(1e-3), 1e9, 1e9).current(high) /
+                                        twoWay(std::log(1e-3), 1e9, 1e9).current(low));
+    const double porousGrowth = std::log(law.current(high) / law.current(low));
+    EXPECT_NEAR(porousGrowth / plainGrowth, 0.5, 0.02);
+}
+
+TEST(ElectrodeModel, CurrentRisesWithPotentialOnEveryMaterial) {
+    for (const char* material : {"zinc", "copper", "aluminium", "lead", "lead dioxide", "graphite",
+                                 "activated carbon", "carbon felt", "MnO2"}) {
+        for (const char* liquid :
+             {R"({"ready":"lemon juice","volume_mL":50})",
+              R"({"water_mL":50,"solutes":[{"substance":"NaOH","mol_per_L":2}]})",
+              R"({"water_mL":50,"solutes":[{"substance":"H2SO4","mol_per_L":2}]})", R"({"water_mL":50})"}) {
+            const design::Cell cell = test::cellOf(
+                std::string(R"({"negative":{"material":")") + material +
+                R"(","wetted_area_cm2":10},"positive":{"material":"copper","wetted_area_cm2":10},"electrolyte":)" +
+                liquid + "}");
+            for (const Moment moment : {Moment::First, Moment::Settled}) {
+                const ElectrodeModel model(test::catalogue(), cell, design::Side::Negative, moment,
+                                           Draw::nominal());
+                double last = -1e300;
+                for (double volts = -3.0; volts <= 3.0; volts += 0.05) {
+                    const double now = model.currentAt(volts);
+                    ASSERT_TRUE(std::isfinite(now)) << material << liquid << volts;
+                    ASSERT_GE(now, last - 1e-12 * std::abs(last)) << material << liquid << volts;
+                    last = now;
+                }
+                EXPECT_NEAR(model.currentAt(model.potentialAt(0.0)), 0.0, 1e-6) << material << liquid;
+            }
+        }
+    }
+}
+
+} // namespace
+} // namespace anodex::electrode

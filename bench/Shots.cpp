@@ -1,8 +1,7 @@
 // bench/Shots.cpp - draws every main view of the real window from the demo data into a folder.
 //
 // Options after the folder: --dark, --scale S (font), --size WxH, --notebook FILE, --cell FILE, --only
-// STATION,
-// --prefix TEXT.
+// STATION, --prefix TEXT.
 #include "app/frame/MainWindow.h"
 #include "app/views/couple/CoupleView.h"
 #include "formats/CellFile.h"

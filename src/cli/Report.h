@@ -1,7 +1,7 @@
 // src/cli/Report.h - what the commands share: reading files, printing JSON or a table, stopping with one
 // line.
 #pragma once
-#include "cli/Program.h"
+#include "cli/Stop.h"
 #include "core/chemistry/Catalogue.h"
 #include "formats/JsonObject.h"
 #include "wording/Likely.h"
@@ -9,12 +9,6 @@
 #include <string>
 
 namespace anodex::cli {
-
-/// Ends a command with its exit code and one line for the user.
-struct Stop {
-    int exit = kCouldNot;
-    std::string line;
-};
 
 struct Console {
     std::ostream& output;

@@ -1,12 +1,10 @@
 // src/notebook/Notebook.h - one notebook file: everything a builder writes down, with undo and redo.
 //
 // Errors     NotebookError; library exceptions are caught here and go no further. A failed change leaves the
-// file as
-//            it was.
+//            file as it was.
 // Threads    one Notebook per thread; all writes go through one.
 // Durability every change is on disk before the call returns, in the file its name leads to: when that was
-// moved,
-//            replaced or deleted meanwhile, the change is refused with Moved.
+//            moved, replaced or deleted meanwhile, the change is refused with Moved.
 #pragma once
 #include "core/record/Record.h"
 #include "core/run/Thinning.h"

@@ -2,9 +2,10 @@
 //
 // A checksum beside its row would go stale under undo, which writes old values back; so each command, undo
 // and redo walks its changeset and seals anew what changed. Per table the number of rows and the sum of their
-// checksums are kept too: a row that vanished together with its seal is missed there. Checksum   XXH3, 64
-// bits, over types and values of all columns in their order. Errors     SQLite::Exception; the caller's
-// transaction rolls back.
+// checksums are kept too: a row that vanished together with its seal is missed there.
+//
+// Checksum   XXH3, 64 bits, over types and values of all columns in their order.
+// Errors     SQLite::Exception; the caller's transaction rolls back.
 #pragma once
 #include "notebook/Changeset.h"
 #include <cstdint>

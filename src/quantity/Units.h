@@ -1,9 +1,8 @@
 // src/quantity/Units.h - the one table of units that people, files and loggers write.
 //
 // Spelling   case as the table has it is taken first; where only another case fits, all that fit are
-// readings: "MOHM" is
-//            milliohm or megohm. All three micro signs, long names, plurals and both spellings of ohm are in
-//            the table.
+//            readings: "MOHM" is milliohm or megohm. All three micro signs, long names, plurals and both
+//            spellings of ohm are in the table.
 // Source     SI Brochure, 9th edition (2019); degree Fahrenheit by its definition; from memory.
 #pragma once
 #include <string>

@@ -1,8 +1,7 @@
 // src/wording/Quantities.h - numbers and units to text and back.
 //
 // Digits     as many as the range supports: the last digit shown is about a fifth of the range's width.
-// Without a
-//            range, three significant figures.
+//            Without a range, three significant figures.
 // Input      as src/quantity reads it.
 #pragma once
 #include "core/base/Interval.h"

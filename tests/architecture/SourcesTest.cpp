@@ -219,6 +219,106 @@ TEST(Architecture, EveryHeaderSaysWhatItIsFor) {
     }
 }
 
+/// "core/cell/Heat" for both its files.
+std::string unitOf(const std::string& path) {
+    return path.substr(0, path.rfind('.'));
+}
+
+TEST(Architecture, FilesCallEachOtherInNoCircle) {
+    const std::regex include("#include \"([^\"]+\\.h)\"");
+    std::map<std::string, std::set<std::string>> calls;
+    for (const Source& source : sources()) {
+        const std::string here = unitOf(source.path);
+        for (auto match = std::sregex_iterator(source.text.begin(), source.text.end(), include);
+             match != std::sregex_iterator(); ++match) {
+            const std::string there = unitOf((*match)[1].str());
+            if (there != here) {
+                calls[here].insert(there);
+            }
+        }
+    }
+    // What calls only units already taken away can be taken away too; a circle never can.
+    std::size_t before = 0;
+    do {
+        before = calls.size();
+        for (auto it = calls.begin(); it != calls.end();) {
+            std::erase_if(it->second, [&](const std::string& there) { return !calls.contains(there); });
+            it = it->second.empty() ? calls.erase(it) : std::next(it);
+        }
+    } while (calls.size() != before);
+    for (const auto& [unit, others] : calls) {
+        ADD_FAILURE() << unit << " stands in a circle or above one";
+    }
+}
+
+TEST(Architecture, NoFolderOfCoreHoldsMoreThanAStrangerCanTakeIn) {
+    constexpr std::size_t kMost = 18;
+    std::map<std::string, std::set<std::string>> units;
+    for (const Source& source : sources()) {
+        units[roomOf(source.path)].insert(unitOf(source.path));
+    }
+    for (const auto& [room, files] : units) {
+        if (room.starts_with("core/")) {
+            EXPECT_LE(files.size(), kMost) << room;
+        }
+    }
+}
+
+std::vector<std::string> linesOf(const std::string& text) {
+    std::vector<std::string> lines;
+    std::istringstream stream(text);
+    for (std::string line; std::getline(stream, line);) {
+        lines.push_back(line);
+    }
+    return lines;
+}
+
+/// "// Units      A, V." starts a paragraph whose further lines are indented.
+TEST(Architecture, ParagraphsAtTheHeadOfAFileAreWhole) {
+    const std::regex key("// [A-Za-z]+ {2,}\\S.*");
+    const std::regex further("//( {11,}\\S.*)?");
+    const std::regex buried(
+        "//.* (Units|Law|Sign|Errors|Source|Threads|Method|Keys|Range|Rule|Length) {3,}\\S.*");
+    for (const Source& source : sources()) {
+        if (!source.path.ends_with(".h")) {
+            continue;
+        }
+        bool inParagraph = false;
+        int number = 0;
+        for (const std::string& line : linesOf(source.text)) {
+            ++number;
+            if (!line.starts_with("//")) {
+                break;
+            }
+            const bool starts = std::regex_match(line, key);
+            EXPECT_TRUE(starts || !inParagraph || line.starts_with("// Durability ") ||
+                        std::regex_match(line, further))
+                << source.path << ":" << number << " " << line;
+            EXPECT_FALSE(!starts && std::regex_match(line, buried)) << source.path << ":" << number;
+            inParagraph = starts || (inParagraph && line != "//");
+        }
+    }
+}
+
+TEST(Architecture, ConstantsOfLawsSayWhatTheyAreOrWhenceTheyCome) {
+    const std::regex constant("\\s*(inline )?constexpr (double|float|chemistry::\\w+) k\\w+ = [^a-z]*[0-9].*");
+    for (const Source& source : sources()) {
+        if (!source.path.starts_with("core/")) {
+            continue;
+        }
+        std::string before;
+        bool said = false;
+        for (const std::string& line : linesOf(source.text)) {
+            if (std::regex_match(line, constant)) {
+                said = line.find("//") != std::string::npos || before.find("//") != std::string::npos ||
+                       (said && std::regex_match(before, constant));
+                EXPECT_TRUE(said) << source.path << ": " << line;
+            }
+            before = line;
+        }
+    }
+}
+
 TEST(Architecture, TheShareOfTestsIsAQuarterToAThird) {
     const auto count = [](const fs::path& folder) {
         std::ptrdiff_t lines = 0;

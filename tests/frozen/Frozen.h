@@ -2,8 +2,7 @@
 // unseen.
 //
 // Files      tests/data/frozen/{starters,homemade,random}.jsonl: a line a cell, {"name", "cell", "answer"};
-// versions.json:
-//            for every version of the model the fingerprint of the starters' answers.
+//            versions.json: for every version of the model the fingerprint of the starters' answers.
 // Tolerance  numbers agree within 1e-6 of their size; words agree exactly.
 #pragma once
 #include "formats/JsonObject.h"

@@ -14,6 +14,7 @@
 #include "app/views/notebook/NotebookView.h"
 #include "app/views/shelf/ShelfView.h"
 #include "app/widgets/ExplainPanel.h"
+#include "app/widgets/picture/PictureAccessible.h"
 #include "app/widgets/picture/PictureScroll.h"
 #include "wording/PartText.h"
 
@@ -63,6 +64,7 @@ MainWindow::MainWindow(Workbench& bench, Theme& theme, QWidget* parent)
       m_cell(new CellView(bench, theme, this)), m_benchView(new BenchView(bench, theme, this)),
       m_judge(new JudgeView(bench, theme, this)), m_shelf(new ShelfView(bench, theme, this)),
       m_catalogueView(new CatalogueView(bench, this)) {
+    installPictureAccessibility();
     m_stage->setObjectName(QStringLiteral("stage"));
     addView(QStringLiteral("notebook"), m_notebook);
     addView(QStringLiteral("couple"), m_couple);

@@ -1,7 +1,9 @@
 // src/app/session/Log.h - what the program did and what went wrong, for whoever looks for a fault.
 //
 // Commands by kind, errors by code, recoveries, what the toolkit complains of, the last words of a crash.
-// Nothing a builder typed, no names, no values. Small: two files of 200 kB at most. Threads    safe from all.
+// Nothing a builder typed, no names, no values. Small: two files of 200 kB at most.
+//
+// Threads    safe from all.
 #pragma once
 #include <memory>
 #include <string>

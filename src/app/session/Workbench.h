@@ -2,8 +2,7 @@
 //
 // Selection  a revision is always at hand when the notebook has one; a build may be.
 // Drafts     while a value is dragged or typed, draft() shows its result; settle() writes one command. A
-// draft is
-//            settled by itself after 800 ms of quiet.
+//            draft is settled by itself after 800 ms of quiet.
 // Aside      results of work aside never touch the draft; they own the catalogue they stand on.
 // Children   the first edit after a build begins a child revision by itself.
 #pragma once

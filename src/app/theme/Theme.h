@@ -1,9 +1,8 @@
 // src/app/theme/Theme.h - colours, type and sizes of the whole window, light and dark.
 //
 // Identity   the negative side is blue and round, the positive side orange and square: told apart by shape
-// and place
-//            first. Danger, warning and note differ by shape first. Hues: Okabe & Ito's colour-blind-safe set
-//            (2008).
+//            and place first. Danger, warning and note differ by shape first. Hues: Okabe & Ito's
+//            colour-blind-safe set (2008).
 // Sizes      in font units, so that a 200 % font enlarges everything alike.
 #pragma once
 #include <QColor>

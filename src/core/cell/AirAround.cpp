@@ -6,7 +6,7 @@
 namespace anodex::cell {
 namespace {
 
-constexpr double kDay = 86400.0;
+constexpr double kDay = 86400.0; // s
 // A small room with its window shut, and a lid that closes badly (common practice, no source).
 constexpr double kSmallRoomM3 = 30.0;
 constexpr double kShutWindowPerSecond = 0.5 / 3600.0;

@@ -13,6 +13,7 @@
 
 namespace anodex::cell {
 
+/// Of any gas at 20 °C.
 inline constexpr double kGasM3PerMole = base::kGasConstant * 293.15 / base::kStandardPressure;
 
 struct GasFlow {

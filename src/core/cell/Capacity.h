@@ -1,8 +1,8 @@
 // src/core/cell/Capacity.h - which reagent runs out first, and after how many coulombs.
 //
 // Law        Faraday: Q = n F moles / |ν| for every reagent that the working couples consume; the smallest
-// limits.
-//            A reagent both electrodes consume from one liquid is shared. Utilisation from the catalogue.
+//            limits. A reagent both electrodes consume from one liquid is shared. Utilisation from the
+//            catalogue.
 // Units      C, mol.
 #pragma once
 #include "core/design/Cell.h"

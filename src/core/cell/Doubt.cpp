@@ -126,7 +126,7 @@ std::vector<InfluentialInput> influence(const std::vector<World>& worlds) {
     }
     std::sort(inputs.begin(), inputs.end(),
               [](const InfluentialInput& a, const InfluentialInput& b) { return a.share > b.share; });
-    constexpr std::size_t kMost = 3;
+    constexpr std::size_t kMost = 3; // inputs named
     inputs.resize(std::min(inputs.size(), kMost));
     return inputs;
 }

@@ -1,8 +1,7 @@
 // src/core/cell/Doubt.h - 5-95 % ranges by evaluating many possible worlds.
 //
 // Method     Monte Carlo over every uncertain input with addressed random numbers (Draw.h): the same answer
-// for
-//            any number of threads. What matters most: the squared correlation of each input with the
+//            for any number of threads. What matters most: the squared correlation of each input with the
 //            voltage.
 #pragma once
 #include "core/base/Interval.h"

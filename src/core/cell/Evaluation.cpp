@@ -144,7 +144,7 @@ SideResult sideResult(const Catalogue& catalogue, const Cell& cell, Side which, 
     SideResult side;
     side.restVolts = model.potentialAt(0.0);
     // Without any load the question is which couple would take the next millivolt.
-    constexpr double kNudgeVolts = 1e-3;
+    constexpr double kNudgeVolts = 1e-3; // small against every Tafel slope
     const double shift = atPower - side.restVolts;
     const bool anodic = std::abs(shift) > 1e-9 ? shift > 0.0 : which == Side::Negative;
     const double load =

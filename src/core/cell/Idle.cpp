@@ -12,9 +12,9 @@ namespace {
 
 using design::Side;
 
-constexpr double kStillAirMetresPerSecond = 0.003;
-constexpr double kHumidity = 0.5;
-constexpr double kVapourInAir = 2.5e-5; // m²/s
+constexpr double kStillAirMetresPerSecond = 0.003; // mass transfer (common practice, no source)
+constexpr double kHumidity = 0.5;                  // relative, of a room
+constexpr double kVapourInAir = 2.5e-5;            // m²/s
 
 /// kg/m³ of vapour in saturated air.
 double saturatedVapour(double temperatureKelvin) {

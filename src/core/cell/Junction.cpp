@@ -12,7 +12,7 @@ namespace {
 using chemistry::Catalogue;
 using Concentrations = std::vector<double>; // mol/m³ by species
 
-constexpr double kConductivityPerKelvin = 0.02;
+constexpr double kConductivityPerKelvin = 0.02; // of most salts in water (from memory)
 
 Concentrations concentrationsOf(const Catalogue& catalogue, const chemistry::Solution& solution) {
     Concentrations values(catalogue.species.size(), 0.0);

@@ -58,7 +58,7 @@ double Polarisation::shortCircuitAmps(double meterOhm) const {
 
 PowerPoint Polarisation::maximumPower(double shortCircuitAmps) const {
     const auto watts = [&](double amps) { return amps * voltsAt(amps); };
-    constexpr int kCoarse = 16;
+    constexpr int kCoarse = 16; // steps of the first search
     int best = 0;
     double bestWatts = 0.0;
     for (int i = 1; i <= kCoarse; ++i) {

@@ -10,7 +10,7 @@ namespace {
 /// Cross-section the current can spread to. Most of a vessel's liquid lies beside or behind the electrodes,
 /// where little current goes: only a large bath counts (common practice, no source).
 double bathArea(const design::Cell& cell, design::Side side) {
-    constexpr double kShareCrossed = 0.03;
+    constexpr double kShareCrossed = 0.03; // common practice, no source
     const auto& solution = cell.solution(side);
     return solution.mixture.isUnbounded ? std::numeric_limits<double>::infinity()
                                         : kShareCrossed * solution.volumeM3 / cell.gapMetres;

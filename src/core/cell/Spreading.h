@@ -1,9 +1,8 @@
 // src/core/cell/Spreading.h - how far the free liquid between two electrodes counts as a straight path.
 //
 // Law        plane: L / A. In the ground, and in a bath much larger than what lies between the electrodes,
-// the
-//            current first spreads from a disc of radius a into a channel of radius b: (1 - a/b)^1.5 / (4 a)
-//            (Cooper, Mikic & Yovanovich, Int. J. Heat Mass Transfer 12, 279 (1969)), then crosses L / (π
+//            the current first spreads from a disc of radius a into a channel of radius b: (1 - a/b)^1.5 /
+//            (4 a) (Cooper, Mikic & Yovanovich, Int. J. Heat Mass Transfer 12, 279 (1969)), then crosses L / (π
 //            b²).
 // Units      1/m: divided by the conductivity it is a resistance.
 #pragma once

@@ -126,7 +126,7 @@ void findFastest(const Charger& charger, const Sweep& sweep, const ChargeCaps& c
     }
     double low = std::log(sweep.points[good].amps);
     double high = std::log(sweep.points[good + 1].amps);
-    constexpr int kHalvings = 12;
+    constexpr int kHalvings = 12; // of the step between two points of the sweep
     for (int i = 0; i < kHalvings; ++i) {
         const double middle = 0.5 * (low + high);
         const ChargePoint point = charger.pointAt(std::exp(middle));

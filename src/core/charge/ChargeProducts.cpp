@@ -10,7 +10,7 @@ using chemistry::Catalogue;
 using chemistry::Phase;
 using chemistry::SpeciesTerm;
 
-constexpr double kMostlyGone = 0.5;
+constexpr double kMostlyGone = 0.5; // share of a vapour that escapes (common practice, no source)
 
 Phase phaseOf(const Catalogue& catalogue, const SpeciesTerm& term) {
     return catalogue.species[term.species].formula.phase;

@@ -13,7 +13,7 @@ using chemistry::Catalogue;
 using design::Cell;
 using design::Side;
 
-constexpr int kPointsPerDecade = 6;
+constexpr int kPointsPerDecade = 6;      // of the sweep of currents
 constexpr double kLoosePlating = 0.5;    // of the limiting current
 constexpr double kHeatShare = 0.5;       // of the floor lost on top of it
 constexpr double kLeastLoss = 0.5;       // V that a charge may always lose

@@ -17,7 +17,7 @@ double solventDensity(double temperatureKelvin) {
            (1.0 + 16.879850e-3 * t);
 }
 
-constexpr double kTableTemperature = 293.15;
+constexpr double kTableTemperature = 293.15; // K, of the tables in data/catalogue
 
 double apparentVolumePerKg(const Substance& substance, double massFraction) {
     const double smallest =

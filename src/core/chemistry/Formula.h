@@ -1,8 +1,7 @@
 // src/core/chemistry/Formula.h - reads "CuSO4·5H2O", "Zn(OH)4^2-", "PbSO4(s)".
 //
 // Spelling   Charge: "^2-", "^+" after the formula, or a bare sign ("Na+", "SO4^2-"). Digits before a bare
-// sign
-//            are the charge when the formula is one single symbol ("Zn2+"), otherwise a count ("HSO4-").
+//            sign are the charge when the formula is one single symbol ("Zn2+"), otherwise a count ("HSO4-").
 //            Hydrate dot: "·", "*", "." or "•". Phase: "(s)", "(l)", "(g)", "(aq)". "e-" is the electron.
 // Errors     FormulaError names the offset of the first character that does not fit.
 #pragma once

@@ -12,7 +12,7 @@
 namespace anodex::chemistry {
 namespace {
 
-constexpr double kB = 1.2;
+constexpr double kB = 1.2;           // kg^½/mol^½ (Pitzer 1973)
 constexpr double kNegligible = 1e-7; // mol/kg: two such ions do not feel each other
 
 double debyeHueckelSlope(double temperatureKelvin) {
@@ -183,7 +183,7 @@ private:
 
     /// Well beyond a fit its interactions are held at the fit's end instead of running away.
     [[nodiscard]] double heldShare(const PitzerPair& pair, int cationCharge, int anionCharge) const {
-        constexpr double kReach = 1.5;
+        constexpr double kReach = 1.5; // times the range of the published parameters
         const double shared = std::gcd(std::abs(cationCharge), std::abs(anionCharge));
         const double perMole = 0.5 * std::abs(cationCharge * anionCharge) *
                                (std::abs(cationCharge) + std::abs(anionCharge)) / shared;

@@ -5,8 +5,7 @@
 //            J. Phys. Chem. 83, 1599 (1979).
 // Units      molal; ln of the molal activity coefficient.
 // Range      binary parameters hold at 25 °C up to each fit's molality. Pairs nobody fitted take the middle
-// of
-//            their charge type; coefficients are frozen above kHighestIonicStrength. The result says so.
+//            of their charge type; coefficients are frozen above kHighestIonicStrength. The result says so.
 #pragma once
 #include "core/chemistry/Catalogue.h"
 #include <span>

@@ -116,7 +116,7 @@ void solveEquilibrium(const Catalogue& catalogue, const Totals& totals, Solution
     double damping = 1.0;
     std::vector<double> lastStride(catalogue.species.size(), 0.0);
     double change = 1e300;
-    constexpr double kSettled = 1e-9;
+    constexpr double kSettled = 1e-9; // change of ln γ between two rounds
     for (int round = 0; round < 600 && change > kSettled; ++round) {
         const std::vector<MolalAmount> amounts = presentAmounts(result.molality);
         activities = pitzerActivities(catalogue, amounts, setting.temperatureKelvin);
@@ -161,7 +161,7 @@ void sumMoieties(const Catalogue& catalogue, Solution& solution) {
 
 /// How far complexes carry a metal that is not there yet but may be made at an electrode.
 void findSupply(const Catalogue& catalogue, Solution& solution) {
-    constexpr double kProbe = 1e-30;
+    constexpr double kProbe = 1e-30; // mol/kg, so little that it moves nothing
     struct Form {
         SpeciesIndex master;
         double lnRatio;

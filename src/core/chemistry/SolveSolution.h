@@ -1,8 +1,7 @@
 // src/core/chemistry/SolveSolution.h - brings a mixture to equilibrium.
 //
 // Errors     a composition that the search does not reach throws base::Fault; the solution's `notes` say
-// where
-//            it left the published range.
+//            where it left the published range.
 #pragma once
 #include "core/chemistry/Solution.h"
 

@@ -1,7 +1,7 @@
 // src/core/chemistry/Species.h - a dissolved, solid or gaseous species and how it forms from master species.
 //
 // Units      SI. Activities are molal (dissolved), fractions (solids, solvent) or pressure over 1 bar
-// (gases).
+//            (gases).
 #pragma once
 #include "core/chemistry/Formula.h"
 #include <cstddef>

@@ -10,9 +10,10 @@
 
 namespace anodex::design {
 
-inline constexpr double kDefaultTemperatureKelvin = 293.15;
-inline constexpr double kDefaultContactOhm = 0.030;
-inline constexpr double kDefaultOpenGapMetres = 0.010;
+inline constexpr double kDefaultTemperatureKelvin = 293.15; // a room
+inline constexpr double kDefaultContactOhm = 0.030;         // clips and leads (common practice, no source)
+inline constexpr double kDefaultOpenGapMetres =
+    0.010; // electrodes hung in a jar (common practice, no source)
 
 /// A default that was used because the design did not say.
 struct Assumption {
@@ -78,7 +79,7 @@ struct Cell {
     }
 };
 
-inline constexpr double kDefaultHeadSpaceM3 = 5e-5;
+inline constexpr double kDefaultHeadSpaceM3 = 5e-5; // under a lid (common practice, no source)
 
 /// Cross-section the current crosses between the electrodes, m².
 [[nodiscard]] inline double currentArea(const Cell& cell) {

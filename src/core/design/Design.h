@@ -1,8 +1,10 @@
 // src/core/design/Design.h - one cell as its builder describes it: the contract's cell file as plain values.
 //
-// Names stay as they were written and are looked up by resolve() (Cell.h), so a design survives a catalogue
+// Names stay as they were written and are looked up by resolve() (Resolve.h), so a design survives a catalogue
 // that does not know one of its materials. An absent optional means "not stated": the default is chosen by
-// resolve(). Units      SI, temperature in K; amounts keep the unit they were given in.
+// resolve().
+//
+// Units      SI, temperature in K; amounts keep the unit they were given in.
 #pragma once
 #include <optional>
 #include <string>

@@ -14,7 +14,7 @@ using chemistry::Catalogue;
 using chemistry::Mixture;
 using Code = DesignError::Code;
 
-constexpr double kGelConductivityShare = 0.85;
+constexpr double kGelConductivityShare = 0.85; // of the free liquid (common practice, no source)
 
 struct NamedSolute {
     chemistry::SubstanceName name;

@@ -14,9 +14,9 @@ using chemistry::SpeciesIndex;
 using chemistry::SpeciesTerm;
 
 // A product nobody poured in is there in traces, however clean the liquid.
-constexpr double kTraceActivity = 3e-6;
-constexpr double kTraceLow = 1e-7;
-constexpr double kTraceHigh = 1e-4;
+constexpr double kTraceActivity = 3e-6; // middle of the two below
+constexpr double kTraceLow = 1e-7;      // from memory
+constexpr double kTraceHigh = 1e-4;     // from memory
 
 } // namespace
 

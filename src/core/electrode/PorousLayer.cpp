@@ -12,15 +12,15 @@ using design::Cell;
 using design::Electrode;
 using design::Side;
 
-constexpr double kBruggeman = 1.5;
-constexpr double kPathSpread = 1.4;
+constexpr double kBruggeman = 1.5;  // exponent of the porosity (Bruggeman 1935)
+constexpr double kPathSpread = 1.4; // of the paths through pores (common practice, no source)
 // Pure solvent still carries a little; nothing in the field is emptier than this.
 constexpr double kLowestConductivity = 5e-6;             // S/m
 constexpr double kOxygenSlopeVolts = 0.12 / base::kLn10; // on carbon, per e-fold
 constexpr double kOxygenInAir = 2.0e-5;                  // m²/s
 constexpr double kPathThroughHole = 0.005;               // m, a wall of 2 mm and the way to and from the hole
-constexpr double kAirPascal = 101325.0;
-constexpr double kElectronsPerOxygen = 4.0;
+constexpr double kAirPascal = 101325.0;                  // at sea level
+constexpr double kElectronsPerOxygen = 4.0;              // on the way to water
 
 /// Ohm metre of the liquid in the pores and of the solid, together.
 struct Resistivities {

@@ -6,7 +6,7 @@
 namespace anodex::electrode {
 
 double RateLaw::current(double volts) const {
-    constexpr double kLargestExponent = 230.0;
+    constexpr double kLargestExponent = 230.0; // e^230 still leaves room for products
     const double over = volts - equilibriumVolts;
     if (over > 0.0) {
         if (anodicLimit <= 0.0 || cathodicOnly) {

@@ -1,7 +1,9 @@
 // src/core/electrode/RateLaw.h - the one rate law: i = (ia - ic) / (1 + ia/La + ic/Lc).
 //
 // Zero at the couple's Nernst potential and strictly rising in E whatever the limits, so electrodes made of
-// many routes have exactly one resting potential. Units      amps (rates already multiplied by area), volts.
+// many routes have exactly one resting potential.
+//
+// Units      amps (rates already multiplied by area), volts.
 #pragma once
 
 namespace anodex::electrode {

@@ -15,9 +15,9 @@ namespace anodex::electrode {
 
 enum class Moment { First, Settled };
 
-inline constexpr double kStillLayerMetres = 0.0005;
-inline constexpr double kStirredLayerMetres = 0.0001;
-inline constexpr double kFirstMomentSeconds = 5.0;
+inline constexpr double kStillLayerMetres = 0.0005;   // from memory
+inline constexpr double kStirredLayerMetres = 0.0001; // from memory
+inline constexpr double kFirstMomentSeconds = 5.0;    // until a reading is taken (common practice, no source)
 
 struct TransportContext {
     const chemistry::Catalogue& catalogue;

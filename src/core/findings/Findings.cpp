@@ -20,15 +20,15 @@ using design::Electrode;
 using design::Side;
 
 constexpr double kHydrogenWorthSaying = 1e-6 / 3600.0; // m³/s: 1 mL per hour
-constexpr double kRingsOffAmps = 10.0;
-constexpr double kFewCarriers = 2e-3; // S/m: below this a meter's own current drags the voltage down
-constexpr double kStrongAcidPh = 1.0;
-constexpr double kStrongAlkaliPh = 13.0;
-constexpr double kShortCoatSeconds = 3600.0;
-constexpr double kFewHoles = 0.01;
-constexpr double kPlatingWorthSaying = 0.1; // A/m²
-constexpr double kWeakAcidShare = 0.10;
-constexpr double kCorrosiveShare = 0.005; // mass fraction from which the label applies to the liquid
+constexpr double kRingsOffAmps = 10.0;                 // heats a ring or a tool (common practice, no source)
+constexpr double kFewCarriers = 2e-3;        // S/m: below this a meter's own current drags the voltage down
+constexpr double kStrongAcidPh = 1.0;        // where splashes burn (common practice, no source)
+constexpr double kStrongAlkaliPh = 13.0;     // the same
+constexpr double kShortCoatSeconds = 3600.0; // of its coat at maximum power (common practice, no source)
+constexpr double kFewHoles = 0.01;           // share of a face that is open (common practice, no source)
+constexpr double kPlatingWorthSaying = 0.1;  // A/m²
+constexpr double kWeakAcidShare = 0.10;      // mass fraction (common practice, no source)
+constexpr double kCorrosiveShare = 0.005;    // mass fraction from which the label applies to the liquid
 
 class Finder {
 public:

@@ -17,13 +17,13 @@ using design::Cell;
 using design::Side;
 
 constexpr double kWorthSaying = 1e-6 / 3600.0 / cell::kGasM3PerMole; // mol/s: 1 mL of gas an hour
-constexpr double kWarnVolts = 30.0;
-constexpr double kDangerVolts = 60.0;
-constexpr double kHotterByKelvin = 40.0;
+constexpr double kWarnVolts = 30.0;         // dry hands (common practice, no source; compare IEC 61140)
+constexpr double kDangerVolts = 60.0;       // touch voltage of direct current (IEC 61140, from memory)
+constexpr double kHotterByKelvin = 40.0;    // too hot to hold (common practice, no source)
 constexpr double kQuickly = 5.0 * 3600.0;   // s: slower than this a jar sheds its heat
 constexpr double kHeatOfLiquid = 4180.0;    // J/(kg K)
 constexpr double kSharedWorthSaying = 1e-4; // A
-constexpr double kJustAbove = 1.02;
+constexpr double kJustAbove = 1.02;         // of the rest voltage (common practice, no source)
 
 class UseFinder {
 public:

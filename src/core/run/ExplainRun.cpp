@@ -3,7 +3,7 @@
 namespace anodex::run {
 
 explain::Explanation explainEnergy(const RunAnalysis& run) {
-    constexpr double kJoulesPerWattHour = 3600.0;
+    constexpr double kJoulesPerWattHour = 3600.0; // seconds in an hour
     const std::vector<std::string> measured = {"measured: the samples of the run"};
     return {"E in Wh",
             "E = ∫ V·I dt while the cell delivers = Q · V_mean, by the trapezoidal rule",

@@ -1,8 +1,7 @@
 // src/core/run/RunAnalysis.h - what one recorded run delivered and showed.
 //
 // Law        charge and energy by the trapezoidal rule; a current that passes zero between two samples is cut
-// at
-//            the crossing. Internal resistance from the steps of the load, ΔV/ΔI, by their median.
+//            at the crossing. Internal resistance from the steps of the load, ΔV/ΔI, by their median.
 // Units      SI. Current positive while the cell delivers it.
 // Errors     RunError names the first sample at fault; nothing throws.
 #pragma once

@@ -18,11 +18,11 @@ using design::LiquidBasis;
 using design::LiquidDesign;
 using design::Side;
 
-constexpr double kOneLiquidM3 = 1e-4;
+constexpr double kOneLiquidM3 = 1e-4; // a small glass
 constexpr double kHalfM3 = 0.5 * kOneLiquidM3;
-constexpr double kWeak = 500.0;    // mol/m³
-constexpr double kStrong = 3000.0; // mol/m³
-constexpr double kOfWhatDissolves = 0.8;
+constexpr double kWeak = 500.0;          // mol/m³
+constexpr double kStrong = 3000.0;       // mol/m³
+constexpr double kOfWhatDissolves = 0.8; // share of saturation (common practice, no source)
 
 std::size_t pairsOf(std::size_t count) {
     return count * (count - (count > 0 ? 1 : 0)) / 2;

@@ -10,8 +10,8 @@ namespace {
 using cell::Evaluation;
 using findings::Severity;
 
-constexpr double kSmallLoadAmps = 1e-3;
-constexpr double kUsefulVolts = 0.3;
+constexpr double kSmallLoadAmps = 1e-3; // a clock, a small lamp
+constexpr double kUsefulVolts = 0.3;    // at that load (common practice, no source)
 
 double lifeSeconds(const chemistry::Catalogue& catalogue, const design::Cell& cell,
                    const Evaluation& evaluation) {

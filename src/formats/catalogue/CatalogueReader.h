@@ -2,9 +2,8 @@
 // way in.
 //
 // Checks     known keys and types; every formula parses and its elements are known; element and charge
-// balance of
-//            every formation and reaction; slopes that leave room for detailed balance; every value has a
-//            source.
+//            balance of every formation and reaction; slopes that leave room for detailed balance; every
+//            value has a source.
 // Errors     the first fault, as file and path.
 #pragma once
 #include "core/chemistry/Catalogue.h"

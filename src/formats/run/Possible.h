@@ -2,8 +2,8 @@
 // are.
 //
 // Source     common practice, no source: a cell gives 0.2 to 4.5 V; strings give more; currents of homemade
-// cells lie between
-//            a tenth of a microampere and 20 A. With a design at hand its own figures decide.
+//            cells lie between a tenth of a microampere and 20 A. With a design at hand its own figures
+//            decide.
 #pragma once
 #include "formats/run/RunReading.h"
 #include "quantity/Units.h"

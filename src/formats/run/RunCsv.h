@@ -1,9 +1,8 @@
 // src/formats/run/RunCsv.h - a recorded run as text: how it may be read, reading it, writing it.
 //
 // In         anything with columns; see docs/formats/runs.md. What a column holds, its unit, the sign of the
-// current and the
-//            order of dates are weighed by evidence; what is not sure (99 to 1) is a question, never a silent
-//            choice.
+//            current and the order of dates are weighed by evidence; what is not sure (99 to 1) is a
+//            question, never a silent choice.
 // Sign       the result counts discharge positive.
 // Errors     CsvError: the line and what would be right.
 #pragma once

@@ -2,9 +2,8 @@
 // between.
 //
 // Scale      volts against the standard hydrogen electrode. A rung is a reaction's own potential; a hatched
-// rung is
-//            blocked, with the reason on it; the thick bar is where the electrode settles. The first bracket
-//            is the open circuit, the second the same distance under load, each loss a named step.
+//            rung is blocked, with the reason on it; the thick bar is where the electrode settles. The first
+//            bracket is the open circuit, the second the same distance under load, each loss a named step.
 #pragma once
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"

@@ -1,7 +1,5 @@
 #include "app/widgets/picture/Picture.h"
 
-#include "app/widgets/picture/PictureAccessible.h"
-
 #include <QHelpEvent>
 #include <QKeyEvent>
 #include <QPainter>
@@ -13,7 +11,6 @@
 namespace anodex::app {
 
 Picture::Picture(const QString& accessibleName, QWidget* parent) : QWidget(parent) {
-    installPictureAccessibility();
     setAccessibleName(accessibleName);
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);

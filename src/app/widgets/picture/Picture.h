@@ -2,7 +2,7 @@
 // children.
 //
 // Keys       Tab enters and leaves; arrows move between items; Enter activates; F2 edits; plus and minus
-// step.
+//            step.
 #pragma once
 #include "app/widgets/picture/PictureItem.h"
 #include <QWidget>

@@ -1,6 +1,7 @@
 // tests/cli/CliFixture.h - the program called as from a shell, beside files of its own.
 #pragma once
 #include "cli/Program.h"
+#include "cli/Stop.h"
 #include "formats/CellFile.h"
 #include "tests/support/Samples.h"
 

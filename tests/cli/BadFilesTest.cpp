@@ -1,5 +1,6 @@
 // Every damaged file below tests/data/bad gets one clear line; nothing is invented from it.
 #include "cli/Program.h"
+#include "cli/Stop.h"
 #include "notebook/Notebook.h"
 #include "tests/support/Samples.h"
 

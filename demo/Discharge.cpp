@@ -46,8 +46,7 @@ record::RunSamples discharge(const chemistry::Catalogue& catalogue, const design
             negative.portions.front().moles = negativeStart + moved;
             cell.solutions[0] = chemistry::solveSolution(catalogue, negative);
             cell.solutions[1] = chemistry::solveSolution(catalogue, positive);
-            const cell::Polarisation curve(catalogue, cell, electrode::Moment::Settled,
-                                           electrode::Draw::nominal());
+            const cell::Polarisation curve(cell::compile(catalogue, cell), electrode::Moment::Settled);
             amps = loadAmps(curve, plan.loadOhm, plan.extraOhm);
         }
         const double noise = plan.noiseVolts * base::normalAt(plan.seed, static_cast<std::uint64_t>(i), 1);

@@ -33,8 +33,8 @@ constexpr record::Millis kStart = 1'772'438'400'000; // 2026-03-02 08:00 UTC
 }
 
 record::Id idFor(const std::string& name) {
-    const std::uint64_t high = base::addressOf(name.c_str());
-    const std::uint64_t low = base::addressOf(name.c_str(), high);
+    const std::uint64_t high = base::addressOf(name);
+    const std::uint64_t low = base::addressOf(name, high);
     return fmt::format("{:08x}-{:04x}-4{:03x}-8{:03x}-{:012x}", high >> 32U, (high >> 16U) & 0xFFFFU,
                        high & 0xFFFU, (low >> 52U) & 0xFFFU, low & 0xFFFFFFFFFFFFULL);
 }

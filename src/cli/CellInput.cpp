@@ -1,6 +1,6 @@
 #include "cli/CellInput.h"
-#include "core/design/Resolve.h"
 
+#include "core/design/Resolve.h"
 #include "formats/CellFile.h"
 #include "wording/ErrorText.h"
 

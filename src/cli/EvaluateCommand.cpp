@@ -5,6 +5,7 @@
 #include "core/cell/Doubt.h"
 #include "core/findings/Findings.h"
 #include "wording/FindingText.h"
+#include "wording/InputText.h"
 #include "wording/PartText.h"
 
 #include <cmath>
@@ -148,7 +149,8 @@ Json evaluateCell(const Catalogue& catalogue, const EvaluateRequest& request) {
         json["interval"] = doubtJson(*doubt);
         json["what_matters_most"] = Json::array();
         for (const cell::InfluentialInput& influence : doubt->matterMost) {
-            json["what_matters_most"].push_back({{"input", influence.name}, {"share", influence.share}});
+            json["what_matters_most"].push_back(
+                {{"input", wording::inputText(catalogue, influence.input)}, {"share", influence.share}});
         }
     }
     json["assumed"] = assumedJson(cell);

@@ -1,6 +1,6 @@
 #include "cli/ScreenCommand.h"
-#include "core/design/Resolve.h"
 
+#include "core/design/Resolve.h"
 #include "formats/CellFile.h"
 #include "formats/ShelfFile.h"
 #include "wording/ErrorText.h"

@@ -1,9 +1,9 @@
 #include "cli/SolutionCommand.h"
-#include "core/chemistry/SolveSolution.h"
-#include "core/design/Resolve.h"
 
 #include "core/base/Constants.h"
+#include "core/chemistry/SolveSolution.h"
 #include "core/design/Liquid.h"
+#include "core/design/Resolve.h"
 #include "formats/CellFile.h"
 #include "wording/ErrorText.h"
 

@@ -1,7 +1,8 @@
 #include "formats/CellFile.h"
-#include "core/design/Resolve.h"
 
 #include "core/base/Constants.h"
+#include "core/design/Resolve.h"
+#include "formats/CellIds.h"
 #include "formats/CellUse.h"
 #include "formats/Scaled.h"
 
@@ -16,6 +17,7 @@ using design::CellDesign;
 using design::ElectrodeDesign;
 using design::LiquidBasis;
 using design::LiquidDesign;
+using design::Named;
 using design::SoluteDesign;
 
 using Code = FileError::Code;
@@ -53,7 +55,7 @@ void checkFormat(JsonObject& root, const char* expected) {
 
 SoluteDesign readSolute(JsonObject& entry) {
     SoluteDesign solute;
-    solute.substance = entry.text("substance");
+    solute.substance.written = entry.text("substance");
     int given = 0;
     for (const AmountKey& key : kAmountKeys) {
         const NumberRange& range = key.unit == AmountUnit::MassFraction ? kPercent : kPositive;
@@ -87,7 +89,7 @@ void readGel(JsonObject& entry, LiquidDesign& liquid) {
 
 LiquidDesign readLiquid(JsonObject& entry) {
     LiquidDesign liquid;
-    liquid.ready = entry.textOr("ready", "");
+    liquid.ready.written = entry.textOr("ready", "");
     int given = 0;
     for (const BasisKey& key : kBasisKeys) {
         if (const auto value = entry.maybeNumber(key.key, kPositive)) {
@@ -140,14 +142,15 @@ std::optional<Air> readAir(JsonObject& entry) {
 
 ElectrodeDesign readElectrode(JsonObject& entry) {
     ElectrodeDesign electrode;
-    electrode.material = entry.text("material");
+    electrode.material.written = entry.text("material");
     electrode.wettedAreaM2 = 1e-4 * entry.number("wetted_area_cm2", kPositive);
     electrode.massKg = scaled(entry.maybeNumber("mass_g", kPositive), 1e-3);
     electrode.measuredMassKg = scaled(entry.maybeNumber("measured_mass_g", kPositive), 1e-3);
     electrode.thicknessMetres = scaled(entry.maybeNumber("thickness_mm", kPositive), 1e-3);
     entry.object("collector", [&](JsonObject& inner) {
-        electrode.collector = design::CollectorDesign{
-            inner.text("material"), scaled(inner.maybeNumber("resistance_mohm", kNotNegative), 1e-3)};
+        electrode.collector =
+            design::CollectorDesign{Named{inner.text("material"), {}},
+                                    scaled(inner.maybeNumber("resistance_mohm", kNotNegative), 1e-3)};
     });
     electrode.air = readAir(entry);
     electrode.openShare =
@@ -155,7 +158,8 @@ ElectrodeDesign readElectrode(JsonObject& entry) {
     electrode.filledPores =
         scaled(entry.maybeNumber("filled_pores_percent", {0.0, 100.0, true, "a share from 0 to 100"}), 0.01);
     entry.eachObject("additives", [&](JsonObject& item) {
-        electrode.additives.push_back({item.text("material"), 1e-3 * item.number("mass_g", kPositive)});
+        electrode.additives.push_back(
+            {Named{item.text("material"), {}}, 1e-3 * item.number("mass_g", kPositive)});
     });
     electrode.measuredResistanceOhm = scaled(entry.maybeNumber("measured_resistance_mohm", kPositive), 1e-3);
     return electrode;
@@ -205,7 +209,7 @@ CellDesign readCell(JsonObject& root) {
     readElectrolyte(root, design);
     root.object("separator", [&](JsonObject& entry) {
         design.separator =
-            design::SeparatorDesign{entry.text("material"), entry.maybeWhole("layers", kLayers),
+            design::SeparatorDesign{Named{entry.text("material"), {}}, entry.maybeWhole("layers", kLayers),
                                     scaled(entry.maybeNumber("thickness_mm", kPositive), 1e-3)};
     });
     design.gapMetres = scaled(root.maybeNumber("gap_mm", kPositive), 1e-3);
@@ -214,13 +218,14 @@ CellDesign readCell(JsonObject& root) {
     readUse(root, design);
     design.measuredResistanceOhm = scaled(root.maybeNumber("measured_resistance_mohm", kPositive), 1e-3);
     design.measuredOpenCircuitVolts = root.maybeNumber("measured_open_circuit_V");
+    readIds(root, design);
     return design;
 }
 
 Json liquidJson(const LiquidDesign& liquid) {
     Json json = Json::object();
     if (!liquid.ready.empty()) {
-        json["ready"] = liquid.ready;
+        json["ready"] = writtenName(liquid.ready);
     }
     for (const BasisKey& key : kBasisKeys) {
         if (key.basis == liquid.basis) {
@@ -231,7 +236,7 @@ Json liquidJson(const LiquidDesign& liquid) {
         json["solutes"] = Json::array();
     }
     for (const SoluteDesign& solute : liquid.solutes) {
-        Json entry = {{"substance", solute.substance}};
+        Json entry = {{"substance", writtenName(solute.substance)}};
         for (const AmountKey& key : kAmountKeys) {
             if (key.unit == solute.amount.unit) {
                 entry[key.key] = tidy(solute.amount.value / key.toSi);
@@ -252,12 +257,13 @@ Json liquidJson(const LiquidDesign& liquid) {
 }
 
 Json electrodeJson(const ElectrodeDesign& electrode) {
-    Json json = {{"material", electrode.material}, {"wetted_area_cm2", tidy(1e4 * electrode.wettedAreaM2)}};
+    Json json = {{"material", writtenName(electrode.material)},
+                 {"wetted_area_cm2", tidy(1e4 * electrode.wettedAreaM2)}};
     put(json, "mass_g", electrode.massKg, 1e3);
     put(json, "measured_mass_g", electrode.measuredMassKg, 1e3);
     put(json, "thickness_mm", electrode.thicknessMetres, 1e3);
     if (electrode.collector) {
-        json["collector"] = {{"material", electrode.collector->material}};
+        json["collector"] = {{"material", writtenName(electrode.collector->material)}};
         put(json["collector"], "resistance_mohm", electrode.collector->resistanceOhm, 1e3);
     }
     if (electrode.air) {
@@ -269,7 +275,7 @@ Json electrodeJson(const ElectrodeDesign& electrode) {
     put(json, "filled_pores_percent", electrode.filledPores, 100.0);
     for (const design::AdditiveDesign& additive : electrode.additives) {
         json["additives"].push_back(
-            {{"material", additive.material}, {"mass_g", tidy(1e3 * additive.massKg)}});
+            {{"material", writtenName(additive.material)}, {"mass_g", tidy(1e3 * additive.massKg)}});
     }
     put(json, "measured_resistance_mohm", electrode.measuredResistanceOhm, 1e3);
     return json;
@@ -335,7 +341,7 @@ Json cellToJson(const CellDesign& design) {
         json["electrolyte"] = liquidJson(design.liquid);
     }
     if (design.separator) {
-        json["separator"] = {{"material", design.separator->material}};
+        json["separator"] = {{"material", writtenName(design.separator->material)}};
         if (design.separator->layers) {
             json["separator"]["layers"] = *design.separator->layers;
         }
@@ -349,6 +355,7 @@ Json cellToJson(const CellDesign& design) {
     writeUse(json, design);
     put(json, "measured_resistance_mohm", design.measuredResistanceOhm, 1e3);
     put(json, "measured_open_circuit_V", design.measuredOpenCircuitVolts, 1.0);
+    writeIds(json, design);
     return json;
 }
 

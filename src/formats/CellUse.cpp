@@ -1,5 +1,6 @@
 #include "formats/CellUse.h"
 
+#include "formats/CellIds.h"
 #include "formats/Scaled.h"
 
 #include <utility>
@@ -45,7 +46,7 @@ Construction readConstruction(JsonObject& root) {
 void readCase(JsonObject& entry, CellDesign& design) {
     design.closed = entry.flagOr("closed", false);
     design.headSpaceM3 = scaled(entry.maybeNumber("head_space_mL", kPositive), 1e-6);
-    design.caseMaterial =
+    design.caseMaterial.written =
         design.closed || design.headSpaceM3 ? entry.textOr("material", "") : entry.text("material");
 }
 
@@ -93,7 +94,7 @@ void writeUse(Json& json, const CellDesign& design) {
     }
     Json vessel = Json::object();
     if (!design.caseMaterial.empty()) {
-        vessel["material"] = design.caseMaterial;
+        vessel["material"] = writtenName(design.caseMaterial);
     }
     putFlag(vessel, "closed", design.closed);
     put(vessel, "head_space_mL", design.headSpaceM3, 1e6);

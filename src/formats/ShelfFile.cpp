@@ -1,5 +1,7 @@
 #include "formats/ShelfFile.h"
 
+#include "core/shelf/ShelfNames.h"
+#include "formats/CellIds.h"
 #include "formats/JsonObject.h"
 #include "formats/Scaled.h"
 
@@ -14,7 +16,7 @@ constexpr const char* kShelfFormat = "anodex-shelf/1";
 std::vector<OwnedPart> readParts(JsonObject& root, const char* key) {
     std::vector<OwnedPart> parts;
     root.eachObject(key, [&](JsonObject& entry) {
-        parts.push_back({entry.text("material"), entry.maybeNumber("price", kNotNegative)});
+        parts.push_back({{entry.text("material"), {}}, entry.maybeNumber("price", kNotNegative)});
     });
     return parts;
 }
@@ -27,7 +29,7 @@ Shelf readShelf(JsonObject& root) {
     }
     root.eachObject("materials", [&](JsonObject& entry) {
         OwnedMaterial owned;
-        owned.material = entry.text("material");
+        owned.material.written = entry.text("material");
         owned.areaM2 = 1e-4 * entry.number("area_cm2", kPositive);
         if (const auto grams = entry.maybeNumber("mass_g", kPositive)) {
             owned.massKg = 1e-3 * *grams;
@@ -36,15 +38,18 @@ Shelf readShelf(JsonObject& root) {
         shelf.materials.push_back(std::move(owned));
     });
     root.eachObject("substances", [&](JsonObject& entry) {
-        shelf.substances.push_back({entry.text("substance"), 1e-3 * entry.number("mass_g", kPositive),
+        shelf.substances.push_back({{entry.text("substance"), {}},
+                                    1e-3 * entry.number("mass_g", kPositive),
                                     entry.maybeNumber("price", kNotNegative)});
     });
     root.eachObject("liquids", [&](JsonObject& entry) {
-        shelf.liquids.push_back({entry.text("ready"), 1e-6 * entry.number("volume_mL", kPositive),
+        shelf.liquids.push_back({{entry.text("ready"), {}},
+                                 1e-6 * entry.number("volume_mL", kPositive),
                                  entry.maybeNumber("price", kNotNegative)});
     });
     shelf.separators = readParts(root, "separators");
     shelf.cases = readParts(root, "cases");
+    readIds(root, [&](const NameVisitor& visit) { shelf::eachName(shelf, visit); });
     return shelf;
 }
 
@@ -75,24 +80,28 @@ std::string writeShelfFile(const Shelf& shelf) {
         json[list].push_back(std::move(entry));
     };
     for (const OwnedMaterial& owned : shelf.materials) {
-        Json entry = {{"material", owned.material}, {"area_cm2", tidy(1e4 * owned.areaM2)}};
+        Json entry = {{"material", writtenName(owned.material)}, {"area_cm2", tidy(1e4 * owned.areaM2)}};
         put(entry, "mass_g", owned.massKg, 1e3);
         add("materials", std::move(entry), owned.price);
     }
     for (const OwnedSubstance& owned : shelf.substances) {
-        add("substances", {{"substance", owned.substance}, {"mass_g", tidy(1e3 * owned.massKg)}},
+        add("substances", {{"substance", writtenName(owned.substance)}, {"mass_g", tidy(1e3 * owned.massKg)}},
             owned.price);
     }
     for (const OwnedLiquid& owned : shelf.liquids) {
-        add("liquids", {{"ready", owned.ready}, {"volume_mL", tidy(1e6 * owned.volumeM3)}}, owned.price);
+        add("liquids", {{"ready", writtenName(owned.ready)}, {"volume_mL", tidy(1e6 * owned.volumeM3)}},
+            owned.price);
     }
     for (const auto& [list, parts] :
          {std::pair<const char*, const std::vector<OwnedPart>&>{"separators", shelf.separators},
           {"cases", shelf.cases}}) {
         for (const OwnedPart& part : parts) {
-            add(list, {{"material", part.material}}, part.price);
+            add(list, {{"material", writtenName(part.material)}}, part.price);
         }
     }
+    IdBlock ids;
+    shelf::eachName(shelf, [&](design::EntryKind kind, const design::Named& named) { ids.add(kind, named); });
+    ids.writeTo(json);
     return json.dump(2) + "\n";
 }
 

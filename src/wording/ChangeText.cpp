@@ -98,6 +98,13 @@ void flatten(const Json& json, const std::string& path, std::vector<Leaf>& leave
     }
 }
 
+/// Without what the names were found under: no builder changes that.
+Json asWritten(const design::CellDesign& design) {
+    Json json = formats::cellToJson(design);
+    json.erase("ids");
+    return json;
+}
+
 std::string withUnit(const std::string& value, const std::string& unit) {
     return unit.empty() ? value : value + "\u00A0" + unit;
 }
@@ -107,8 +114,8 @@ std::string withUnit(const std::string& value, const std::string& unit) {
 std::vector<std::string> changesBetween(const design::CellDesign& before, const design::CellDesign& after) {
     std::vector<Leaf> old;
     std::vector<Leaf> now;
-    flatten(formats::cellToJson(before), "", old);
-    flatten(formats::cellToJson(after), "", now);
+    flatten(asWritten(before), "", old);
+    flatten(asWritten(after), "", now);
     const auto find = [](std::vector<Leaf>& leaves, const Leaf& wanted) {
         return std::find_if(leaves.begin(), leaves.end(), [&](const Leaf& leaf) {
             return leaf.path == wanted.path && leaf.isName == wanted.isName;

@@ -50,8 +50,9 @@ TEST_F(WindowTest, EveryStarterShowsItsCoupleAndItsSection) {
         EXPECT_EQ(section->item(QStringLiteral("separator")) != nullptr, design->separator.has_value())
             << name;
         if (design->positive.collector) {
-            EXPECT_TRUE(section->item(QStringLiteral("positive"))
-                            ->value.contains(QString::fromStdString(design->positive.collector->material)))
+            EXPECT_TRUE(
+                section->item(QStringLiteral("positive"))
+                    ->value.contains(QString::fromStdString(design->positive.collector->material.written)))
                 << name;
         }
     }

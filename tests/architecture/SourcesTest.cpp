@@ -301,7 +301,8 @@ TEST(Architecture, ParagraphsAtTheHeadOfAFileAreWhole) {
 }
 
 TEST(Architecture, ConstantsOfLawsSayWhatTheyAreOrWhenceTheyCome) {
-    const std::regex constant("\\s*(inline )?constexpr (double|float|chemistry::\\w+) k\\w+ = [^a-z]*[0-9].*");
+    const std::regex constant(
+        "\\s*(inline )?constexpr (double|float|chemistry::\\w+) k\\w+ = [^a-z]*[0-9].*");
     for (const Source& source : sources()) {
         if (!source.path.starts_with("core/")) {
             continue;

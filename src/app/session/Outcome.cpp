@@ -1,6 +1,7 @@
 #include "app/session/Outcome.h"
-#include "core/design/Resolve.h"
 
+#include "core/design/Identify.h"
+#include "core/design/Resolve.h"
 #include "formats/CellFile.h"
 #include "wording/ErrorText.h"
 
@@ -10,8 +11,9 @@ Outcome outcomeOf(const CatalogueHandle& catalogue, const design::CellDesign& de
     Outcome outcome;
     outcome.catalogue = catalogue;
     outcome.design = design;
+    design::identify(*catalogue, outcome.design);
     try {
-        auto cell = design::resolve(*catalogue, design);
+        auto cell = design::resolve(*catalogue, outcome.design);
         if (!cell) {
             outcome.problem = wording::errorText(formats::toFileError(cell.error()));
             return outcome;

@@ -1,6 +1,6 @@
 #include "app/session/ScreenWorker.h"
-#include "core/design/Resolve.h"
 
+#include "core/design/Resolve.h"
 #include "formats/CellFile.h"
 #include "wording/ErrorText.h"
 #include "wording/ScreenText.h"

@@ -1,5 +1,6 @@
 #include "app/session/ShelfBook.h"
 
+#include "core/shelf/ShelfNames.h"
 #include "formats/ShelfFile.h"
 #include "wording/ErrorText.h"
 
@@ -36,7 +37,9 @@ bool keepShelf(Workbench& bench, const shelf::Shelf& shelf, const QString& sente
     const record::Document* before = shelfDocument(bench);
     record::Document document =
         before != nullptr ? *before : record::Document{{}, record::DocumentKind::Shelf, "shelf", {}, false};
-    document.text = formats::writeShelfFile(shelf);
+    shelf::Shelf known = shelf;
+    shelf::identify(bench.catalogue(), known);
+    document.text = formats::writeShelfFile(known);
     return bench.putDocument(std::move(document), sentence);
 }
 

@@ -1,5 +1,6 @@
 #include "app/session/Workbench.h"
 
+#include "core/design/Identify.h"
 #include "formats/CellFile.h"
 #include "wording/ChangeText.h"
 #include "wording/ErrorText.h"
@@ -66,6 +67,16 @@ void Workbench::connectWorkers() {
             });
 }
 
+/// What an earlier version of the program kept by name alone is known by its id from here on.
+void Workbench::identifyAll() {
+    for (record::Revision& revision : m_contents.revisions) {
+        design::identify(catalogue(), revision.design);
+    }
+    for (BuildSummary& summary : m_contents.builds) {
+        design::identify(catalogue(), summary.build.asBuilt);
+    }
+}
+
 void Workbench::reload() {
     for (const notebook::NotebookError& problem : m_contents.load(*m_notebook)) {
         report("load", problem);
@@ -83,6 +94,7 @@ void Workbench::showContents() {
     if (!fault.isEmpty()) {
         emit refused(tr("An own entry of the catalogue is left out: %1").arg(fault));
     }
+    identifyAll();
     m_runReader.read(notebookPath(), m_contents.unreadRuns);
     loadSelection();
     emit contentChanged();

@@ -148,6 +148,7 @@ private:
     void showContents();
     void loadSelection();
     void evaluateBuilt();
+    void identifyAll();
     void reevaluate(const design::CellDesign& design);
     /// What is at hand changes only once the change is kept.
     bool commit(const QString& sentence, const std::vector<notebook::Change>& changes);

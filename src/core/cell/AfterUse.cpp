@@ -1,7 +1,7 @@
 #include "core/cell/AfterUse.h"
-#include "core/chemistry/SolveSolution.h"
 
 #include "core/base/Constants.h"
+#include "core/chemistry/SolveSolution.h"
 
 #include <algorithm>
 #include <cmath>

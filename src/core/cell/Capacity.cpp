@@ -16,15 +16,9 @@ using chemistry::SpeciesIndex;
 using chemistry::SpeciesTerm;
 using design::Cell;
 using design::Side;
-using electrode::Draw;
-
-// Share of a dissolved reagent used before the voltage has fallen (common practice, no source).
-constexpr chemistry::FactorSpread kDissolvedUtilisation{0.8, 1.2};
-// Layers dry out well before the last of the solvent is used (common practice, no source).
-constexpr chemistry::FactorSpread kSolventUtilisation{0.4, 1.5};
 
 double solidMoles(const Catalogue& catalogue, const design::Electrode& electrode, SpeciesIndex species,
-                  const Draw& draw) {
+                  double platingMetres) {
     const auto molesIn = [&](const chemistry::Material& material, double kilograms) {
         double moles = 0.0;
         for (const chemistry::CompositionPart& part : material.composition) {
@@ -39,8 +33,7 @@ double solidMoles(const Catalogue& catalogue, const design::Electrode& electrode
     const chemistry::Material& body = catalogue.materials[electrode.material];
     double moles = molesIn(body, electrode.massKg);
     if (body.plating && body.plating->species == species) {
-        const double thickness = draw.factor("plating of " + body.name, body.plating->thicknessMetres);
-        moles += electrode.areaM2 * thickness * body.plating->densityKgPerM3 /
+        moles += electrode.areaM2 * platingMetres * body.plating->densityKgPerM3 /
                  chemistry::molarMassKg(catalogue.species[species].formula, catalogue.elementGramsPerMole);
     }
     for (const design::ElectrodeAdditive& additive : electrode.additives) {
@@ -72,16 +65,11 @@ double dissolvedMoles(const Catalogue& catalogue, const chemistry::Solution& sol
     return solution.labileMoles(catalogue, species);
 }
 
-double utilisation(const Catalogue& catalogue, const design::Electrode& electrode, const Draw& draw) {
-    const chemistry::Material& material = catalogue.materials[electrode.material];
-    return std::min(1.0, draw.factor("utilisation of " + material.name, material.utilisation));
-}
-
 /// What the two couples take out of the liquids, mol per coulomb; what one side gives back counts against it.
 class Inventory {
 public:
-    Inventory(const Catalogue& catalogue, const Cell& cell, const Draw& draw)
-        : m_catalogue(catalogue), m_cell(cell), m_draw(draw) {}
+    explicit Inventory(const CompiledCell& compiled)
+        : m_compiled(compiled), m_catalogue(compiled.catalogue), m_cell(compiled.cell) {}
 
     void consume(Side side, const WorkingCouple& couple) {
         const chemistry::Reaction& reaction = m_catalogue.reactions[couple.reaction];
@@ -145,35 +133,34 @@ private:
     }
 
     void addSolid(Side side, SpeciesIndex species, double perCoulomb) {
-        const double moles = solidMoles(m_catalogue, m_cell.electrode(side), species, m_draw);
-        const double share = utilisation(m_catalogue, m_cell.electrode(side), m_draw);
+        const electrode::ElectrodeParameters& parameters = m_compiled.electrode(side);
+        const double moles =
+            solidMoles(m_catalogue, m_cell.electrode(side), species, parameters.platingMetres);
+        const double share = parameters.utilisation;
         m_reagents.push_back({species, side, moles, moles / perCoulomb, share * moles / perCoulomb});
     }
 
     void addDissolved(const Demand& demand) {
         const double moles = dissolvedMoles(m_catalogue, m_cell.solution(demand.side), demand.species);
         const bool isSolvent = demand.species == m_catalogue.key.solvent;
-        const double share =
-            isSolvent
-                ? std::min(1.0, m_draw.factor("share of water used", kSolventUtilisation))
-                : std::min(1.0, m_draw.factor("share of dissolved reagent used", kDissolvedUtilisation));
+        const double share = isSolvent ? m_compiled.solventShare : m_compiled.dissolvedShare;
         const std::optional<Side> side = demand.bothSides ? std::nullopt : std::optional(demand.side);
         m_reagents.push_back(
             {demand.species, side, moles, moles / demand.perCoulomb, share * moles / demand.perCoulomb});
     }
 
+    const CompiledCell& m_compiled;
     const Catalogue& m_catalogue;
-    const Cell& m_cell;
-    const Draw& m_draw;
+    const design::Cell& m_cell;
     std::vector<Demand> m_demands;
     std::vector<Reagent> m_reagents;
 };
 
 } // namespace
 
-Capacity capacityOf(const Catalogue& catalogue, const Cell& cell, const WorkingCouple& negative,
-                    const WorkingCouple& positive, const Draw& draw) {
-    Inventory inventory(catalogue, cell, draw);
+Capacity capacityOf(const CompiledCell& compiled, const WorkingCouple& negative,
+                    const WorkingCouple& positive) {
+    Inventory inventory(compiled);
     inventory.consume(Side::Negative, negative);
     inventory.consume(Side::Positive, positive);
     return inventory.finished();

@@ -5,8 +5,7 @@
 //            catalogue.
 // Units      C, mol.
 #pragma once
-#include "core/design/Cell.h"
-#include "core/electrode/Draw.h"
+#include "core/cell/CompiledCell.h"
 #include <optional>
 #include <vector>
 
@@ -32,8 +31,7 @@ struct Capacity {
     double expectedCoulombs = 0.0;
 };
 
-[[nodiscard]] Capacity capacityOf(const chemistry::Catalogue& catalogue, const design::Cell& cell,
-                                  const WorkingCouple& negative, const WorkingCouple& positive,
-                                  const electrode::Draw& draw);
+[[nodiscard]] Capacity capacityOf(const CompiledCell& compiled, const WorkingCouple& negative,
+                                  const WorkingCouple& positive);
 
 } // namespace anodex::cell

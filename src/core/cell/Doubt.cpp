@@ -6,7 +6,6 @@
 
 #include <algorithm>
 #include <cmath>
-#include <map>
 
 namespace anodex::cell {
 namespace {
@@ -32,8 +31,7 @@ struct World {
 
 /// Where an electrode rests between two couples far apart, oxide, grease and scratches move it from one
 /// specimen to the next; at a couple's own potential they do not (common practice, no source).
-double surfaceDoubt(const Catalogue& catalogue, const Cell& cell, const Evaluation& nominal,
-                    const Draw& draw) {
+double surfaceDoubt(const CompiledCell& compiled, const Evaluation& nominal) {
     constexpr double kSpecimenHalfWidth = 0.075; // V
     constexpr double kFarApart = 0.05;           // V
     double volts = 0.0;
@@ -41,8 +39,7 @@ double surfaceDoubt(const Catalogue& catalogue, const Cell& cell, const Evaluati
         const SideResult& result = nominal.side(side);
         const double apart = std::abs(result.restVolts - result.equilibriumVolts);
         const double halfWidth = kSpecimenHalfWidth * std::min(1.0, apart / kFarApart);
-        const std::string& name = catalogue.materials[cell.electrode(side).material].name;
-        const double shift = draw.offset("state of the " + name + " surface", {0.0, halfWidth});
+        const double shift = halfWidth * compiled.electrode(side).surfaceState;
         volts += side == Side::Positive ? shift : -shift;
     }
     return volts;
@@ -64,23 +61,23 @@ double readingHalfWidth(const Catalogue& catalogue, const Cell& cell, const Eval
 }
 
 World evaluateWorld(const Catalogue& catalogue, const Cell& cell, const Evaluation& nominal,
-                    std::uint64_t seed, std::uint64_t sample) {
+                    const DoubtOptions& options, std::uint64_t sample) {
     World world;
-    const Draw draw = Draw::sampled(seed, sample, &world.inputs);
-    const Polarisation curve(catalogue, cell, electrode::Moment::First, draw);
-    const double reading =
-        draw.offset("reading and junction", {0.0, readingHalfWidth(catalogue, cell, nominal)});
-    world.openCircuit = curve.openCircuitVolts() + reading + surfaceDoubt(catalogue, cell, nominal, draw);
+    const CompiledCell compiled = compile(
+        catalogue, cell,
+        Draw::sampled(options.seed, sample, static_cast<std::uint64_t>(options.samples), &world.inputs));
+    const Polarisation curve(compiled, electrode::Moment::First);
+    const double reading = compiled.reading * readingHalfWidth(catalogue, cell, nominal);
+    world.openCircuit = curve.openCircuitVolts() + reading + surfaceDoubt(compiled, nominal);
     world.shortCircuit = curve.shortCircuitAmps();
     world.watts = curve.maximumPower(world.shortCircuit).watts;
     const auto equilibrium = [&](Side side) {
-        return electrode::nernstVolts(catalogue, cell, side,
-                                      catalogue.reactions[nominal.side(side).couple.reaction], draw);
+        return electrode::nernstVolts(compiled.electrode(side).reactions[nominal.side(side).couple.reaction],
+                                      cell.solution(side));
     };
     world.thermodynamic = equilibrium(Side::Positive) - equilibrium(Side::Negative);
     world.ohm = curve.ohm();
-    world.coulombs =
-        capacityOf(catalogue, cell, nominal.sides[0].couple, nominal.sides[1].couple, draw).expectedCoulombs;
+    world.coulombs = capacityOf(compiled, nominal.sides[0].couple, nominal.sides[1].couple).expectedCoulombs;
     return world;
 }
 
@@ -94,38 +91,47 @@ base::Interval spanOf(const std::vector<World>& worlds, const Get& get, double n
     return base::centralSpan(std::move(values), nominal);
 }
 
+/// Squared correlation of two series of equal length.
+double sharedVariance(const std::vector<double>& one, const std::vector<double>& other) {
+    const auto count = static_cast<double>(one.size());
+    double x = 0.0, xx = 0.0, xy = 0.0, y = 0.0, yy = 0.0;
+    for (std::size_t i = 0; i < one.size(); ++i) {
+        x += one[i];
+        xx += one[i] * one[i];
+        xy += one[i] * other[i];
+        y += other[i];
+        yy += other[i] * other[i];
+    }
+    const double covariance = xy / count - x / count * y / count;
+    const double vx = xx / count - std::pow(x / count, 2);
+    const double vy = yy / count - std::pow(y / count, 2);
+    return vx > 0.0 && vy > 0.0 ? covariance * covariance / (vx * vy) : 0.0;
+}
+
 std::vector<InfluentialInput> influence(const std::vector<World>& worlds) {
-    struct Sums {
-        double count = 0.0, x = 0.0, xx = 0.0, xy = 0.0, y = 0.0, yy = 0.0;
-    };
-    std::map<std::string, Sums> sums;
+    std::vector<double> volts;
     for (const World& world : worlds) {
-        std::map<std::string, double> once;
-        for (const electrode::DrawnInput& input : world.inputs) {
-            once[input.name] = input.deviation;
-        }
-        for (const auto& [name, x] : once) {
-            Sums& s = sums[name];
-            const double y = world.openCircuit;
-            s.count += 1.0;
-            s.x += x;
-            s.xx += x * x;
-            s.xy += x * y;
-            s.y += y;
-            s.yy += y * y;
-        }
+        volts.push_back(world.openCircuit);
     }
     std::vector<InfluentialInput> inputs;
-    for (const auto& [name, s] : sums) {
-        const double covariance = s.xy / s.count - s.x / s.count * s.y / s.count;
-        const double vx = s.xx / s.count - std::pow(s.x / s.count, 2);
-        const double vy = s.yy / s.count - std::pow(s.y / s.count, 2);
-        if (vx > 0.0 && vy > 0.0) {
-            inputs.push_back({name, covariance * covariance / (vx * vy)});
+    // Every world asks for the same inputs in the same order, for some of them several times.
+    for (std::size_t i = 0; i < worlds.front().inputs.size(); ++i) {
+        const electrode::InputKey& key = worlds.front().inputs[i].input;
+        const electrode::Input name{key.kind, std::string(key.id), key.which};
+        const bool again = std::any_of(inputs.begin(), inputs.end(),
+                                       [&](const InfluentialInput& other) { return other.input == name; });
+        if (again) {
+            continue;
         }
+        std::vector<double> deviations;
+        for (const World& world : worlds) {
+            deviations.push_back(world.inputs[i].deviation);
+        }
+        inputs.push_back({name, sharedVariance(deviations, volts)});
     }
-    std::sort(inputs.begin(), inputs.end(),
-              [](const InfluentialInput& a, const InfluentialInput& b) { return a.share > b.share; });
+    std::erase_if(inputs, [](const InfluentialInput& input) { return input.share <= 0.0; });
+    std::stable_sort(inputs.begin(), inputs.end(),
+                     [](const InfluentialInput& a, const InfluentialInput& b) { return a.share > b.share; });
     constexpr std::size_t kMost = 3; // inputs named
     inputs.resize(std::min(inputs.size(), kMost));
     return inputs;
@@ -141,7 +147,7 @@ std::optional<Doubt> estimateDoubt(const Catalogue& catalogue, const Cell& cell,
     std::vector<World> worlds(static_cast<std::size_t>(options.samples));
     base::forEachIndex(worlds.size(), options.threads, stop, [&](std::size_t i) {
         try {
-            worlds[i] = evaluateWorld(catalogue, cell, nominal, options.seed, i);
+            worlds[i] = evaluateWorld(catalogue, cell, nominal, options, i);
         } catch (const base::Fault&) {
             worlds[i].faulty = true;
         }

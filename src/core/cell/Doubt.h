@@ -1,8 +1,8 @@
 // src/core/cell/Doubt.h - 5-95 % ranges by evaluating many possible worlds.
 //
-// Method     Monte Carlo over every uncertain input with addressed random numbers (Draw.h): the same answer
-//            for any number of threads. What matters most: the squared correlation of each input with the
-//            voltage.
+// Method     Monte Carlo over every uncertain input with addressed random numbers (Draw.h), each input's span
+//            covered evenly: the same answer for any number of threads. What matters most: the squared
+//            correlation of each input with the voltage.
 #pragma once
 #include "core/base/Interval.h"
 #include "core/cell/Evaluation.h"
@@ -21,7 +21,7 @@ struct DoubtOptions {
 };
 
 struct InfluentialInput {
-    std::string name;
+    electrode::Input input;
     double share = 0.0; ///< Squared correlation with the open-circuit voltage, 0..1.
 };
 

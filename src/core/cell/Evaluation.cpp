@@ -1,9 +1,9 @@
 #include "core/cell/Evaluation.h"
-#include "core/cell/Crossover.h"
 
 #include "core/base/Constants.h"
 #include "core/base/Fault.h"
 #include "core/cell/AirAround.h"
+#include "core/cell/Crossover.h"
 #include "core/cell/Heat.h"
 #include "core/cell/Idle.h"
 #include "core/electrode/Nernst.h"
@@ -20,7 +20,6 @@ using chemistry::Catalogue;
 using design::Cell;
 using design::Side;
 using electrode::Blocked;
-using electrode::Draw;
 using electrode::ElectrodeModel;
 using electrode::Moment;
 using electrode::Route;
@@ -95,7 +94,7 @@ void listCompeting(const ElectrodeModel& model, double volts, SideResult& side) 
 void markAbsent(const electrode::TransportContext& context, SideResult& side) {
     for (CompetingReaction& entry : side.competing) {
         const chemistry::Reaction& reaction = context.catalogue.reactions[entry.reaction];
-        const Branch wanted = context.side == Side::Negative ? Branch::Anodic : Branch::Cathodic;
+        const Branch wanted = context.parameters.side == Side::Negative ? Branch::Anodic : Branch::Cathodic;
         const auto absent = electrode::absentReactant(context, reaction, wanted);
         constexpr double kRunning = 1e-9; // A
         if (entry.blocked == Blocked::No && absent && std::abs(entry.amps) < kRunning) {
@@ -124,12 +123,12 @@ bool nearFilmEdge(const Catalogue& catalogue, const ElectrodeModel& model, doubl
 
 /// Films near their limit may hold or not, and either state lasts: the other one's resting potential, when it
 /// is another.
-std::optional<double> otherFilmState(const Catalogue& catalogue, const Cell& cell, Side side,
-                                     double restVolts) {
+std::optional<double> otherFilmState(const CompiledCell& compiled, Side side, double restVolts) {
     constexpr double kAnotherState = 0.1; // V
     std::optional<double> other;
     for (const double shift : {-kFilmEdge, kFilmEdge}) {
-        const ElectrodeModel model(catalogue, cell, side, Moment::Settled, Draw::nominal(), shift);
+        const ElectrodeModel model(compiled.catalogue, compiled.cell, compiled.electrode(side),
+                                   Moment::Settled, shift);
         const double volts = model.potentialAt(0.0);
         const double apart = std::abs(volts - restVolts);
         if (apart > kAnotherState && (!other || apart > std::abs(*other - restVolts))) {
@@ -139,8 +138,9 @@ std::optional<double> otherFilmState(const Catalogue& catalogue, const Cell& cel
     return other;
 }
 
-SideResult sideResult(const Catalogue& catalogue, const Cell& cell, Side which, const ElectrodeModel& model,
-                      double atPower) {
+SideResult sideResult(const CompiledCell& compiled, Side which, const ElectrodeModel& model, double atPower) {
+    const Catalogue& catalogue = compiled.catalogue;
+    const electrode::ElectrodeParameters& parameters = compiled.electrode(which);
     SideResult side;
     side.restVolts = model.potentialAt(0.0);
     // Without any load the question is which couple would take the next millivolt.
@@ -150,8 +150,8 @@ SideResult sideResult(const Catalogue& catalogue, const Cell& cell, Side which, 
     const double load =
         std::abs(shift) > 1e-9 ? atPower : side.restVolts + (anodic ? kNudgeVolts : -kNudgeVolts);
     side.couple = workingCouple(model, side.restVolts, load, anodic ? Branch::Anodic : Branch::Cathodic);
-    side.equilibriumVolts = electrode::nernstVolts(
-        catalogue, cell, which, catalogue.reactions[side.couple.reaction], Draw::nominal());
+    side.equilibriumVolts =
+        electrode::nernstVolts(parameters.reactions[side.couple.reaction], compiled.cell.solution(which));
     listCompeting(model, side.restVolts, side);
     for (const CompetingReaction& entry : side.competing) {
         const chemistry::Reaction& reaction = catalogue.reactions[entry.reaction];
@@ -162,8 +162,7 @@ SideResult sideResult(const Catalogue& catalogue, const Cell& cell, Side which, 
             side.hydrogenAmps -= entry.amps;
         }
     }
-    const Draw nominal = Draw::nominal();
-    markAbsent({catalogue, cell, which, Moment::Settled, nominal}, side);
+    markAbsent({catalogue, compiled.cell, parameters, Moment::Settled}, side);
     return side;
 }
 
@@ -195,14 +194,15 @@ void requireFinite(const Evaluation& evaluation) {
 
 } // namespace
 
-Evaluation evaluate(const Catalogue& catalogue, const Cell& cell, const EvaluationOptions& options) {
-    const Draw nominal = Draw::nominal();
-    const Polarisation first(catalogue, cell, Moment::First, nominal);
-    const Polarisation settled(catalogue, cell, Moment::Settled, nominal);
+Evaluation evaluate(const CompiledCell& compiled, const EvaluationOptions& options) {
+    const Catalogue& catalogue = compiled.catalogue;
+    const Cell& cell = compiled.cell;
+    const Polarisation first(compiled, Moment::First);
+    const Polarisation settled(compiled, Moment::Settled);
     Evaluation evaluation;
     evaluation.openCircuitVolts = first.openCircuitVolts();
     evaluation.junctionVolts = first.junctionVolts();
-    evaluation.resistance = resistanceBudget(catalogue, cell, nominal);
+    evaluation.resistance = resistanceBudget(compiled);
     evaluation.first.shortCircuitAmps = first.shortCircuitAmps();
     evaluation.first.maximumPower = first.maximumPower(evaluation.first.shortCircuitAmps);
     evaluation.settled.shortCircuitAmps = settled.shortCircuitAmps();
@@ -210,15 +210,14 @@ Evaluation evaluate(const Catalogue& catalogue, const Cell& cell, const Evaluati
     for (const Side side : {Side::Negative, Side::Positive}) {
         const double atPower = settled.potentialAt(side, evaluation.settled.maximumPower.amps);
         SideResult& result = evaluation.sides[static_cast<std::size_t>(side)];
-        result = sideResult(catalogue, cell, side, settled.electrode(side), atPower);
+        result = sideResult(compiled, side, settled.electrode(side), atPower);
         if (nearFilmEdge(catalogue, settled.electrode(side), cell.solution(side).pH)) {
-            result.otherRestVolts = otherFilmState(catalogue, cell, side, result.restVolts);
+            result.otherRestVolts = otherFilmState(compiled, side, result.restVolts);
         }
     }
     evaluation.thermodynamicVolts =
         evaluation.sides[1].equilibriumVolts - evaluation.sides[0].equilibriumVolts;
-    evaluation.capacity =
-        capacityOf(catalogue, cell, evaluation.sides[0].couple, evaluation.sides[1].couple, nominal);
+    evaluation.capacity = capacityOf(compiled, evaluation.sides[0].couple, evaluation.sides[1].couple);
     evaluation.crossoverAmps =
         crossoverAmps(catalogue, cell, catalogue.reactions[evaluation.sides[1].couple.reaction]);
     evaluation.selfDischargeAmps =
@@ -239,6 +238,10 @@ Evaluation evaluate(const Catalogue& catalogue, const Cell& cell, const Evaluati
     }
     requireFinite(evaluation);
     return evaluation;
+}
+
+Evaluation evaluate(const Catalogue& catalogue, const Cell& cell, const EvaluationOptions& options) {
+    return evaluate(compile(catalogue, cell), options);
 }
 
 LossPart lossPartOf(ResistancePart part) {
@@ -265,7 +268,7 @@ LossPart lossPartOf(ResistancePart part) {
 
 std::vector<Loss> lossesAt(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation,
                            double amps, Moment moment) {
-    const Polarisation curve(catalogue, cell, moment, Draw::nominal());
+    const Polarisation curve(compile(catalogue, cell), moment);
     const double negativeShift = curve.potentialAt(Side::Negative, amps) - curve.restVolts(Side::Negative);
     const double positiveShift = curve.restVolts(Side::Positive) - curve.potentialAt(Side::Positive, amps);
     std::vector<Loss> losses = {{LossPart::Mixed, evaluation.thermodynamicVolts - curve.openCircuitVolts()},

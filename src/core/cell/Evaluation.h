@@ -87,6 +87,9 @@ struct EvaluationOptions {
     int curvePoints = 200;
 };
 
+/// Of a compiled cell; its world decides every value.
+[[nodiscard]] Evaluation evaluate(const CompiledCell& compiled, const EvaluationOptions& options = {});
+/// With the catalogue's own values.
 [[nodiscard]] Evaluation evaluate(const chemistry::Catalogue& catalogue, const design::Cell& cell,
                                   const EvaluationOptions& options = {});
 

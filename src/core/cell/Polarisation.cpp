@@ -10,17 +10,24 @@
 #include <limits>
 
 namespace anodex::cell {
+namespace {
 
-Polarisation::Polarisation(const chemistry::Catalogue& catalogue, const design::Cell& cell,
-                           electrode::Moment moment, const electrode::Draw& draw)
-    : m_negative(catalogue, cell, design::Side::Negative, electrode::Moment::Settled, draw),
-      m_positive(catalogue, cell, design::Side::Positive, electrode::Moment::Settled, draw),
+electrode::ElectrodeModel modelOf(const CompiledCell& compiled, design::Side side, electrode::Moment moment) {
+    return {compiled.catalogue, compiled.cell, compiled.electrode(side), moment};
+}
+
+} // namespace
+
+Polarisation::Polarisation(const CompiledCell& compiled, electrode::Moment moment)
+    : m_negative(modelOf(compiled, design::Side::Negative, electrode::Moment::Settled)),
+      m_positive(modelOf(compiled, design::Side::Positive, electrode::Moment::Settled)),
       m_restNegative(m_negative.potentialAt(0.0)), m_restPositive(m_positive.potentialAt(0.0)),
-      m_junction(cell::junctionVolts(catalogue, cell)),
-      m_ohm(resistanceBudget(catalogue, cell, draw).totalOhm) {
+      m_junction(cell::junctionVolts(compiled.catalogue, compiled.cell)),
+      m_ohm(resistanceBudget(compiled).totalOhm) {
+    const design::Cell& cell = compiled.cell;
     if (moment == electrode::Moment::First) {
-        m_negative = electrode::ElectrodeModel(catalogue, cell, design::Side::Negative, moment, draw);
-        m_positive = electrode::ElectrodeModel(catalogue, cell, design::Side::Positive, moment, draw);
+        m_negative = modelOf(compiled, design::Side::Negative, moment);
+        m_positive = modelOf(compiled, design::Side::Positive, moment);
         m_negative.restAt(m_restNegative);
         m_positive.restAt(m_restPositive);
     }

@@ -4,6 +4,7 @@
 //            measured open circuit shifts the whole curve.
 // Sign       I > 0 on discharge. A cell labelled the wrong way round has V(0) < 0 and I_sc < 0.
 #pragma once
+#include "core/cell/CompiledCell.h"
 #include "core/electrode/ElectrodeModel.h"
 #include <vector>
 
@@ -24,8 +25,7 @@ struct PowerPoint {
 
 class Polarisation {
 public:
-    Polarisation(const chemistry::Catalogue& catalogue, const design::Cell& cell, electrode::Moment moment,
-                 const electrode::Draw& draw);
+    Polarisation(const CompiledCell& compiled, electrode::Moment moment);
 
     [[nodiscard]] double voltsAt(double amps) const;
     [[nodiscard]] double openCircuitVolts() const { return m_openCircuit; }

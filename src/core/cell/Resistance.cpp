@@ -9,30 +9,43 @@
 namespace anodex::cell {
 namespace {
 
+using design::Cell;
+using design::Electrode;
 using design::Side;
-using electrode::Draw;
 
 /// Along the sheet and, for a film that does not carry current far, through it.
-double bodyOhm(const chemistry::Material& material, double thicknessMetres, double areaM2, const Draw& draw) {
+double sheetOhm(double resistivityOhmMetres, double throughOhmM2, double thicknessMetres, double areaM2) {
+    constexpr double kThinnest = 1e-6; // m
     // Current gathers along a square of the area towards one edge: a third of end-to-end.
-    const double along = electrode::resistivity(material, draw) / std::max(thicknessMetres, 1e-6) / 3.0;
-    return along + draw.factor("film of " + material.name, material.throughOhmM2) / areaM2;
+    return resistivityOhmMetres / std::max(thicknessMetres, kThinnest) / 3.0 + throughOhmM2 / areaM2;
 }
 
-double collectorOhm(const chemistry::Catalogue& catalogue, const design::Electrode& electrode,
-                    const Draw& draw) {
+double collectorOhm(const CompiledCell& compiled, Side side) {
+    const Electrode& electrode = compiled.cell.electrode(side);
     if (!electrode.collector) {
         return 0.0;
     }
-    const chemistry::Material& material = catalogue.materials[*electrode.collector];
-    return electrode.collectorOhm.value_or(
-        bodyOhm(material, material.defaultThicknessMetres, electrode.areaM2, draw));
+    const electrode::ElectrodeParameters& parameters = compiled.electrode(side);
+    return electrode.collectorOhm.value_or(sheetOhm(
+        parameters.collectorResistivityOhmMetres, parameters.collectorThroughOhmM2,
+        compiled.catalogue.materials[*electrode.collector].defaultThicknessMetres, electrode.areaM2));
+}
+
+double bodyOhm(const CompiledCell& compiled, Side side) {
+    const Electrode& electrode = compiled.cell.electrode(side);
+    const electrode::ElectrodeParameters& parameters = compiled.electrode(side);
+    if (electrode.measuredOhm) {
+        return *electrode.measuredOhm;
+    }
+    return electrode.collector ? layerOhm(compiled.catalogue, compiled.cell, parameters)
+                               : sheetOhm(parameters.resistivityOhmMetres, parameters.throughOhmM2,
+                                          electrode.thicknessMetres, electrode.areaM2);
 }
 
 } // namespace
 
-ResistanceBudget resistanceBudget(const chemistry::Catalogue& catalogue, const design::Cell& cell,
-                                  const Draw& draw) {
+ResistanceBudget resistanceBudget(const CompiledCell& compiled) {
+    const Cell& cell = compiled.cell;
     ResistanceBudget budget;
     if (cell.measuredResistanceOhm) {
         budget.shares.push_back({ResistancePart::Measured, *cell.measuredResistanceOhm});
@@ -46,9 +59,9 @@ ResistanceBudget resistanceBudget(const chemistry::Catalogue& catalogue, const d
         }
     };
     const double area = design::currentArea(cell);
-    const double negative = electrode::conductivityOf(cell, Side::Negative, draw);
+    const double negative = conductivityOf(cell, compiled.electrode(Side::Negative));
     const double positive =
-        cell.twoLiquids ? electrode::conductivityOf(cell, Side::Positive, draw) : negative;
+        cell.twoLiquids ? conductivityOf(cell, compiled.electrode(Side::Positive)) : negative;
     const double layer = cell.barrier ? cell.barrier->thicknessMetres : 0.0;
     const double free = std::max(cell.gapMetres - layer, 0.0);
     const double fromNegative = halfPath(cell, Side::Negative, free).perMetre / negative;
@@ -59,33 +72,20 @@ ResistanceBudget resistanceBudget(const chemistry::Catalogue& catalogue, const d
     } else {
         add(ResistancePart::NegativeLiquid, fromNegative + fromPositive);
     }
-    if (cell.barrier) {
-        const chemistry::SeparatorMaterial& separator = catalogue.separators[cell.barrier->separator];
-        const double number =
-            std::max(1.0, draw.factor("paths through " + separator.name, separator.macMullin));
-        const double own = draw.factor("resistance of " + separator.name, separator.areaOhmM2);
-        add(ResistancePart::Separator,
-            (0.5 * layer * number * (1.0 / negative + 1.0 / positive) + own) / area);
-        if (separator.bridge) {
-            add(ResistancePart::Bridge,
-                draw.factor("resistance of " + separator.name,
-                            {separator.bridge->ohms, separator.bridge->spreadFactor}));
-        }
-    }
+    add(ResistancePart::Separator,
+        (0.5 * layer * compiled.macMullin * (1.0 / negative + 1.0 / positive) + compiled.separatorOhmM2) /
+            area);
+    add(ResistancePart::Bridge, compiled.bridgeOhm);
     for (const Side side : {Side::Negative, Side::Positive}) {
-        const design::Electrode& electrode = cell.electrode(side);
         const bool isNegative = side == Side::Negative;
-        const double body = electrode.collector ? electrode::layerOhm(catalogue, electrode, draw)
-                                                : bodyOhm(catalogue.materials[electrode.material],
-                                                          electrode.thicknessMetres, electrode.areaM2, draw);
         add(isNegative ? ResistancePart::NegativeBody : ResistancePart::PositiveBody,
-            electrode.measuredOhm.value_or(body));
+            bodyOhm(compiled, side));
         add(isNegative ? ResistancePart::NegativePores : ResistancePart::PositivePores,
-            electrode::poreOhm(catalogue, cell, side, draw));
+            poreOhm(compiled.catalogue, cell, compiled.electrode(side)));
         add(isNegative ? ResistancePart::NegativeCollector : ResistancePart::PositiveCollector,
-            collectorOhm(catalogue, electrode, draw));
+            collectorOhm(compiled, side));
     }
-    add(ResistancePart::Contacts, draw.factor("contacts and leads", {cell.contactOhm, 2.0}));
+    add(ResistancePart::Contacts, compiled.contactOhm);
     return budget;
 }
 

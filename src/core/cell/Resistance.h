@@ -6,8 +6,7 @@
 // Source     MacMullin & Muccini, AIChE J. 2, 393 (1956).
 // Units      ohm.
 #pragma once
-#include "core/design/Cell.h"
-#include "core/electrode/Draw.h"
+#include "core/cell/CompiledCell.h"
 #include <vector>
 
 namespace anodex::cell {
@@ -37,7 +36,6 @@ struct ResistanceBudget {
     double totalOhm = 0.0;
 };
 
-[[nodiscard]] ResistanceBudget resistanceBudget(const chemistry::Catalogue& catalogue,
-                                                const design::Cell& cell, const electrode::Draw& draw);
+[[nodiscard]] ResistanceBudget resistanceBudget(const CompiledCell& compiled);
 
 } // namespace anodex::cell

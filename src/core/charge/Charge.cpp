@@ -213,12 +213,12 @@ std::optional<base::Interval> chargeVoltsDoubt(const Catalogue& catalogue, const
         if (stop.stop_requested()) {
             return std::nullopt;
         }
-        const cell::Polarisation curve(catalogue, taking, electrode::Moment::Settled,
-                                       electrode::Draw::sampled(1, i));
+        const cell::Polarisation curve(
+            cell::compile(catalogue, taking, electrode::Draw::sampled(1, i, volts.size())),
+            electrode::Moment::Settled);
         volts[i] = sign * curve.voltsAt(-sign * amps);
     }
-    const cell::Polarisation nominal(catalogue, taking, electrode::Moment::Settled,
-                                     electrode::Draw::nominal());
+    const cell::Polarisation nominal(cell::compile(catalogue, taking), electrode::Moment::Settled);
     return base::centralSpan(std::move(volts), sign * nominal.voltsAt(-sign * amps));
 }
 

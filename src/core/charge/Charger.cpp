@@ -29,8 +29,7 @@ Cell withGrownFilms(Cell cell, bool reversed) {
 Charger::Charger(const Catalogue& catalogue, const Cell& cell, const cell::Evaluation& evaluation)
     : m_catalogue(catalogue), m_evaluation(evaluation),
       m_sign(evaluation.openCircuitVolts < 0.0 ? -1.0 : 1.0),
-      m_curve(catalogue, withGrownFilms(cell, m_sign < 0.0), electrode::Moment::Settled,
-              electrode::Draw::nominal()),
+      m_curve(cell::compile(catalogue, withGrownFilms(cell, m_sign < 0.0)), electrode::Moment::Settled),
       m_area(std::min(cell.electrodes[0].areaM2, cell.electrodes[1].areaM2)) {
     // A side holds nothing up only where the other one lacks what this one has.
     m_full = {isFull(Side::Negative) && !holdsItsSolid(Side::Positive),

@@ -1,11 +1,12 @@
 // src/core/design/Design.h - one cell as its builder describes it: the contract's cell file as plain values.
 //
-// Names stay as they were written and are looked up by resolve() (Resolve.h), so a design survives a catalogue
-// that does not know one of its materials. An absent optional means "not stated": the default is chosen by
+// Entries of the catalogue are kept as they were written and under the id they were found by (Identify.h), so a
+// design survives a catalogue that calls them otherwise or does not know them. An absent optional means "not stated": the default is chosen by
 // resolve().
 //
 // Units      SI, temperature in K; amounts keep the unit they were given in.
 #pragma once
+#include "core/design/Named.h"
 #include <optional>
 #include <string>
 #include <vector>
@@ -35,7 +36,7 @@ struct Amount {
 };
 
 struct SoluteDesign {
-    std::string substance;
+    Named substance;
     Amount amount;
     bool operator==(const SoluteDesign&) const = default;
 };
@@ -49,7 +50,7 @@ struct Gel {
 };
 
 struct LiquidDesign {
-    std::string ready; ///< A ready-made liquid; empty when made from solvent and solutes.
+    Named ready; ///< A ready-made liquid; empty when made from solvent and solutes.
     LiquidBasis basis = LiquidBasis::SolventVolume;
     double basisValue = 1e-4; ///< m³ or kg, as the basis says. > 0.
     std::vector<SoluteDesign> solutes;
@@ -61,19 +62,19 @@ struct LiquidDesign {
 };
 
 struct CollectorDesign {
-    std::string material;
+    Named material;
     std::optional<double> resistanceOhm;
     bool operator==(const CollectorDesign&) const = default;
 };
 
 struct AdditiveDesign {
-    std::string material;
+    Named material;
     double massKg = 0.0;
     bool operator==(const AdditiveDesign&) const = default;
 };
 
 struct ElectrodeDesign {
-    std::string material;
+    Named material;
     double wettedAreaM2 = 1e-3; ///< Geometric. > 0.
     std::optional<double> massKg;
     std::optional<double> measuredMassKg;
@@ -88,7 +89,7 @@ struct ElectrodeDesign {
 };
 
 struct SeparatorDesign {
-    std::string material;
+    Named material;
     std::optional<int> layers;
     std::optional<double> thicknessMetres; ///< Of one layer.
     bool operator==(const SeparatorDesign&) const = default;
@@ -134,7 +135,7 @@ struct CellDesign {
     std::optional<double> gapMetres;
     std::optional<double> contactOhm;
     bool stirred = false; ///< The liquid is moved: stirred, pumped, rocked.
-    std::string caseMaterial;
+    Named caseMaterial;
     bool closed = false;               ///< The case has a tight lid.
     std::optional<double> headSpaceM3; ///< Of gas above the liquid.
     std::optional<ChargeDesign> charge;

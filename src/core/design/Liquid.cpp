@@ -1,8 +1,9 @@
 #include "core/design/Liquid.h"
-#include "core/chemistry/Density.h"
 
 #include "core/base/RootFinding.h"
+#include "core/chemistry/Density.h"
 #include "core/chemistry/NameLookup.h"
+#include "core/design/Identify.h"
 
 #include <algorithm>
 #include <cmath>
@@ -34,27 +35,29 @@ public:
         for (std::size_t i = 0; i < liquid.solutes.size(); ++i) {
             const SoluteDesign& solute = liquid.solutes[i];
             const std::string path = field + ".solutes[" + std::to_string(i) + "]";
-            if (const auto why = chemistry::whyRefused(m_catalogue, solute.substance)) {
-                return DesignError{Code::Refused, path + ".substance", solute.substance, *why, 0.0};
+            if (const auto why = chemistry::whyRefused(m_catalogue, solute.substance.written)) {
+                return DesignError{Code::Refused, path + ".substance", solute.substance.written, *why, 0.0};
             }
-            const auto name = chemistry::findSubstance(m_catalogue, solute.substance);
+            const auto name = findSubstance(m_catalogue, solute.substance);
             if (!name) {
                 return DesignError{
-                    Code::UnknownSubstance, path + ".substance", solute.substance,
-                    chemistry::nearestName(solute.substance, chemistry::substanceNames(m_catalogue))};
+                    Code::UnknownSubstance, path + ".substance", solute.substance.written,
+                    chemistry::nearestName(solute.substance.written, chemistry::substanceNames(m_catalogue))};
             }
             if (!(solute.amount.value > 0.0) || !std::isfinite(solute.amount.value)) {
-                return DesignError{Code::NotPositive, path, solute.substance, {}};
+                return DesignError{Code::NotPositive, path, solute.substance.written, {}};
             }
             fractions += solute.amount.unit == AmountUnit::MassFraction ? solute.amount.value : 0.0;
             if (fractions >= 1.0) {
-                return DesignError{Code::PercentTooHigh, path + ".mass_percent", solute.substance, {}};
+                return DesignError{
+                    Code::PercentTooHigh, path + ".mass_percent", solute.substance.written, {}};
             }
             m_solutes.push_back(named(*name, solute.amount));
             const double neat = neatMolPerM3(m_solutes.back());
             constexpr double kRounding = 1.01; // of tabled densities
             if (solute.amount.unit == AmountUnit::MolPerM3 && solute.amount.value > kRounding * neat) {
-                return DesignError{Code::StrongerThanNeat, path + ".mol_per_L", solute.substance, {}, neat};
+                return DesignError{
+                    Code::StrongerThanNeat, path + ".mol_per_L", solute.substance.written, {}, neat};
             }
         }
         return std::nullopt;
@@ -217,10 +220,10 @@ tl::expected<ResolvedLiquid, DesignError> resolveLiquid(const Catalogue& catalog
     double solventKg = liquid.basisValue;
     Mixture asReady;
     if (!liquid.ready.empty()) {
-        const auto index = chemistry::findLiquid(catalogue, liquid.ready);
+        const auto index = findLiquid(catalogue, liquid.ready);
         if (!index) {
-            return tl::unexpected(DesignError{Code::UnknownLiquid, field + ".ready", liquid.ready,
-                                              suggestedLiquid(catalogue, liquid.ready)});
+            return tl::unexpected(DesignError{Code::UnknownLiquid, field + ".ready", liquid.ready.written,
+                                              suggestedLiquid(catalogue, liquid.ready.written)});
         }
         resolved.ready = index;
         const chemistry::ReadyLiquid& ready = catalogue.liquids[*index];

@@ -1,8 +1,9 @@
 #include "core/design/Resolve.h"
-#include "core/chemistry/SolveSolution.h"
 
 #include "core/base/Constants.h"
 #include "core/chemistry/NameLookup.h"
+#include "core/chemistry/SolveSolution.h"
+#include "core/design/Identify.h"
 #include "core/design/Liquid.h"
 
 #include <algorithm>
@@ -78,11 +79,11 @@ private:
             assume("case.head_space_mL", m_cell.headSpaceM3);
         }
         if (!m_design.caseMaterial.empty()) {
-            m_cell.caseMaterial = chemistry::findCase(m_catalogue, m_design.caseMaterial);
+            m_cell.caseMaterial = findCase(m_catalogue, m_design.caseMaterial);
             if (!m_cell.caseMaterial) {
                 return DesignError{
-                    Code::UnknownCase, "case.material", m_design.caseMaterial,
-                    chemistry::nearestName(m_design.caseMaterial, chemistry::caseNames(m_catalogue))};
+                    Code::UnknownCase, "case.material", m_design.caseMaterial.written,
+                    chemistry::nearestName(m_design.caseMaterial.written, chemistry::caseNames(m_catalogue))};
             }
         }
         return std::nullopt;
@@ -125,21 +126,21 @@ private:
         return std::nullopt;
     }
 
-    Problem findMaterial(const std::string& name, const std::string& field, std::size_t& index) const {
-        if (const auto why = chemistry::whyRefused(m_catalogue, name)) {
-            return DesignError{Code::Refused, field, name, *why};
+    Problem takeEntry(const Named& name, const std::string& field, std::size_t& index) const {
+        if (const auto why = chemistry::whyRefused(m_catalogue, name.written)) {
+            return DesignError{Code::Refused, field, name.written, *why};
         }
-        const auto found = chemistry::findMaterial(m_catalogue, name);
+        const auto found = findMaterial(m_catalogue, name);
         if (!found) {
-            return DesignError{Code::UnknownMaterial, field, name,
-                               chemistry::nearestName(name, chemistry::materialNames(m_catalogue))};
+            return DesignError{Code::UnknownMaterial, field, name.written,
+                               chemistry::nearestName(name.written, chemistry::materialNames(m_catalogue))};
         }
         index = *found;
         return std::nullopt;
     }
 
     Problem takeElectrode(const ElectrodeDesign& design, const std::string& field, Electrode& electrode) {
-        if (Problem problem = findMaterial(design.material, field + ".material", electrode.material)) {
+        if (Problem problem = takeEntry(design.material, field + ".material", electrode.material)) {
             return problem;
         }
         if (!usable(design.wettedAreaM2)) {
@@ -170,7 +171,7 @@ private:
             const std::string path = field + ".additives[" + std::to_string(i) + "]";
             ElectrodeAdditive additive{0, design.additives[i].massKg};
             if (Problem problem =
-                    findMaterial(design.additives[i].material, path + ".material", additive.material)) {
+                    takeEntry(design.additives[i].material, path + ".material", additive.material)) {
                 return problem;
             }
             if (!usable(additive.massKg)) {
@@ -223,8 +224,7 @@ private:
             return std::nullopt;
         }
         std::size_t index = 0;
-        if (Problem problem =
-                findMaterial(design.collector->material, field + ".collector.material", index)) {
+        if (Problem problem = takeEntry(design.collector->material, field + ".collector.material", index)) {
             return problem;
         }
         electrode.collector = index;
@@ -269,10 +269,11 @@ private:
     Problem takeBarrierAndGap() {
         double layers = 0.0;
         if (m_design.separator) {
-            const auto index = chemistry::findSeparator(m_catalogue, m_design.separator->material);
+            const auto index = findSeparator(m_catalogue, m_design.separator->material);
             if (!index) {
-                return DesignError{Code::UnknownSeparator, "separator.material", m_design.separator->material,
-                                   chemistry::nearestName(m_design.separator->material,
+                return DesignError{Code::UnknownSeparator, "separator.material",
+                                   m_design.separator->material.written,
+                                   chemistry::nearestName(m_design.separator->material.written,
                                                           chemistry::separatorNames(m_catalogue))};
             }
             const int count = m_design.separator->layers.value_or(1);

@@ -5,25 +5,36 @@
 #include <cmath>
 
 namespace anodex::electrode {
+namespace {
 
-Draw Draw::sampled(std::uint64_t seed, std::uint64_t sample, std::vector<DrawnInput>* log) {
+std::uint64_t addressOf(const InputKey& input) {
+    const auto number =
+        (static_cast<std::uint64_t>(input.kind) << 32U) + static_cast<std::uint32_t>(input.which);
+    return base::addressOf(input.id, number);
+}
+
+} // namespace
+
+Draw Draw::sampled(std::uint64_t seed, std::uint64_t sample, std::uint64_t samples,
+                   std::vector<DrawnInput>* log) {
     Draw draw;
     draw.m_nominal = false;
     draw.m_seed = seed;
     draw.m_sample = sample;
+    draw.m_samples = samples;
     draw.m_log = log;
     return draw;
 }
 
-double Draw::deviation(const std::string& input) const {
-    const double value = base::normalAt(m_seed, m_sample, base::addressOf(input.c_str()));
+double Draw::deviation(const InputKey& input) const {
+    const double value = base::normalOf(base::stratifiedAt(m_seed, m_sample, m_samples, addressOf(input)));
     if (m_log != nullptr) {
         m_log->push_back({input, value});
     }
     return value;
 }
 
-double Draw::factor(const std::string& input, const chemistry::FactorSpread& spread) const {
+double Draw::factor(const InputKey& input, const chemistry::FactorSpread& spread) const {
     if (m_nominal || spread.factor <= 1.0) {
         return spread.value;
     }
@@ -31,14 +42,14 @@ double Draw::factor(const std::string& input, const chemistry::FactorSpread& spr
            std::exp(std::log(spread.factor) / chemistry::kNinetyFifthPercentile * deviation(input));
 }
 
-double Draw::offset(const std::string& input, const chemistry::OffsetSpread& spread) const {
+double Draw::offset(const InputKey& input, const chemistry::OffsetSpread& spread) const {
     if (m_nominal || spread.halfWidth <= 0.0) {
         return spread.value;
     }
     return spread.value + spread.halfWidth / chemistry::kNinetyFifthPercentile * deviation(input);
 }
 
-double Draw::logUniform(const std::string& input, double value, double low, double high) const {
+double Draw::logUniform(const InputKey& input, double value, double low, double high) const {
     if (m_nominal || !(high > low)) {
         return value;
     }

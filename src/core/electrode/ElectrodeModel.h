@@ -26,8 +26,8 @@ struct Route {
 class ElectrodeModel {
 public:
     /// `acidityShift` is added to the pH that decides which films hold.
-    ElectrodeModel(const chemistry::Catalogue& catalogue, const design::Cell& cell, design::Side side,
-                   Moment moment, const Draw& draw, double acidityShift = 0.0);
+    ElectrodeModel(const chemistry::Catalogue& catalogue, const design::Cell& cell,
+                   const ElectrodeParameters& parameters, Moment moment, double acidityShift = 0.0);
 
     [[nodiscard]] double currentAt(double volts) const;
     /// Where the electrode sits while it passes `amps` (anodic positive).

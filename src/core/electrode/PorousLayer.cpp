@@ -8,12 +8,12 @@
 namespace anodex::electrode {
 namespace {
 
+using chemistry::Catalogue;
+using chemistry::Material;
 using design::Cell;
 using design::Electrode;
-using design::Side;
 
-constexpr double kBruggeman = 1.5;  // exponent of the porosity (Bruggeman 1935)
-constexpr double kPathSpread = 1.4; // of the paths through pores (common practice, no source)
+constexpr double kBruggeman = 1.5; // exponent of the porosity (Bruggeman 1935)
 // Pure solvent still carries a little; nothing in the field is emptier than this.
 constexpr double kLowestConductivity = 5e-6;             // S/m
 constexpr double kOxygenSlopeVolts = 0.12 / base::kLn10; // on carbon, per e-fold
@@ -28,12 +28,13 @@ struct Resistivities {
     double solid = 0.0;
 };
 
-Resistivities resistivities(const chemistry::Material& material, const Cell& cell, Side side,
-                            const Draw& draw) {
-    const double wet = material.porosity * cell.electrode(side).filledPores;
-    const double paths = draw.factor("pores of " + material.name, {1.0, kPathSpread});
-    return {paths / (conductivityOf(cell, side, draw) * std::pow(std::max(wet, 1e-3), kBruggeman)),
-            resistivity(material, draw)};
+Resistivities resistivities(const Material& material, const Cell& cell,
+                            const ElectrodeParameters& parameters) {
+    constexpr double kDriest = 1e-3; // share of the room; with less nothing flows at all
+    const double wet = material.porosity * cell.electrode(parameters.side).filledPores;
+    return {parameters.pathFactor /
+                (conductivityOf(cell, parameters) * std::pow(std::max(wet, kDriest), kBruggeman)),
+            parameters.resistivityOhmMetres};
 }
 
 double reach(const Resistivities& path, double siemensPerCubicMetre) {
@@ -46,15 +47,13 @@ double oxygenConcentration(double temperatureKelvin) {
 
 } // namespace
 
-bool breathesByNature(const chemistry::Material& material) {
+bool breathesByNature(const Material& material) {
     return material.breathingLimit && material.capacitanceFaradPerKg > 0.0;
 }
 
-double conductivityOf(const Cell& cell, Side side, const Draw& draw) {
-    const char* input = side == Side::Negative || !cell.twoLiquids ? "conductivity of the liquid"
-                                                                   : "conductivity of the positive liquid";
-    const double doubt = std::max(1.05, cell.liquidDoubtFactor[static_cast<std::size_t>(side)]);
-    return std::max(cell.solution(side).conductivity, kLowestConductivity) * draw.factor(input, {1.0, doubt});
+double conductivityOf(const Cell& cell, const ElectrodeParameters& parameters) {
+    return std::max(cell.solution(parameters.side).conductivity, kLowestConductivity) *
+           parameters.liquidConductivityFactor;
 }
 
 double workingShare(double thicknessMetres, double reachMetres) {
@@ -62,37 +61,32 @@ double workingShare(double thicknessMetres, double reachMetres) {
     return ratio < 1e-6 ? 1.0 : std::tanh(ratio) / ratio;
 }
 
-double poreOhm(const chemistry::Catalogue& catalogue, const Cell& cell, Side side, const Draw& draw) {
-    const Electrode& electrode = cell.electrode(side);
-    const chemistry::Material& material = catalogue.materials[electrode.material];
+double poreOhm(const Catalogue& catalogue, const Cell& cell, const ElectrodeParameters& parameters) {
+    const Electrode& electrode = cell.electrode(parameters.side);
+    const Material& material = catalogue.materials[electrode.material];
     return material.porosity > 0.0
-               ? electrode.thicknessMetres * resistivities(material, cell, side, draw).pores /
+               ? electrode.thicknessMetres * resistivities(material, cell, parameters).pores /
                      (3.0 * electrode.areaM2)
                : 0.0;
 }
 
-double resistivity(const chemistry::Material& material, const Draw& draw) {
-    return draw.factor("resistivity of " + material.name,
-                       {material.resistivityOhmMetres, material.resistivitySpread});
-}
-
-double layerOhm(const chemistry::Catalogue& catalogue, const Electrode& electrode, const Draw& draw) {
-    const chemistry::Material& material = catalogue.materials[electrode.material];
-    return material.porosity > 0.0
-               ? electrode.thicknessMetres * resistivity(material, draw) / (3.0 * electrode.areaM2)
+double layerOhm(const Catalogue& catalogue, const Cell& cell, const ElectrodeParameters& parameters) {
+    const Electrode& electrode = cell.electrode(parameters.side);
+    return catalogue.materials[electrode.material].porosity > 0.0
+               ? electrode.thicknessMetres * parameters.resistivityOhmMetres / (3.0 * electrode.areaM2)
                : 0.0;
 }
 
-double chargedFarads(const chemistry::Catalogue& catalogue, const Cell& cell, Side side, double seconds,
-                     const Draw& draw) {
-    const Electrode& electrode = cell.electrode(side);
-    const chemistry::Material& material = catalogue.materials[electrode.material];
+double chargedFarads(const Catalogue& catalogue, const Cell& cell, const ElectrodeParameters& parameters,
+                     double seconds) {
+    const Electrode& electrode = cell.electrode(parameters.side);
+    const Material& material = catalogue.materials[electrode.material];
     const double whole = electrode.massKg * material.capacitanceFaradPerKg;
     if (whole <= 0.0 || material.porosity <= 0.0) {
         return whole;
     }
     const double perVolume = whole / (electrode.areaM2 * electrode.thicknessMetres);
-    const double depth = reach(resistivities(material, cell, side, draw), perVolume / seconds);
+    const double depth = reach(resistivities(material, cell, parameters), perVolume / seconds);
     return whole * workingShare(electrode.thicknessMetres, depth);
 }
 
@@ -100,14 +94,14 @@ double openingsResistance(const Electrode& electrode, double diffusivity) {
     return kPathThroughHole * (1.0 - electrode.openShare) / (electrode.openShare * diffusivity);
 }
 
-double breathingLimit(const chemistry::Catalogue& catalogue, const Cell& cell, Side side,
-                      const chemistry::FactorSpread& fallback, const Draw& draw) {
-    const Electrode& electrode = cell.electrode(side);
-    const chemistry::Material& material = catalogue.materials[electrode.material];
+double breathingLimit(const Catalogue& catalogue, const Cell& cell, const ElectrodeParameters& parameters,
+                      double layerAmpsPerM2) {
+    const Electrode& electrode = cell.electrode(parameters.side);
+    const Material& material = catalogue.materials[electrode.material];
     const double gasCharge =
         kElectronsPerOxygen * base::kFaraday * oxygenConcentration(cell.temperatureKelvin); // C/m³
     double inverse = openingsResistance(electrode, kOxygenInAir) / gasCharge;
-    double film = draw.factor("air supply of " + material.name, material.breathingLimit.value_or(fallback));
+    double film = parameters.breathingAmpsPerM2.value_or(layerAmpsPerM2 * parameters.breathingFactor);
     if (material.porosity > 0.0 && material.breathingLimit) {
         const double usual = material.usualFilledPores * (1.0 - material.usualFilledPores);
         const double contact = electrode.filledPores * (1.0 - electrode.filledPores) / usual;
@@ -115,7 +109,7 @@ double breathingLimit(const chemistry::Catalogue& catalogue, const Cell& cell, S
         if (perVolume <= 0.0) {
             return 0.0;
         }
-        const double depth = reach(resistivities(material, cell, side, draw), perVolume / kOxygenSlopeVolts);
+        const double depth = reach(resistivities(material, cell, parameters), perVolume / kOxygenSlopeVolts);
         film = perVolume * electrode.thicknessMetres * workingShare(electrode.thicknessMetres, depth);
         const double gasPores = material.porosity * (1.0 - electrode.filledPores);
         inverse +=

@@ -12,7 +12,7 @@
 //            (1962).
 #pragma once
 #include "core/design/Cell.h"
-#include "core/electrode/Draw.h"
+#include "core/electrode/Parameters.h"
 
 namespace anodex::electrode {
 
@@ -20,30 +20,26 @@ namespace anodex::electrode {
 [[nodiscard]] bool breathesByNature(const chemistry::Material& material);
 
 /// S/m of a side's liquid, never quite none.
-[[nodiscard]] double conductivityOf(const design::Cell& cell, design::Side side, const Draw& draw);
+[[nodiscard]] double conductivityOf(const design::Cell& cell, const ElectrodeParameters& parameters);
 
 /// Share of a layer that works when the current reaches `reachMetres` into it: 1 for a thin one.
 [[nodiscard]] double workingShare(double thicknessMetres, double reachMetres);
 
 /// Resistance of the liquid in the pores at even use, ohm; 0 for a solid electrode.
 [[nodiscard]] double poreOhm(const chemistry::Catalogue& catalogue, const design::Cell& cell,
-                             design::Side side, const Draw& draw);
+                             const ElectrodeParameters& parameters);
 /// Of the solid from its collector through the layer at even use, ohm; 0 for a solid electrode.
-[[nodiscard]] double layerOhm(const chemistry::Catalogue& catalogue, const design::Electrode& electrode,
-                              const Draw& draw);
-
-/// Ohm metre of a material's own substance.
-[[nodiscard]] double resistivity(const chemistry::Material& material, const Draw& draw);
+[[nodiscard]] double layerOhm(const chemistry::Catalogue& catalogue, const design::Cell& cell,
+                              const ElectrodeParameters& parameters);
 
 /// Double-layer capacitance that a step of `seconds` reaches, F.
 [[nodiscard]] double chargedFarads(const chemistry::Catalogue& catalogue, const design::Cell& cell,
-                                   design::Side side, double seconds, const Draw& draw);
+                                   const ElectrodeParameters& parameters, double seconds);
 
-/// Oxygen current of an open face at most, A/m², where the catalogue gives one for the material; `fallback`
-/// stands for the layer otherwise.
+/// Oxygen current of an open face at most, A/m²: of the material where the catalogue knows its film,
+/// otherwise `layerAmpsPerM2` with the parameters' doubt.
 [[nodiscard]] double breathingLimit(const chemistry::Catalogue& catalogue, const design::Cell& cell,
-                                    design::Side side, const chemistry::FactorSpread& fallback,
-                                    const Draw& draw);
+                                    const ElectrodeParameters& parameters, double layerAmpsPerM2);
 
 /// What the holes of a wall oppose to a gas of `diffusivity` (m²/s), s/m; 0 without a wall.
 [[nodiscard]] double openingsResistance(const design::Electrode& electrode, double diffusivity);

@@ -40,23 +40,16 @@ double flux(const TransportContext& context, SpeciesIndex species, double concen
     double perUnit = d / layer(context, d) / obstruction;
     if (context.moment == Moment::First) {
         // What fills the pores is used before any has to come from outside.
-        const Electrode& electrode = context.cell.electrode(context.side);
+        const Electrode& electrode = context.electrode();
         perUnit += context.catalogue.materials[electrode.material].porosity * electrode.thicknessMetres /
                    kFirstMomentSeconds;
     }
     return base::kFaraday * concentration * perUnit;
 }
 
-/// Still liquid is never quite still, and diffusion in strong liquids is slower than in water.
-double flowDoubt(const TransportContext& context) {
-    return context.draw.factor(context.side == Side::Negative ? "supply at the negative electrode"
-                                                              : "supply at the positive electrode",
-                               {1.0, 1.5});
-}
-
 /// Hydrogen ions arrive free and carried by weak acids.
 double protonFlux(const TransportContext& context) {
-    const auto& solution = context.cell.solution(context.side);
+    const auto& solution = context.solution();
     double total = 0.0;
     for (SpeciesIndex s = 0; s < context.catalogue.species.size(); ++s) {
         const double protons =
@@ -65,39 +58,37 @@ double protonFlux(const TransportContext& context) {
             total += protons * flux(context, s, solution.concentration(s));
         }
     }
-    return total * flowDoubt(context);
+    return total * context.parameters.supplyFactor;
 }
 
 double oxygenLimit(const TransportContext& context, double electrons) {
-    const Electrode& electrode = context.cell.electrode(context.side);
+    constexpr double kOpenFace = 4.0; // times as much as through liquid (common practice, no source)
+    const Electrode& electrode = context.electrode();
     if (electrode.air == Air::None) {
         return 0.0;
     }
-    const auto& solution = context.cell.solution(context.side);
+    const auto& solution = context.solution();
     const SpeciesIndex dissolved = context.catalogue.key.dissolvedOxygen;
     const double still = electrons * flux(context, dissolved, solution.concentration(dissolved)) *
-                         solution.mixture.stillOxygenFactor *
-                         context.draw.factor("oxygen supply in still liquid", {1.0, 2.0});
+                         solution.mixture.stillOxygenFactor * context.parameters.stillOxygenFactor;
     if (electrode.air == Air::Still) {
         return still;
     }
-    return std::max(still, breathingLimit(context.catalogue, context.cell, context.side, {4.0 * still, 2.0},
-                                          context.draw));
+    return std::max(still,
+                    breathingLimit(context.catalogue, context.cell, context.parameters, kOpenFace * still));
 }
 
 /// mol/m³. The rate law divides a branch by its limit, and both fall with the concentration alike; so an
 /// absent product takes the same trace here as in the Nernst potential.
-double presentOrTrace(const TransportContext& context, const chemistry::Reaction& reaction,
-                      SpeciesIndex species) {
-    const auto& solution = context.cell.solution(context.side);
-    const double used =
-        activityOrTrace(context.cell, context.side, context.catalogue, reaction, species, context.draw);
-    return used != solution.activity[species]
-               ? solution.labileConcentrationAt(context.catalogue, species, used)
-               : solution.labileConcentration(context.catalogue, species);
+double presentOrTrace(const TransportContext& context, const ActivityTerm& term) {
+    const auto& solution = context.solution();
+    const double used = activityOrTrace(term, solution);
+    return used != solution.activity[term.species]
+               ? solution.labileConcentrationAt(context.catalogue, term.species, used)
+               : solution.labileConcentration(context.catalogue, term.species);
 }
 
-bool isReactant(const SpeciesTerm& term, Branch branch) {
+template <typename Term> bool isReactant(const Term& term, Branch branch) {
     return branch == Branch::Cathodic ? term.count < 0.0 : term.count > 0.0;
 }
 
@@ -111,7 +102,7 @@ bool holds(const chemistry::Material& material, SpeciesIndex solid) {
 
 /// In the electrode, its powders or a collector that its pores lay bare.
 bool holds(const TransportContext& context, SpeciesIndex solid) {
-    const Electrode& electrode = context.cell.electrode(context.side);
+    const Electrode& electrode = context.electrode();
     const auto& materials = context.catalogue.materials;
     return std::find(electrode.made.begin(), electrode.made.end(), solid) != electrode.made.end() ||
            holds(materials[electrode.material], solid) ||
@@ -154,10 +145,11 @@ bool needsAcid(const chemistry::Catalogue& catalogue, const chemistry::Reaction&
     return std::all_of(reaction.terms.begin(), reaction.terms.end(), isProtonOrGas);
 }
 
-double supplyLimit(const TransportContext& context, const chemistry::Reaction& reaction, Branch branch) {
+double supplyLimit(const TransportContext& context, const ReactionParameters& parameters, Branch branch) {
     const auto& key = context.catalogue.key;
+    const chemistry::Reaction& reaction = *parameters.reaction;
     double inverse = 0.0;
-    for (const SpeciesTerm& term : reaction.terms) {
+    for (const ActivityTerm& term : parameters.terms) {
         if (!isReactant(term, branch) || term.species == key.solvent) {
             continue;
         }
@@ -168,8 +160,8 @@ double supplyLimit(const TransportContext& context, const chemistry::Reaction& r
         } else if (term.species == key.hydrogenIon) {
             limit = needsAcid(context.catalogue, reaction) ? perUnit * protonFlux(context) : limit;
         } else if (context.catalogue.species[term.species].isDissolved()) {
-            limit = perUnit * flux(context, term.species, presentOrTrace(context, reaction, term.species)) *
-                    flowDoubt(context);
+            limit = perUnit * flux(context, term.species, presentOrTrace(context, term)) *
+                    context.parameters.supplyFactor;
         } else if (context.catalogue.species[term.species].formula.phase == chemistry::Phase::Gas) {
             limit = 0.0; // nothing stores a gas at an electrode unless air brings it
         }
@@ -189,7 +181,7 @@ std::optional<SpeciesIndex> absentReactant(const TransportContext& context,
             continue;
         }
         if (term.species == key.oxygenGas) {
-            if (context.cell.electrode(context.side).air == Air::None) {
+            if (context.electrode().air == Air::None) {
                 return term.species;
             }
             continue;
@@ -202,8 +194,7 @@ std::optional<SpeciesIndex> absentReactant(const TransportContext& context,
             std::any_of(reaction.traces.begin(), reaction.traces.end(),
                         [&](const chemistry::Trace& trace) { return trace.species == term.species; });
         if (!assumed && context.catalogue.species[term.species].isDissolved() &&
-            context.cell.solution(context.side).labileConcentration(context.catalogue, term.species) <
-                kAbsentConcentration) {
+            context.solution().labileConcentration(context.catalogue, term.species) < kAbsentConcentration) {
             return term.species;
         }
     }

@@ -8,7 +8,7 @@
 // Source     Nernst layer: Bard & Faulkner, Electrochemical Methods, 2nd ed., ch. 1 and 5.
 #pragma once
 #include "core/design/Cell.h"
-#include "core/electrode/Draw.h"
+#include "core/electrode/Parameters.h"
 #include <optional>
 
 namespace anodex::electrode {
@@ -22,13 +22,15 @@ inline constexpr double kFirstMomentSeconds = 5.0;    // until a reading is take
 struct TransportContext {
     const chemistry::Catalogue& catalogue;
     const design::Cell& cell;
-    design::Side side;
+    const ElectrodeParameters& parameters;
     Moment moment;
-    const Draw& draw;
+
+    [[nodiscard]] const design::Electrode& electrode() const { return cell.electrode(parameters.side); }
+    [[nodiscard]] const chemistry::Solution& solution() const { return cell.solution(parameters.side); }
 };
 
 /// Limit of the reaction's oxidation (anodic) or reduction; infinity when only solids and solvent take part.
-[[nodiscard]] double supplyLimit(const TransportContext& context, const chemistry::Reaction& reaction,
+[[nodiscard]] double supplyLimit(const TransportContext& context, const ReactionParameters& reaction,
                                  chemistry::Branch branch);
 
 /// The reactant that is absent altogether, if one is: not in the liquid, or a solid that neither is in the

@@ -30,7 +30,8 @@ constexpr const char* kConstantSource = "CODATA 2018";
 class Explainer {
 public:
     Explainer(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation)
-        : m_catalogue(catalogue), m_cell(cell), m_evaluation(evaluation) {}
+        : m_catalogue(catalogue), m_cell(cell), m_evaluation(evaluation),
+          m_compiled(cell::compile(catalogue, cell)) {}
 
     [[nodiscard]] Explanation of(const QuantityKey& key) const {
         switch (key.quantity) {
@@ -89,10 +90,11 @@ private:
 
     [[nodiscard]] Explanation equilibrium(Side side, std::size_t reactionIndex) const {
         const chemistry::Reaction& reaction = m_catalogue.reactions[reactionIndex];
-        const electrode::Draw nominal = electrode::Draw::nominal();
+        const electrode::ReactionParameters& parameters = m_compiled.electrode(side).reactions[reactionIndex];
+        const chemistry::Solution& solution = m_cell.solution(side);
         Explanation result{"E(" + reaction.equation + ")",
                            "E = E° + (dE°/dT)(T − 298.15) − RT/(nF) · ln Q",
-                           electrode::nernstVolts(m_catalogue, m_cell, side, reaction, nominal),
+                           electrode::nernstVolts(parameters, solution),
                            Unit::Volt,
                            {kNernstSource},
                            {}};
@@ -101,9 +103,8 @@ private:
             input("dE°/dT per K", reaction.standardVoltsPerKelvin, Unit::Volt, reaction.sources));
         result.inputs.push_back(input("T", m_cell.temperatureKelvin, Unit::Kelvin));
         result.inputs.push_back(input("n", reaction.electrons, Unit::None));
-        for (const chemistry::SpeciesTerm& term : reaction.terms) {
-            const double activity =
-                electrode::activityOrTrace(m_cell, side, m_catalogue, reaction, term.species, nominal);
+        for (const electrode::ActivityTerm& term : parameters.terms) {
+            const double activity = electrode::activityOrTrace(term, solution);
             const chemistry::Species& species = m_catalogue.species[term.species];
             const bool inLiquid = species.isDissolved();
             result.inputs.push_back(
@@ -341,6 +342,7 @@ private:
     const Catalogue& m_catalogue;
     const Cell& m_cell;
     const Evaluation& m_evaluation;
+    cell::CompiledCell m_compiled;
 };
 
 } // namespace

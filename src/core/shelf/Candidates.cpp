@@ -1,7 +1,8 @@
 #include "core/shelf/Candidates.h"
-#include "core/design/Resolve.h"
 
 #include "core/chemistry/NameLookup.h"
+#include "core/design/Identify.h"
+#include "core/design/Resolve.h"
 #include "core/electrode/PorousLayer.h"
 
 #include <algorithm>
@@ -57,7 +58,7 @@ tl::expected<Candidates, DesignError> Candidates::create(const Catalogue& catalo
         electrode.material = owned.material;
         electrode.wettedAreaM2 = owned.areaM2;
         electrode.massKg = owned.massKg;
-        const auto found = chemistry::findMaterial(catalogue, owned.material);
+        const auto found = design::findMaterial(catalogue, owned.material);
         if (found && electrode::breathesByNature(catalogue.materials[*found])) {
             electrode.air = design::Air::Breathing;
         }
@@ -90,7 +91,7 @@ void Candidates::pour(const Catalogue& catalogue) {
         m_priced = m_priced || owned.price.has_value();
     }
     for (const OwnedSubstance& owned : m_shelf.substances) {
-        const auto found = chemistry::findSubstance(catalogue, owned.substance);
+        const auto found = design::findSubstance(catalogue, owned.substance);
         double most = kStrong;
         double molarMass = 0.0;
         if (found) {
@@ -132,7 +133,7 @@ std::optional<DesignError> Candidates::solve(const Catalogue& catalogue) {
     };
     CellDesign plain;
     plain.liquid.basis = LiquidBasis::FinishedVolume;
-    plain.negative.material = plain.positive.material = catalogue.materials.front().id;
+    plain.negative.material = plain.positive.material = design::namedAs(catalogue.materials.front());
     for (std::size_t i = 0; i < m_electrodes.size(); ++i) {
         CellDesign design = plain;
         design.negative = m_electrodes[i];
@@ -185,7 +186,7 @@ std::optional<DesignError> Candidates::solve(const Catalogue& catalogue) {
 }
 
 std::size_t Candidates::substanceOf(std::size_t pour) const {
-    const std::string& name = m_pours[pour].design.solutes.front().substance;
+    const design::Named& name = m_pours[pour].design.solutes.front().substance;
     for (std::size_t i = 0; i < m_shelf.substances.size(); ++i) {
         if (m_shelf.substances[i].substance == name) {
             return i;

@@ -1,8 +1,9 @@
 #include "core/shelf/Changes.h"
-#include "core/design/Resolve.h"
 
 #include "core/base/Constants.h"
 #include "core/base/Fault.h"
+#include "core/design/Identify.h"
+#include "core/design/Resolve.h"
 #include "core/electrode/PorousLayer.h"
 
 #include <algorithm>
@@ -179,13 +180,13 @@ private:
         for (const Material& material : m_catalogue.materials) {
             if (material.wettedShareAsCollector > 0.0 && !m_design.electrode(side).collector) {
                 attempt(ChangeKind::Collector, side, [&](CellDesign& design) {
-                    design.electrode(side).collector = design::CollectorDesign{material.name, {}};
+                    design.electrode(side).collector = design::CollectorDesign{design::namedAs(material), {}};
                 });
             }
             if (material.specificAreaM2PerKg > 0.0 && m_design.electrode(side).additives.empty()) {
                 attempt(ChangeKind::Powder, side, [&](CellDesign& design) {
                     design.electrode(side).additives = {
-                        {material.name, kPowderShare * m_start->cell.electrode(side).massKg}};
+                        {design::namedAs(material), kPowderShare * m_start->cell.electrode(side).massKg}};
                 });
             }
         }
@@ -198,7 +199,7 @@ private:
             }
             attempt(ChangeKind::Material, side, [&](CellDesign& design) {
                 ElectrodeDesign& electrode = design.electrode(side);
-                electrode.material = material.name;
+                electrode.material = design::namedAs(material);
                 electrode.massKg.reset();
                 electrode.measuredMassKg.reset();
                 electrode.thicknessMetres.reset();

@@ -2,14 +2,14 @@
 //
 // Units      SI; prices in whatever currency, of the whole item.
 #pragma once
+#include "core/design/Named.h"
 #include <optional>
-#include <string>
 #include <vector>
 
 namespace anodex::shelf {
 
 struct OwnedMaterial {
-    std::string material;
+    design::Named material;
     double areaM2 = 1e-3; ///< That would be wetted. > 0.
     std::optional<double> massKg;
     std::optional<double> price;
@@ -17,21 +17,21 @@ struct OwnedMaterial {
 };
 
 struct OwnedSubstance {
-    std::string substance;
+    design::Named substance;
     double massKg = 0.1; ///< > 0.
     std::optional<double> price;
     bool operator==(const OwnedSubstance&) const = default;
 };
 
 struct OwnedLiquid {
-    std::string ready;
+    design::Named ready;
     double volumeM3 = 1e-4; ///< > 0.
     std::optional<double> price;
     bool operator==(const OwnedLiquid&) const = default;
 };
 
 struct OwnedPart {
-    std::string material;
+    design::Named material;
     std::optional<double> price;
     bool operator==(const OwnedPart&) const = default;
 };

@@ -1,7 +1,9 @@
 #include "core/base/Random.h"
 
+#include <algorithm>
 #include <cmath>
 #include <gtest/gtest.h>
+#include <vector>
 
 namespace anodex::base {
 namespace {
@@ -38,9 +40,39 @@ TEST(Random, NormalHasUnitSpread) {
     EXPECT_NEAR(squares / kCount, 1.0, 0.04);
 }
 
+TEST(Random, StrataHoldOneSampleEach) {
+    for (const std::uint64_t samples : {1U, 2U, 3U, 17U, 200U, 1000U}) {
+        for (const std::uint64_t input : {3U, 99U}) {
+            std::vector<int> held(samples, 0);
+            for (std::uint64_t i = 0; i < samples; ++i) {
+                const double share = stratifiedAt(5, i, samples, input);
+                ASSERT_GT(share, 0.0);
+                ASSERT_LT(share, 1.0);
+                ++held[static_cast<std::size_t>(share * static_cast<double>(samples))];
+            }
+            EXPECT_EQ(std::count(held.begin(), held.end(), 1), static_cast<std::ptrdiff_t>(samples));
+        }
+    }
+}
+
+TEST(Random, StrataOfTwoInputsDoNotGoTogether) {
+    constexpr std::uint64_t kSamples = 500;
+    double product = 0.0;
+    double following = 0.0;
+    for (std::uint64_t i = 0; i < kSamples; ++i) {
+        const double one = stratifiedAt(1, i, kSamples, 11) - 0.5;
+        product += one * (stratifiedAt(1, i, kSamples, 12) - 0.5);
+        following += one * (stratifiedAt(1, (i + 1) % kSamples, kSamples, 11) - 0.5);
+    }
+    // Of independent ones the sum has a deviation of √500 / 12 = 1.9.
+    EXPECT_NEAR(product, 0.0, 6.0);
+    EXPECT_NEAR(following, 0.0, 6.0);
+}
+
 TEST(Random, NamesGetDifferentAddresses) {
     EXPECT_NE(addressOf("gap"), addressOf("area"));
-    EXPECT_EQ(addressOf("gap"), addressOf("gap"));
+    EXPECT_NE(addressOf("gap", 1), addressOf("gap", 2));
+    EXPECT_EQ(addressOf("gap", 1), addressOf("gap", 1));
 }
 
 } // namespace

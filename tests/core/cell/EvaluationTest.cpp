@@ -208,8 +208,7 @@ TEST(Evaluation, LossesSumToWhatIsMissing) {
         for (const Loss& loss : lossesAt(test::catalogue(), cell, e, amps)) {
             lost += loss.volts;
         }
-        const Polarisation curve(test::catalogue(), cell, electrode::Moment::First,
-                                 electrode::Draw::nominal());
+        const Polarisation curve(cell::compile(test::catalogue(), cell), electrode::Moment::First);
         EXPECT_NEAR(e.thermodynamicVolts - lost, curve.voltsAt(amps), 1e-6);
     }
 }

@@ -11,7 +11,6 @@ namespace anodex::cell {
 namespace {
 
 using design::Cell;
-using electrode::Draw;
 using electrode::Moment;
 
 using Json = nlohmann::ordered_json;
@@ -72,7 +71,7 @@ TEST(Resistance, FollowsLengthOverAreaAndConductivity) {
     Json json = Json::parse(test::lemon());
     json["gap_mm"] = 8;
     const Cell cell = test::cellOf(json.dump());
-    const ResistanceBudget budget = resistanceBudget(test::catalogue(), cell, Draw::nominal());
+    const ResistanceBudget budget = resistanceBudget(compile(test::catalogue(), cell));
     ASSERT_EQ(budget.shares.front().part, ResistancePart::NegativeLiquid);
     EXPECT_NEAR(budget.shares.front().ohm, 0.008 / (cell.solutions[0].conductivity * 2e-4), 1e-9);
 }
@@ -81,7 +80,7 @@ TEST(Resistance, ASeparatorMultipliesItsLayerByTheMacMullinNumber) {
     Json json = Json::parse(test::lemon());
     json["separator"] = {{"material", "blotter"}, {"layers", 2}, {"thickness_mm", 0.5}};
     const Cell cell = test::cellOf(json.dump());
-    const ResistanceBudget budget = resistanceBudget(test::catalogue(), cell, Draw::nominal());
+    const ResistanceBudget budget = resistanceBudget(compile(test::catalogue(), cell));
     ASSERT_EQ(budget.shares.front().part, ResistancePart::Separator);
     const double number = test::catalogue().separators[cell.barrier->separator].macMullin.value;
     EXPECT_NEAR(budget.shares.front().ohm, number * 0.001 / (cell.solutions[0].conductivity * 2e-4), 1e-9);
@@ -94,7 +93,7 @@ TEST(Resistance, CollectorsContactsAndMeasuredElectrodesCount) {
     json["contact_mohm"] = 90;
     const Cell cell = test::cellOf(json.dump());
     double rest = 0.0;
-    for (const ResistanceShare& share : resistanceBudget(test::catalogue(), cell, Draw::nominal()).shares) {
+    for (const ResistanceShare& share : resistanceBudget(compile(test::catalogue(), cell)).shares) {
         rest += share.part == ResistancePart::NegativeLiquid ? 0.0 : share.ohm;
     }
     EXPECT_NEAR(rest, 0.040 + 0.070 + 0.090, 1e-9);
@@ -106,11 +105,12 @@ double oxygenLimit(const char* air, Moment moment) {
     json["positive"]["air"] = air;
     json["electrolyte"].erase("solutes");
     const Cell cell = test::cellOf(json.dump());
-    const Draw nominal = Draw::nominal();
-    for (const auto& reaction : test::catalogue().reactions) {
-        if (reaction.id == "oxygen-four") {
-            return electrode::supplyLimit({test::catalogue(), cell, design::Side::Positive, moment, nominal},
-                                          reaction, chemistry::Branch::Cathodic);
+    const CompiledCell compiled = compile(test::catalogue(), cell);
+    const electrode::ElectrodeParameters& positive = compiled.electrode(design::Side::Positive);
+    for (const electrode::ReactionParameters& reaction : positive.reactions) {
+        if (reaction.reaction->id == "oxygen-four") {
+            return electrode::supplyLimit({test::catalogue(), cell, positive, moment}, reaction,
+                                          chemistry::Branch::Cathodic);
         }
     }
     return -1.0;

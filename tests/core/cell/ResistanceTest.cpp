@@ -27,7 +27,7 @@ Cell roundCell() {
 }
 
 ResistanceBudget budgetOf(const Cell& cell) {
-    return resistanceBudget(test::catalogue(), cell, electrode::Draw::nominal());
+    return resistanceBudget(compile(test::catalogue(), cell));
 }
 
 double partOf(const ResistanceBudget& budget, ResistancePart part) {

@@ -18,7 +18,6 @@ namespace {
 
 using design::Cell;
 using design::Side;
-using electrode::Draw;
 
 using Json = nlohmann::ordered_json;
 
@@ -130,10 +129,10 @@ TEST(Grade, ShiftsOnlyTheCouplesOfItsOwnReagent) {
                      {"positive", electrode(material, 10)},
                      {"electrolyte", water({solute("KOH", 6.0)})}};
         const Cell cell = test::cellOf(json.dump());
-        for (const auto& reaction : test::catalogue().reactions) {
-            if (reaction.id == "mno2-mnooh") {
-                return electrode::nernstVolts(test::catalogue(), cell, Side::Positive, reaction,
-                                              Draw::nominal());
+        const CompiledCell compiled = compile(test::catalogue(), cell);
+        for (const auto& reaction : compiled.electrode(Side::Positive).reactions) {
+            if (reaction.reaction->id == "mno2-mnooh") {
+                return electrode::nernstVolts(reaction, cell.solution(Side::Positive));
             }
         }
         return 0.0;
@@ -146,11 +145,11 @@ TEST(Saturation, MakesTheIonAndTheSaltCoupleOne) {
     const Cell cell = test::cellOf(test::leadAcid(30));
     double ion = 0.0;
     double salt = 0.0;
-    for (const auto& reaction : test::catalogue().reactions) {
-        const double volts =
-            electrode::nernstVolts(test::catalogue(), cell, Side::Negative, reaction, Draw::nominal());
-        ion = reaction.id == "pb2-pb" ? volts : ion;
-        salt = reaction.id == "pbso4-pb" ? volts : salt;
+    const CompiledCell compiled = compile(test::catalogue(), cell);
+    for (const auto& reaction : compiled.electrode(Side::Negative).reactions) {
+        const double volts = electrode::nernstVolts(reaction, cell.solution(Side::Negative));
+        ion = reaction.reaction->id == "pb2-pb" ? volts : ion;
+        salt = reaction.reaction->id == "pbso4-pb" ? volts : salt;
     }
     EXPECT_NEAR(ion, salt, 0.010);
 }
@@ -304,8 +303,9 @@ TEST(Magnesium, LosesAShareOfItsChargeToHydrogen) {
     EXPECT_NEAR(evaluation.sides[0].restVolts, -1.36, 0.05);
     // The leads get 1 - f of what dissolves.
     const Cell cell = test::cellOf(json.dump());
-    const electrode::ElectrodeModel model(test::catalogue(), cell, Side::Negative, electrode::Moment::Settled,
-                                          Draw::nominal());
+    const CompiledCell compiled = compile(test::catalogue(), cell);
+    const electrode::ElectrodeModel model(test::catalogue(), cell, compiled.electrode(Side::Negative),
+                                          electrode::Moment::Settled);
     const double volts = model.potentialAt(1.0);
     double dissolving = 0.0;
     double other = 0.0;

@@ -1,6 +1,7 @@
 // How deep a porous electrode works and how much air it takes in, against sums worked by hand.
 #include "core/electrode/PorousLayer.h"
 #include "core/cell/Evaluation.h"
+#include "core/electrode/CompileElectrode.h"
 #include "tests/support/Samples.h"
 
 #include <cmath>
@@ -23,9 +24,13 @@ Json zincAir(const char* carbon) {
             {"separator", {{"material", "kitchen paper"}, {"layers", 2}}}};
 }
 
+ElectrodeParameters parametersOf(const Cell& cell, Side side = Side::Positive) {
+    return compileElectrode(test::catalogue(), cell, side, Draw::nominal());
+}
+
 double airLimit(const Json& json) {
     const Cell cell = test::cellOf(json.dump());
-    return breathingLimit(test::catalogue(), cell, Side::Positive, {1.0, 1.0}, Draw::nominal());
+    return breathingLimit(test::catalogue(), cell, parametersOf(cell), 1.0);
 }
 
 const chemistry::Material& materialOf(const Json& json) {
@@ -44,9 +49,9 @@ TEST(PorousLayer, PoresResistAsTheirLiquidAndTheirRoom) {
     json["positive"]["filled_pores_percent"] = 50;
     const Cell cell = test::cellOf(json.dump());
     const double room = std::pow(materialOf(json).porosity * 0.5, 1.5);
-    EXPECT_NEAR(poreOhm(test::catalogue(), cell, Side::Positive, Draw::nominal()),
+    EXPECT_NEAR(poreOhm(test::catalogue(), cell, parametersOf(cell)),
                 0.006 / (3.0 * cell.solution(Side::Positive).conductivity * room * 0.002), 1e-9);
-    EXPECT_EQ(poreOhm(test::catalogue(), cell, Side::Negative, Draw::nominal()), 0.0) << "a sheet";
+    EXPECT_EQ(poreOhm(test::catalogue(), cell, parametersOf(cell, Side::Negative)), 0.0) << "a sheet";
 }
 
 TEST(PorousLayer, AThickDoubleLayerChargesAsTheRootOfTime) {
@@ -55,7 +60,7 @@ TEST(PorousLayer, AThickDoubleLayerChargesAsTheRootOfTime) {
     json["electrolyte"]["solutes"][0]["mol_per_L"] = 0.1;
     const Cell thick = test::cellOf(json.dump());
     const auto charged = [&](const Cell& cell, double seconds) {
-        return chargedFarads(test::catalogue(), cell, Side::Positive, seconds, Draw::nominal());
+        return chargedFarads(test::catalogue(), cell, parametersOf(cell), seconds);
     };
     EXPECT_NEAR(charged(thick, 20.0) / charged(thick, 5.0), 2.0, 0.01);
     json["positive"]["thickness_mm"] = 0.02;

@@ -1,5 +1,6 @@
 #include "core/electrode/RateLaw.h"
 #include "core/base/RootFinding.h"
+#include "core/electrode/CompileElectrode.h"
 #include "core/electrode/ElectrodeModel.h"
 #include "tests/support/Samples.h"
 
@@ -82,8 +83,9 @@ TEST(ElectrodeModel, CurrentRisesWithPotentialOnEveryMaterial) {
                 R"(","wetted_area_cm2":10},"positive":{"material":"copper","wetted_area_cm2":10},"electrolyte":)" +
                 liquid + "}");
             for (const Moment moment : {Moment::First, Moment::Settled}) {
-                const ElectrodeModel model(test::catalogue(), cell, design::Side::Negative, moment,
-                                           Draw::nominal());
+                const ElectrodeParameters parameters =
+                    compileElectrode(test::catalogue(), cell, design::Side::Negative, Draw::nominal());
+                const ElectrodeModel model(test::catalogue(), cell, parameters, moment);
                 double last = -1e300;
                 for (double volts = -3.0; volts <= 3.0; volts += 0.05) {
                     const double now = model.currentAt(volts);

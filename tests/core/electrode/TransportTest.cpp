@@ -1,5 +1,6 @@
 // Supply limits against i = n F D c / delta worked by hand.
 #include "core/electrode/Transport.h"
+#include "core/electrode/CompileElectrode.h"
 #include "tests/support/Samples.h"
 
 #include <algorithm>
@@ -18,12 +19,12 @@ using Json = nlohmann::ordered_json;
 
 constexpr double kFaradayConstant = 96485.33;
 
-const chemistry::Reaction& reactionWith(const std::string& equation) {
+std::size_t indexOf(const std::string& equation) {
     const auto& reactions = test::catalogue().reactions;
     const auto found = std::find_if(reactions.begin(), reactions.end(),
                                     [&](const chemistry::Reaction& r) { return r.equation == equation; });
     EXPECT_NE(found, reactions.end()) << equation;
-    return *found;
+    return static_cast<std::size_t>(found - reactions.begin());
 }
 
 const std::string kCopper = "Cu2+ + 2 e- = Cu(s)";
@@ -31,19 +32,20 @@ const std::string kZinc = "Zn2+ + 2 e- = Zn(s)";
 
 struct Supply {
     explicit Supply(const std::string& json, Side where = Side::Positive, Moment when = Moment::Settled)
-        : cell(test::cellOf(json)), side(where), moment(when) {}
+        : cell(test::cellOf(json)), moment(when),
+          parameters(compileElectrode(test::catalogue(), cell, where, Draw::nominal())) {}
     [[nodiscard]] double limit(const std::string& equation, Branch branch) const {
-        return supplyLimit({test::catalogue(), cell, side, moment, draw}, reactionWith(equation), branch);
+        return supplyLimit({test::catalogue(), cell, parameters, moment},
+                           parameters.reactions[indexOf(equation)], branch);
     }
     [[nodiscard]] std::optional<std::string> absent(const std::string& equation, Branch branch) const {
-        const auto found =
-            absentReactant({test::catalogue(), cell, side, moment, draw}, reactionWith(equation), branch);
+        const auto found = absentReactant({test::catalogue(), cell, parameters, moment},
+                                          test::catalogue().reactions[indexOf(equation)], branch);
         return found ? std::optional(test::catalogue().species[*found].name) : std::nullopt;
     }
     design::Cell cell;
-    Side side;
     Moment moment;
-    Draw draw = Draw::nominal();
+    ElectrodeParameters parameters;
 };
 
 double diffusivityOf(const char* species) {

@@ -1,6 +1,7 @@
 #include "app/views/cell/PartChoices.h"
 
 #include "app/views/cell/AirChoices.h"
+#include "core/design/Identify.h"
 
 #include <QCoreApplication>
 #include <QMenu>
@@ -48,8 +49,8 @@ void addCollectors(QMenu& menu, Workbench& bench, design::Side side) {
               [side](design::CellDesign& design) { design.electrode(side).collector.reset(); });
     for (const chemistry::Material& material : bench.catalogue().materials) {
         if (canCollect(material)) {
-            addChoice(*list, bench, q(material.name), now && now->material == material.name,
-                      [side, name = material.name](design::CellDesign& design) {
+            addChoice(*list, bench, q(material.name), now && now->material.id == material.id,
+                      [side, name = design::namedAs(material)](design::CellDesign& design) {
                           design.electrode(side).collector = design::CollectorDesign{name, std::nullopt};
                       });
         }
@@ -65,14 +66,16 @@ void addPowders(QMenu& menu, Workbench& bench, design::Side side) {
         if (material.specificAreaM2PerKg <= 0.0) {
             continue;
         }
-        const bool taken = std::any_of(
-            now.begin(), now.end(), [&](const auto& additive) { return additive.material == material.name; });
+        const bool taken = std::any_of(now.begin(), now.end(), [&](const auto& additive) {
+            return additive.material.id == material.id;
+        });
         addChoice(*list, bench, say("1 g %1").arg(q(material.name)), taken,
-                  [side, taken, name = material.name](design::CellDesign& design) {
+                  [side, taken, name = design::namedAs(material)](design::CellDesign& design) {
                       auto& additives = design.electrode(side).additives;
                       if (taken) {
-                          std::erase_if(additives,
-                                        [&](const auto& additive) { return additive.material == name; });
+                          std::erase_if(additives, [&](const auto& additive) {
+                              return additive.material.id == name.id;
+                          });
                       } else {
                           additives.push_back({name, kPowderKg});
                       }
@@ -131,8 +134,8 @@ void addSeparatorChoices(QMenu& menu, Workbench& bench) {
     addChoice(menu, bench, say("Nothing between"), !now,
               [](design::CellDesign& design) { design.separator.reset(); });
     for (const chemistry::SeparatorMaterial& separator : bench.catalogue().separators) {
-        addChoice(menu, bench, q(separator.name), now && now->material == separator.name,
-                  [name = separator.name](design::CellDesign& design) {
+        addChoice(menu, bench, q(separator.name), now && now->material.id == separator.id,
+                  [name = design::namedAs(separator)](design::CellDesign& design) {
                       design.separator = design::SeparatorDesign{name, {}, {}};
                   });
     }
@@ -140,12 +143,13 @@ void addSeparatorChoices(QMenu& menu, Workbench& bench) {
 
 void addVesselChoices(QMenu& menu, Workbench& bench) {
     QMenu* cases = menu.addMenu(say("Case"));
-    const std::string& now = bench.design().caseMaterial;
+    const design::Named& now = bench.design().caseMaterial;
     addChoice(*cases, bench, say("Not said"), now.empty(),
-              [](design::CellDesign& design) { design.caseMaterial.clear(); });
+              [](design::CellDesign& design) { design.caseMaterial = {}; });
     for (const chemistry::CaseMaterial& material : bench.catalogue().cases) {
-        addChoice(*cases, bench, q(material.name), now == material.name,
-                  [name = material.name](design::CellDesign& design) { design.caseMaterial = name; });
+        addChoice(
+            *cases, bench, q(material.name), now.id == material.id,
+            [name = design::namedAs(material)](design::CellDesign& design) { design.caseMaterial = name; });
     }
     addPlaces(menu, bench);
     addChoice(menu, bench, say("Tight lid"), bench.design().closed,

@@ -248,8 +248,8 @@ void ChargeLadder::addSupply(std::vector<PictureItem>& items) const {
     item.area = QRectF(middle - Theme::em(4.2), Theme::em(0.3), Theme::em(8.4), Theme::em(2.0));
     item.role = QAccessible::StaticText;
     item.name = tr("Supply");
-    const std::string& negative = m_bench.design().negative.material;
-    const std::string& positive = m_bench.design().positive.material;
+    const std::string& negative = m_bench.design().negative.material.written;
+    const std::string& positive = m_bench.design().positive.material.written;
     item.value = tr("plus on %1, minus on %2")
                      .arg(q(m_charging->reversed ? negative : positive),
                           q(m_charging->reversed ? positive : negative));
@@ -276,7 +276,7 @@ void ChargeLadder::addSupply(std::vector<PictureItem>& items) const {
             painter.setPen(c.ink);
             painter.setFont(Theme::font(1.0, true));
             const QRectF line(x - Theme::em(7.0), top() - Theme::em(2.5), Theme::em(14.0), Theme::em(1.2));
-            drawElided(painter, line, q(m_bench.design().electrode(side).material), Qt::AlignCenter);
+            drawElided(painter, line, q(m_bench.design().electrode(side).material.written), Qt::AlignCenter);
             painter.setPen(c.faint);
             painter.setFont(Theme::font(0.85));
             drawElided(painter, line.translated(0, Theme::em(1.15)),

@@ -5,6 +5,7 @@
 #include "app/views/couple/Ladder.h"
 #include "app/views/couple/LiquidPanel.h"
 #include "app/views/couple/MaterialPicker.h"
+#include "core/design/Identify.h"
 #include "wording/Quantities.h"
 
 #include <QHBoxLayout>
@@ -229,7 +230,7 @@ void CoupleView::splitOrJoin() {
         const auto divider = std::find_if(separators.begin(), separators.end(),
                                           [](const chemistry::SeparatorMaterial& s) { return s.divides; });
         if (!design.separator && divider != separators.end()) {
-            design.separator = design::SeparatorDesign{divider->name, {}, {}};
+            design.separator = design::SeparatorDesign{design::namedAs(*divider), {}, {}};
         }
     }
     m_bench.edit(design);

@@ -63,9 +63,8 @@ void Curves::compute() {
     }
     const auto& catalogue = m_bench.catalogue();
     const cell::Evaluation& e = *outcome.evaluation;
-    const electrode::Draw nominal = electrode::Draw::nominal();
-    const cell::Polarisation first(catalogue, *outcome.cell, electrode::Moment::First, nominal);
-    const cell::Polarisation settled(catalogue, *outcome.cell, electrode::Moment::Settled, nominal);
+    const cell::Polarisation first(cell::compile(catalogue, *outcome.cell), electrode::Moment::First);
+    const cell::Polarisation settled(cell::compile(catalogue, *outcome.cell), electrode::Moment::Settled);
     Lines lines;
     lines.first = first.curve(e.first.shortCircuitAmps, kPoints);
     lines.settled = settled.curve(e.settled.shortCircuitAmps, kPoints);

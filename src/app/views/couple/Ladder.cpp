@@ -355,7 +355,7 @@ void Ladder::addLoaded(std::vector<PictureItem>& items) const {
 
 void Ladder::addFoot(std::vector<PictureItem>& items, design::Side side) const {
     const double x = columnX(side);
-    const QString material = q(m_bench.design().electrode(side).material);
+    const QString material = q(m_bench.design().electrode(side).material.written);
     PictureItem item;
     item.id = QStringLiteral("foot:%1").arg(static_cast<int>(side));
     const double wide = std::min(Theme::em(12.0), 0.38 * (width() - voltAxisWidth()));

@@ -85,10 +85,10 @@ void LiquidPanel::refresh() {
     m_title->setWhole(!two                               ? tr("Liquid")
                       : m_side == design::Side::Negative ? tr("Negative liquid")
                                                          : tr("Positive liquid"));
-    QString shape = QString::fromStdString(liquid().ready) +
+    QString shape = QString::fromStdString(liquid().ready.written) +
                     QChar::fromLatin1(static_cast<char>('0' + static_cast<int>(liquid().basis)));
     for (const design::SoluteDesign& solute : liquid().solutes) {
-        shape += QLatin1Char('|') + QString::fromStdString(solute.substance);
+        shape += QLatin1Char('|') + QString::fromStdString(solute.substance.written);
     }
     if (shape != m_shape) {
         m_shape = shape;
@@ -119,13 +119,13 @@ void LiquidPanel::rebuildRows() {
     m_fields.clear();
     clear(m_rows);
     const chemistry::Substance* solvent = m_bench.catalogue().solvent();
-    const QString base = !liquid().ready.empty() ? QString::fromStdString(liquid().ready)
+    const QString base = !liquid().ready.empty() ? QString::fromStdString(liquid().ready.written)
                          : liquid().basis == design::LiquidBasis::FinishedVolume ? tr("made up to")
                          : solvent != nullptr ? QString::fromStdString(solvent->name)
                                               : QString();
     addRow(base, basisText(liquid()), kBasisRow);
     for (std::size_t i = 0; i < liquid().solutes.size(); ++i) {
-        addRow(QString::fromStdString(liquid().solutes[i].substance),
+        addRow(QString::fromStdString(liquid().solutes[i].substance.written),
                q(wording::amountText(liquid().solutes[i].amount)), static_cast<int>(i));
     }
 }
@@ -256,11 +256,11 @@ void LiquidPanel::pour() {
     design::CellDesign design = m_bench.design();
     design::LiquidDesign& changed = design.liquidAt(m_side);
     if (poured.readyLiquid) {
-        changed.ready = poured.name;
+        changed.ready = {poured.name, {}};
         changed.basis = design::LiquidBasis::FinishedVolume;
         changed.basisValue = poured.amount.value;
     } else {
-        changed.solutes.push_back({poured.name, poured.amount});
+        changed.solutes.push_back({{poured.name, {}}, poured.amount});
     }
     m_pour->setText(QString());
     m_bench.edit(design);

@@ -1,5 +1,6 @@
 #include "app/views/couple/MaterialPicker.h"
 
+#include "core/design/Identify.h"
 #include "core/electrode/PorousLayer.h"
 #include "wording/FindingText.h"
 #include "wording/Quantities.h"
@@ -69,7 +70,7 @@ void MaterialPicker::list() {
             words << QString::fromStdString(alias);
         }
         row->setData(Qt::UserRole + 2, words.join(QLatin1Char(' ')).toLower());
-        if (material.name == m_bench.design().electrode(m_side).material) {
+        if (material.id == m_bench.design().electrode(m_side).material.id) {
             m_list->setCurrentItem(row);
         }
     }
@@ -93,7 +94,7 @@ void MaterialPicker::foretell(QListWidgetItem& row, std::size_t index) {
     const chemistry::Material& material = m_bench.catalogue().materials[index];
     design::CellDesign candidate = m_bench.design();
     design::ElectrodeDesign& electrode = candidate.electrode(m_side);
-    electrode.material = material.name;
+    electrode.material = design::namedAs(material);
     electrode.massKg.reset();
     electrode.thicknessMetres.reset();
     electrode.air = usualAir(material);
@@ -130,10 +131,11 @@ void MaterialPicker::choose() {
     }
     design::CellDesign design = m_bench.design();
     design::ElectrodeDesign& electrode = design.electrode(m_side);
-    const std::string name = row->data(Qt::UserRole).toString().toStdString();
-    if (electrode.material != name) {
+    const chemistry::Material& chosen =
+        m_bench.catalogue().materials[static_cast<std::size_t>(m_list->row(row))];
+    if (electrode.material.id != chosen.id) {
         // What was weighed or measured belonged to the old material.
-        electrode.material = name;
+        electrode.material = design::namedAs(chosen);
         electrode.massKg.reset();
         electrode.measuredMassKg.reset();
         electrode.thicknessMetres.reset();

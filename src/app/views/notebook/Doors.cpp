@@ -18,9 +18,9 @@ namespace {
 QString firstAnswers() {
     const auto design = formats::readCellFile(formats::embeddedFile("starters/first.cell.json"));
     return design ? Doors::tr("%1, %2 and %3")
-                        .arg(QString::fromStdString(design->negative.material),
-                             QString::fromStdString(design->positive.material),
-                             QString::fromStdString(design->liquid.ready))
+                        .arg(QString::fromStdString(design->negative.material.written),
+                             QString::fromStdString(design->positive.material.written),
+                             QString::fromStdString(design->liquid.ready.written))
                   : QString();
 }
 

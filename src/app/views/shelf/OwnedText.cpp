@@ -82,7 +82,7 @@ void place(std::vector<Entry>& list, Entry entry, const Name& nameOf) {
     }
 }
 
-const auto kMaterialName = [](const auto& owned) { return owned.material; };
+const auto kMaterialName = [](const auto& owned) { return owned.material.written; };
 
 std::optional<shelf::OwnedMaterial> materialFrom(const chemistry::Catalogue& catalogue, const Typed& typed) {
     const auto index = chemistry::findMaterial(catalogue, typed.name);
@@ -132,16 +132,16 @@ std::optional<shelf::Shelf> withOwned(const chemistry::Catalogue& catalogue, she
         return std::nullopt;
     }
     if (typed.measuredIn(Dimension::CubicMetre) && chemistry::findLiquid(catalogue, typed.name)) {
-        place(shelf.liquids, {name, typed.amount->value, typed.price},
-              [](const auto& one) { return one.ready; });
+        place(shelf.liquids, {{name, {}}, typed.amount->value, typed.price},
+              [](const auto& one) { return one.ready.written; });
         return shelf;
     }
     if (!typed.amount && chemistry::findSeparator(catalogue, typed.name)) {
-        place(shelf.separators, {name, typed.price}, kMaterialName);
+        place(shelf.separators, {{name, {}}, typed.price}, kMaterialName);
         return shelf;
     }
     if (!typed.amount && chemistry::findCase(catalogue, typed.name)) {
-        place(shelf.cases, {name, typed.price}, kMaterialName);
+        place(shelf.cases, {{name, {}}, typed.price}, kMaterialName);
         return shelf;
     }
     if (auto owned = materialFrom(catalogue, typed)) {
@@ -149,8 +149,8 @@ std::optional<shelf::Shelf> withOwned(const chemistry::Catalogue& catalogue, she
         return shelf;
     }
     if (typed.measuredIn(Dimension::Kilogram) && chemistry::findSubstance(catalogue, typed.name)) {
-        place(shelf.substances, {name, typed.amount->value, typed.price},
-              [](const auto& one) { return one.substance; });
+        place(shelf.substances, {{name, {}}, typed.amount->value, typed.price},
+              [](const auto& one) { return one.substance.written; });
         return shelf;
     }
     if (chemistry::findSubstance(catalogue, typed.name)) {
@@ -196,21 +196,21 @@ std::vector<OwnedThing> thingsOn(const shelf::Shelf& shelf) {
     };
     for (std::size_t i = 0; i < shelf.materials.size(); ++i) {
         const shelf::OwnedMaterial& one = shelf.materials[i];
-        add(Kind::Material, i, one.material, number(one.areaM2 * 1e4, "cm²"), one.price);
+        add(Kind::Material, i, one.material.written, number(one.areaM2 * 1e4, "cm²"), one.price);
     }
     for (std::size_t i = 0; i < shelf.substances.size(); ++i) {
         const shelf::OwnedSubstance& one = shelf.substances[i];
-        add(Kind::Substance, i, one.substance, number(one.massKg * 1e3, "g"), one.price);
+        add(Kind::Substance, i, one.substance.written, number(one.massKg * 1e3, "g"), one.price);
     }
     for (std::size_t i = 0; i < shelf.liquids.size(); ++i) {
         const shelf::OwnedLiquid& one = shelf.liquids[i];
-        add(Kind::Liquid, i, one.ready, number(one.volumeM3 * 1e6, "mL"), one.price);
+        add(Kind::Liquid, i, one.ready.written, number(one.volumeM3 * 1e6, "mL"), one.price);
     }
     for (std::size_t i = 0; i < shelf.separators.size(); ++i) {
-        add(Kind::Separator, i, shelf.separators[i].material, {}, shelf.separators[i].price);
+        add(Kind::Separator, i, shelf.separators[i].material.written, {}, shelf.separators[i].price);
     }
     for (std::size_t i = 0; i < shelf.cases.size(); ++i) {
-        add(Kind::Case, i, shelf.cases[i].material, {}, shelf.cases[i].price);
+        add(Kind::Case, i, shelf.cases[i].material.written, {}, shelf.cases[i].price);
     }
     return things;
 }

@@ -16,11 +16,11 @@ QString q(const std::string& text) {
 
 QString liquidName(const design::LiquidDesign& liquid) {
     if (!liquid.ready.empty()) {
-        return q(liquid.ready);
+        return q(liquid.ready.written);
     }
     QStringList names;
     for (const design::SoluteDesign& solute : liquid.solutes) {
-        names << q(solute.substance);
+        names << q(solute.substance.written);
     }
     return names.join(QStringLiteral(", "));
 }
@@ -30,7 +30,7 @@ QString between(const design::CellDesign& design) {
     if (design.positiveLiquid) {
         text += QStringLiteral(" | ") + liquidName(*design.positiveLiquid);
     }
-    return design.separator ? text + QStringLiteral(", ") + q(design.separator->material) : text;
+    return design.separator ? text + QStringLiteral(", ") + q(design.separator->material.written) : text;
 }
 
 } // namespace
@@ -83,8 +83,8 @@ double Ranking::share(const ScreenedCell& cell) const {
 
 PictureItem Ranking::row(std::size_t index, const QRectF& area) const {
     const ScreenedCell& cell = m_state.best[index];
-    const QString negative = q(cell.design.negative.material);
-    const QString positive = q(cell.design.positive.material);
+    const QString negative = q(cell.design.negative.material.written);
+    const QString positive = q(cell.design.positive.material.written);
     PictureItem item;
     item.id = QStringLiteral("cell:%1").arg(index);
     item.area = area;

@@ -244,7 +244,7 @@ void ShelfView::take(const ScreenState& state) {
 }
 
 void ShelfView::choose(design::CellDesign design) {
-    design.name = design.negative.material + " and " + design.positive.material;
+    design.name = design.negative.material.written + " and " + design.positive.material.written;
     m_bench.startDesign(design);
     emit stationAsked(QStringLiteral("couple"));
 }

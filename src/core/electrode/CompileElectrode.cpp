@@ -1,0 +1,240 @@
+#include "core/electrode/CompileElectrode.h"
+
+#include <algorithm>
+#include <cmath>
+#include <limits>
+
+namespace anodex::electrode {
+namespace {
+
+using chemistry::Catalogue;
+using chemistry::FactorSpread;
+using chemistry::Material;
+using chemistry::Reaction;
+using chemistry::SpeciesIndex;
+using chemistry::SurfaceKinetics;
+using design::Electrode;
+using design::Side;
+
+// A product nobody poured in is there in traces, however clean the liquid (from memory).
+constexpr double kTraceActivity = 3e-6; // about the middle of the two below
+constexpr double kTraceLow = 1e-7;
+constexpr double kTraceHigh = 1e-4;
+constexpr FactorSpread kFlow{1.0, 1.5}; // still liquid is never quite still (common practice, no source)
+constexpr FactorSpread kStillOxygen{1.0, 2.0}; // from memory
+constexpr FactorSpread kLayerAir{1.0, 2.0};    // where no limit is known (common practice, no source)
+constexpr FactorSpread kPaths{1.0, 1.4};       // through pores (common practice, no source)
+constexpr double kLeastLiquidDoubt = 1.05;     // of weighing and mixing (common practice, no source)
+constexpr double kUnit = 1.0;                  // 5-95 % of a state told in units of its span
+
+/// A phase exposed to the liquid.
+struct Face {
+    SpeciesIndex phase = 0;
+    double trueArea = 0.0;
+    double geometricArea = 0.0;
+    double porousCrossover = 0.0; // A
+};
+
+class Compiler {
+public:
+    Compiler(const Catalogue& catalogue, const design::Cell& cell, Side side, const Draw& draw)
+        : m_catalogue(catalogue), m_cell(cell), m_electrode(cell.electrode(side)),
+          m_material(catalogue.materials[m_electrode.material]), m_draw(draw) {
+        m_parameters.side = side;
+    }
+
+    ElectrodeParameters compiled() {
+        takeMaterial();
+        takeSurroundings();
+        const std::vector<Face> faces = facesOf();
+        for (std::size_t r = 0; r < m_catalogue.reactions.size(); ++r) {
+            takeReaction(m_catalogue.reactions[r]);
+            for (const Face& face : faces) {
+                takeRoutes(r, face);
+            }
+        }
+        return std::move(m_parameters);
+    }
+
+private:
+    void takeMaterial() {
+        m_parameters.resistivityOhmMetres = resistivityOf(m_material);
+        m_parameters.throughOhmM2 = m_draw.factor({InputKind::Film, m_material.id}, m_material.throughOhmM2);
+        m_parameters.utilisation =
+            std::min(1.0, m_draw.factor({InputKind::Utilisation, m_material.id}, m_material.utilisation));
+        if (m_material.plating) {
+            m_parameters.platingMetres =
+                m_draw.factor({InputKind::Plating, m_material.id}, m_material.plating->thicknessMetres);
+        }
+        m_parameters.pathFactor = m_draw.factor({InputKind::Pores, m_material.id}, kPaths);
+        const InputKey air{InputKind::AirSupply, m_material.id};
+        if (m_material.breathingLimit) {
+            m_parameters.breathingAmpsPerM2 = m_draw.factor(air, *m_material.breathingLimit);
+        } else {
+            m_parameters.breathingFactor = m_draw.factor(air, kLayerAir);
+        }
+        m_parameters.surfaceState = m_draw.offset({InputKind::SurfaceState, m_material.id}, {0.0, kUnit});
+        if (m_electrode.collector) {
+            const Material& collector = m_catalogue.materials[*m_electrode.collector];
+            m_parameters.collectorResistivityOhmMetres = resistivityOf(collector);
+            m_parameters.collectorThroughOhmM2 =
+                m_draw.factor({InputKind::Film, collector.id}, collector.throughOhmM2);
+        }
+    }
+
+    void takeSurroundings() {
+        const int side = m_parameters.side == Side::Negative ? 0 : 1;
+        const double doubt =
+            std::max(kLeastLiquidDoubt, m_cell.liquidDoubtFactor[static_cast<std::size_t>(side)]);
+        m_parameters.liquidConductivityFactor =
+            m_draw.factor({InputKind::LiquidConductivity, {}, m_cell.twoLiquids ? side : 0}, {1.0, doubt});
+        m_parameters.supplyFactor = m_draw.factor({InputKind::Supply, {}, side}, kFlow);
+        m_parameters.stillOxygenFactor = m_draw.factor({InputKind::StillOxygen, {}}, kStillOxygen);
+    }
+
+    [[nodiscard]] double resistivityOf(const Material& material) const {
+        return m_draw.factor({InputKind::Resistivity, material.id},
+                             {material.resistivityOhmMetres, material.resistivitySpread});
+    }
+
+    [[nodiscard]] std::vector<Face> facesOf() const {
+        std::vector<Face> faces;
+        const auto add = [&](const Material& material, double trueArea, double geometricArea) {
+            for (const chemistry::SurfacePart& part : material.surfaces) {
+                faces.push_back({part.phase, part.share * trueArea, part.share * geometricArea,
+                                 part.share * material.porousCrossover * geometricArea});
+            }
+        };
+        const auto roughness = [&](const Material& material) {
+            return m_draw.factor({InputKind::Roughness, material.id}, material.roughness);
+        };
+        const double area = m_electrode.areaM2;
+        add(m_material, area * roughness(m_material), area);
+        for (const design::ElectrodeAdditive& additive : m_electrode.additives) {
+            const Material& powder = m_catalogue.materials[additive.material];
+            constexpr double kLeastArea = 1e-9; // m²
+            add(powder, std::max(additive.massKg * powder.specificAreaM2PerKg, kLeastArea), area);
+        }
+        if (m_electrode.collector && m_material.porosity > 0.0) {
+            // Liquid that fills a porous electrode wets what lies in or behind it.
+            const Material& collector = m_catalogue.materials[*m_electrode.collector];
+            const double wetted = area * collector.wettedShareAsCollector;
+            if (wetted > 0.0) {
+                add(collector, wetted * roughness(collector), wetted);
+            }
+        }
+        return faces;
+    }
+
+    void takeReaction(const Reaction& reaction) {
+        ReactionParameters parameters;
+        parameters.reaction = &reaction;
+        parameters.standardVolts =
+            m_draw.offset({InputKind::StandardPotential, reaction.id}, reaction.standardVolts);
+        parameters.gradeVolts = gradeVolts(reaction);
+        for (const chemistry::SpeciesTerm& term : reaction.terms) {
+            parameters.terms.push_back(activityTerm(reaction, term));
+        }
+        m_parameters.reactions.push_back(std::move(parameters));
+    }
+
+    [[nodiscard]] ActivityTerm activityTerm(const Reaction& reaction,
+                                            const chemistry::SpeciesTerm& term) const {
+        const chemistry::Species& species = m_catalogue.species[term.species];
+        const InputKey input{InputKind::Trace, species.name};
+        ActivityTerm result;
+        result.species = term.species;
+        result.count = term.count;
+        if (!species.isDissolved()) {
+            result.kind = ActivityKind::Pure;
+        } else if (term.species == m_catalogue.key.hydrogenIon || term.species == m_catalogue.key.hydroxide) {
+            result.kind = ActivityKind::Protonic;
+        } else {
+            result.trace = m_draw.logUniform(input, kTraceActivity, kTraceLow, kTraceHigh);
+        }
+        for (const chemistry::Trace& trace : reaction.traces) {
+            if (trace.species == term.species) {
+                result.ownTrace = m_draw.logUniform(input, trace.activity, trace.low, trace.high);
+                result.ownTraceBelow = trace.low;
+                break;
+            }
+        }
+        return result;
+    }
+
+    [[nodiscard]] double gradeVolts(const Reaction& reaction) const {
+        const auto shift = [&](const Material& material) {
+            const auto uses = [&](const chemistry::CompositionPart& part) {
+                return std::any_of(reaction.terms.begin(), reaction.terms.end(),
+                                   [&](const chemistry::SpeciesTerm& term) {
+                                       return term.species == part.species && term.count < 0.0;
+                                   });
+            };
+            const bool concerned =
+                material.grade && std::any_of(material.composition.begin(), material.composition.end(), uses);
+            return concerned ? m_draw.offset({InputKind::Grade, material.id}, *material.grade) : 0.0;
+        };
+        double volts = shift(m_material);
+        for (const design::ElectrodeAdditive& additive : m_electrode.additives) {
+            volts += volts == 0.0 ? shift(m_catalogue.materials[additive.material]) : 0.0;
+        }
+        return volts;
+    }
+
+    void takeRoutes(std::size_t index, const Face& face) {
+        const Reaction& reaction = m_catalogue.reactions[index];
+        for (std::size_t k = 0; k < reaction.kinetics.size(); ++k) {
+            const std::vector<SpeciesIndex>& surfaces = reaction.kinetics[k].surfaces;
+            if (std::find(surfaces.begin(), surfaces.end(), face.phase) != surfaces.end()) {
+                m_parameters.routes.push_back(route(index, k, face));
+            }
+        }
+    }
+
+    [[nodiscard]] RouteParameters route(std::size_t index, std::size_t which, const Face& face) const {
+        const Reaction& reaction = m_catalogue.reactions[index];
+        const SurfaceKinetics& kinetics = reaction.kinetics[which];
+        const auto input = [&](InputKind kind) {
+            return InputKey{kind, reaction.id, static_cast<int>(which)};
+        };
+        const auto limit = [&](const std::optional<FactorSpread>& own) {
+            return own ? m_draw.factor(input(InputKind::RateLimit), *own) * face.trueArea
+                       : std::numeric_limits<double>::infinity();
+        };
+        RouteParameters route;
+        route.reaction = index;
+        route.kinetics = &kinetics;
+        route.phase = face.phase;
+        route.geometricAreaM2 = face.geometricArea;
+        route.porousCrossover = face.porousCrossover;
+        route.lnRate =
+            std::log(m_draw.factor(input(InputKind::Rate), kinetics.currentDensity) * face.trueArea);
+        if (kinetics.reference == chemistry::ReferenceKind::Absolute) {
+            route.referenceVolts = m_draw.offset(input(InputKind::Onset), kinetics.referenceVolts);
+        }
+        for (const chemistry::SpeciesTerm& order : kinetics.orders) {
+            route.orders.push_back(activityTerm(reaction, order));
+        }
+        route.anodicLimitAmps = limit(kinetics.anodicLimit);
+        route.grownLimitAmps =
+            kinetics.grownFilmLimit ? limit(kinetics.grownFilmLimit) : route.anodicLimitAmps;
+        route.cathodicLimitAmps = limit(kinetics.cathodicLimit);
+        return route;
+    }
+
+    const Catalogue& m_catalogue;
+    const design::Cell& m_cell;
+    const Electrode& m_electrode;
+    const Material& m_material;
+    const Draw& m_draw;
+    ElectrodeParameters m_parameters;
+};
+
+} // namespace
+
+ElectrodeParameters compileElectrode(const Catalogue& catalogue, const design::Cell& cell, Side side,
+                                     const Draw& draw) {
+    return Compiler(catalogue, cell, side, draw).compiled();
+}
+
+} // namespace anodex::electrode

@@ -1,0 +1,72 @@
+// src/core/electrode/Parameters.h - an electrode compiled from catalogue, design and one draw: every value a
+// law needs that does not depend on what the liquid holds.
+//
+// Units      SI: m², A, V against SHE, J/mol, ohm metre. Factors are pure numbers about 1.
+// Ownership  points into the catalogue it was compiled from, which has to live longer.
+#pragma once
+#include "core/chemistry/Catalogue.h"
+#include "core/design/Design.h"
+#include <optional>
+#include <vector>
+
+namespace anodex::electrode {
+
+/// Of what kind a species is to a law that asks for its activity.
+enum class ActivityKind {
+    Dissolved, ///< Where absent a trace stands in for it.
+    Protonic,  ///< Hydrogen ion or hydroxide: never absent.
+    Pure       ///< Solid, solvent or gas.
+};
+
+/// One species in a quotient or a rate, with the trace that is there though nobody poured it in.
+struct ActivityTerm {
+    chemistry::SpeciesIndex species = 0;
+    double count = 0.0; ///< Products positive; of a rate its order.
+    ActivityKind kind = ActivityKind::Dissolved;
+    double trace = 0.0;         ///< Drawn; at most what the least soluble solid leaves counts.
+    double ownTrace = 0.0;      ///< The reaction's own, drawn …
+    double ownTraceBelow = 0.0; ///< … which holds while the activity lies below this. 0: none.
+};
+
+struct ReactionParameters {
+    const chemistry::Reaction* reaction = nullptr;
+    double standardVolts = 0.0; ///< E0 at 25 °C, drawn.
+    double gradeVolts = 0.0;    ///< Shift by the grade of the solid reagent this electrode holds.
+    std::vector<ActivityTerm> terms;
+};
+
+/// One reaction on one phase of the electrode.
+struct RouteParameters {
+    std::size_t reaction = 0; ///< Of the catalogue, and of ElectrodeParameters::reactions.
+    const chemistry::SurfaceKinetics* kinetics = nullptr;
+    chemistry::SpeciesIndex phase = 0;
+    double geometricAreaM2 = 0.0; ///< That transport sees.
+    double porousCrossover = 0.0; ///< A above which a porous layer's slope doubles; 0: never.
+    double lnRate = 0.0;          ///< ln A of the stored branch at 25 °C, unit activities and its reference.
+    double referenceVolts = 0.0;  ///< Of an absolute reference, drawn, before its shifts.
+    std::vector<ActivityTerm> orders;
+    double anodicLimitAmps = 0.0; ///< Of a film; infinite without one.
+    double grownLimitAmps = 0.0;  ///< The same once a film of its own product is complete.
+    double cathodicLimitAmps = 0.0;
+};
+
+struct ElectrodeParameters {
+    design::Side side = design::Side::Negative;
+    std::vector<ReactionParameters> reactions; ///< By the catalogue's index.
+    std::vector<RouteParameters> routes;
+    double liquidConductivityFactor = 1.0;
+    double supplyFactor = 1.0;                ///< Of everything that comes through the liquid.
+    double stillOxygenFactor = 1.0;           ///< Of dissolved oxygen besides.
+    std::optional<double> breathingAmpsPerM2; ///< Film of the material's pores, drawn; none: by the layer.
+    double breathingFactor = 1.0;             ///< Of the layer's own limit where the catalogue gives none.
+    double pathFactor = 1.0;                  ///< Length of the paths through its pores.
+    double resistivityOhmMetres = 0.0;        ///< Of its own substance.
+    double throughOhmM2 = 0.0;                ///< Across its film.
+    double collectorResistivityOhmMetres = 0.0;
+    double collectorThroughOhmM2 = 0.0;
+    double utilisation = 1.0; ///< Share of its reagent that gets used; at most 1.
+    double platingMetres = 0.0;
+    double surfaceState = 0.0; ///< Of the specimen; -1 to 1 is the 5-95 % span.
+};
+
+} // namespace anodex::electrode

@@ -87,6 +87,16 @@ void listCompeting(const ElectrodeModel& model, double volts, SideResult& side) 
               [](const CompetingReaction& a, const CompetingReaction& b) {
                   return std::abs(a.amps) > std::abs(b.amps);
               });
+    // Two that hold each other in balance differ by rounding alone: the one that oxidises stands first.
+    constexpr double kAlike = 1e-6; // of their current
+    for (std::size_t i = 1; i < side.competing.size(); ++i) {
+        CompetingReaction& before = side.competing[i - 1];
+        CompetingReaction& after = side.competing[i];
+        const bool alike = std::abs(before.amps + after.amps) < kAlike * std::abs(before.amps);
+        if (alike && before.amps < 0.0) {
+            std::swap(before, after);
+        }
+    }
 }
 
 /// A couple that needs a dissolved reagent nobody put in can only run the other way; where it does not even

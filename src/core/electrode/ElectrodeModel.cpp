@@ -1,7 +1,6 @@
 #include "core/electrode/ElectrodeModel.h"
 
 #include "core/base/Constants.h"
-#include "core/base/RootFinding.h"
 #include "core/electrode/Nernst.h"
 #include "core/electrode/PorousLayer.h"
 
@@ -160,11 +159,13 @@ ElectrodeModel::ElectrodeModel(const Catalogue& catalogue, const design::Cell& c
     }
 }
 
-double ElectrodeModel::currentAt(double volts) const {
-    double sum = m_capacitancePerSecond * (volts - m_restVolts) - m_residual;
+base::Sloped ElectrodeModel::at(double volts) const {
+    base::Sloped sum{m_capacitancePerSecond * (volts - m_restVolts) - m_residual, m_capacitancePerSecond};
     for (const RateLaw& law : m_running) {
-        const double amps = law.current(volts);
-        sum += amps > 0.0 ? amps * law.usefulShare : amps;
+        const base::Sloped route = law.at(volts);
+        const double share = route.value > 0.0 ? law.usefulShare : 1.0;
+        sum.value += share * route.value;
+        sum.slope += share * route.slope;
     }
     return sum;
 }
@@ -173,10 +174,20 @@ double ElectrodeModel::potentialAt(double amps) const {
     base::RootOptions options;
     options.lowest = -30.0;
     options.highest = 30.0;
-    options.step = 0.005; // along a curve the next answer lies near the last
     options.tolerance = 1e-11;
-    m_lastVolts =
-        base::rootOfRising([&](double volts) { return currentAt(volts) - amps; }, m_lastVolts, options);
+    if (amps == 0.0) {
+        // Where no route runs at all there is no slope to follow.
+        options.step = 0.005;
+        m_lastVolts =
+            base::rootOfRising([&](double volts) { return currentAt(volts); }, m_lastVolts, options);
+        return m_lastVolts;
+    }
+    m_lastVolts = base::rootOfRisingBySlope(
+        [&](double volts) {
+            const base::Sloped here = at(volts);
+            return base::Sloped{here.value - amps, here.slope};
+        },
+        m_lastVolts, options); // along a curve the next answer lies near the last
     return m_lastVolts;
 }
 

@@ -29,7 +29,9 @@ public:
     ElectrodeModel(const chemistry::Catalogue& catalogue, const design::Cell& cell,
                    const ElectrodeParameters& parameters, Moment moment, double acidityShift = 0.0);
 
-    [[nodiscard]] double currentAt(double volts) const;
+    /// Net current with its derivative, A and A/V; allocates nothing.
+    [[nodiscard]] base::Sloped at(double volts) const;
+    [[nodiscard]] double currentAt(double volts) const { return at(volts).value; }
     /// Where the electrode sits while it passes `amps` (anodic positive).
     [[nodiscard]] double potentialAt(double amps) const;
     [[nodiscard]] const std::vector<Route>& routes() const { return m_routes; }

@@ -5,31 +5,37 @@
 
 namespace anodex::electrode {
 
-double RateLaw::current(double volts) const {
+base::Sloped RateLaw::at(double volts) const {
     constexpr double kLargestExponent = 230.0; // e^230 still leaves room for products
     const double over = volts - equilibriumVolts;
     if (over > 0.0) {
         if (anodicLimit <= 0.0 || cathodicOnly) {
-            return 0.0;
+            return {};
         }
     } else if (cathodicLimit <= 0.0 || anodicOnly) {
-        return 0.0;
+        return {};
     }
-    const double anodic = std::exp(std::min(lnExchange + anodicPerVolt * over, kLargestExponent));
-    const double cathodic = std::exp(std::min(lnExchange - cathodicPerVolt * over, kLargestExponent));
-    double crowding = 1.0;
+    const double anodicExponent = lnExchange + anodicPerVolt * over;
+    const double cathodicExponent = lnExchange - cathodicPerVolt * over;
+    const double anodic = std::exp(std::min(anodicExponent, kLargestExponent));
+    const double cathodic = std::exp(std::min(cathodicExponent, kLargestExponent));
+    const double anodicSlope = anodicExponent < kLargestExponent ? anodicPerVolt * anodic : 0.0;
+    const double cathodicSlope = cathodicExponent < kLargestExponent ? cathodicPerVolt * cathodic : 0.0;
     // A side without reactant carries no current, so it crowds nothing either.
-    if (anodicLimit > 0.0) {
-        crowding += anodic / anodicLimit;
-    }
-    if (cathodicLimit > 0.0) {
-        crowding += cathodic / cathodicLimit;
-    }
+    const double perAnodic = anodicLimit > 0.0 ? 1.0 / anodicLimit : 0.0;
+    const double perCathodic = cathodicLimit > 0.0 ? 1.0 / cathodicLimit : 0.0;
+    const double crowding = 1.0 + anodic * perAnodic + cathodic * perCathodic;
     const double net = (anodic - cathodic) / crowding;
+    // The quotient's derivative with its differences cancelled beforehand: a sum of positive terms.
+    const double both = perAnodic + perCathodic;
+    const double slope = (anodicSlope * (1.0 + cathodic * both) + cathodicSlope * (1.0 + anodic * both)) /
+                         (crowding * crowding);
     if (porousCrossover > 0.0) {
-        return net / std::sqrt(1.0 + std::abs(net) / porousCrossover);
+        const double share = std::abs(net) / porousCrossover;
+        const double root = std::sqrt(1.0 + share);
+        return {net / root, slope * (1.0 + 0.5 * share) / (root * root * root)};
     }
-    return net;
+    return {net, slope};
 }
 
 } // namespace anodex::electrode

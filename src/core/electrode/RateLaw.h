@@ -5,6 +5,7 @@
 //
 // Units      amps (rates already multiplied by area), volts.
 #pragma once
+#include "core/base/RootFinding.h"
 
 namespace anodex::electrode {
 
@@ -20,8 +21,10 @@ struct RateLaw {
     double porousCrossover = 0.0; ///< A above which a porous layer's slope doubles; 0: never.
     double usefulShare = 1.0;     ///< Of the anodic current that reaches the leads.
 
-    /// Net current of the route itself (anodic positive).
-    [[nodiscard]] double current(double volts) const;
+    /// Net current of the route itself (anodic positive) with its derivative, A and A/V. At the couple's own
+    /// potential the slope of a one-way route is that of the side where it does not run.
+    [[nodiscard]] base::Sloped at(double volts) const;
+    [[nodiscard]] double current(double volts) const { return at(volts).value; }
 };
 
 } // namespace anodex::electrode

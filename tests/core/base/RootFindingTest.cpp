@@ -29,5 +29,47 @@ TEST(RootFinding, SurvivesVerySteepFunctions) {
     EXPECT_NEAR(rootOfRising(steep, 0.0), 0.7, 1e-8);
 }
 
+Sloped steep(double x) {
+    const double rise = std::exp(std::min(200.0 * (x - 0.7), 230.0));
+    return {rise - 1.0, 200.0 * rise};
+}
+
+TEST(RootFinding, BySlopeFindsTheCrossingWhereverTheSearchBegins) {
+    for (const double guess : {-20.0, -1.0, 0.0, 0.69, 0.7, 0.8, 20.0}) {
+        EXPECT_NEAR(rootOfRisingBySlope(steep, guess), 0.7, 1e-9) << guess;
+    }
+}
+
+TEST(RootFinding, BySlopeCrossesPlateausKinksAndSlopesThatSayNothing) {
+    const auto plateau = [](double x) { return Sloped{x < 3.0 ? -1.0 : (x - 3.5), x < 3.0 ? 0.0 : 1.0}; };
+    EXPECT_NEAR(rootOfRisingBySlope(plateau, -5.0), 3.5, 1e-9);
+    const auto wrong = [](double x) { return Sloped{x - 2.0, 1e-12}; };
+    EXPECT_NEAR(rootOfRisingBySlope(wrong, -5.0), 2.0, 1e-9);
+    const auto kink = [](double x) {
+        return Sloped{x > 1.0 ? 1e6 * (x - 1.0) : 1e-6 * (x - 1.0), x > 1.0 ? 1e6 : 1e-6};
+    };
+    EXPECT_NEAR(rootOfRisingBySlope(kink, 9.0), 1.0, 1e-9);
+    EXPECT_NEAR(rootOfRisingBySlope(kink, -9.0), 1.0, 1e-9);
+}
+
+TEST(RootFinding, BySlopeGivesTheNearerEndOrFaultsLikeTheOther) {
+    RootOptions options;
+    options.lowest = 0.0;
+    options.highest = 5.0;
+    EXPECT_EQ(rootOfRisingBySlope([](double x) { return Sloped{x + 1.0, 1.0}; }, 2.0, options), 0.0);
+    EXPECT_EQ(rootOfRisingBySlope([](double x) { return Sloped{x - 9.0, 1.0}; }, 2.0, options), 5.0);
+    EXPECT_THROW((void)rootOfRisingBySlope([](double) { return Sloped{std::nan(""), 1.0}; }, 2.0), Fault);
+}
+
+TEST(RootFinding, BySlopeNeedsFewCallsNearTheRoot) {
+    int calls = 0;
+    const auto counted = [&](double x) {
+        ++calls;
+        return steep(x);
+    };
+    EXPECT_NEAR(rootOfRisingBySlope(counted, 0.701), 0.7, 1e-9);
+    EXPECT_LE(calls, 7);
+}
+
 } // namespace
 } // namespace anodex::base

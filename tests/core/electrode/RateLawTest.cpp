@@ -6,6 +6,7 @@
 
 #include <cmath>
 #include <gtest/gtest.h>
+#include <limits>
 
 namespace anodex::electrode {
 namespace {
@@ -43,6 +44,23 @@ TEST(RateLaw, RisesWithThePotentialForAnyLimits) {
             const double now = law.current(volts);
             EXPECT_GE(now, last - 1e-12 * std::abs(last)) << volts;
             last = now;
+        }
+    }
+}
+
+/// The difference over a short way on either side, at many potentials of many laws.
+TEST(RateLaw, TheSlopeIsThatOfTheCurrent) {
+    for (const double limit : {1e-6, 1e-2, 1e3, std::numeric_limits<double>::infinity()}) {
+        for (const double porous : {0.0, 1e-4}) {
+            RateLaw law = twoWay(std::log(1e-3), limit, 3.0 * limit);
+            law.porousCrossover = porous;
+            for (double volts = -0.6; volts < 1.2; volts += 0.013) {
+                constexpr double kWay = 1e-6;
+                const double rise = (law.current(volts + kWay) - law.current(volts - kWay)) / (2.0 * kWay);
+                const double scale = std::max(std::abs(law.current(volts)), 1e-9);
+                EXPECT_NEAR(law.at(volts).slope, rise, 1e-4 * std::abs(rise) + 1e-7 * scale)
+                    << volts << " " << limit << " " << porous;
+            }
         }
     }
 }
@@ -89,6 +107,7 @@ TEST(ElectrodeModel, CurrentRisesWithPotentialOnEveryMaterial) {
                 double last = -1e300;
                 for (double volts = -3.0; volts <= 3.0; volts += 0.05) {
                     const double now = model.currentAt(volts);
+                    ASSERT_GE(model.at(volts).slope, 0.0) << material << liquid << volts;
                     ASSERT_TRUE(std::isfinite(now)) << material << liquid << volts;
                     ASSERT_GE(now, last - 1e-12 * std::abs(last)) << material << liquid << volts;
                     last = now;

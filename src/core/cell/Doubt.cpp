@@ -109,10 +109,9 @@ double sharedVariance(const std::vector<double>& one, const std::vector<double>&
 }
 
 std::vector<InfluentialInput> influence(const std::vector<World>& worlds) {
-    std::vector<double> volts;
-    for (const World& world : worlds) {
-        volts.push_back(world.openCircuit);
-    }
+    std::vector<double> volts(worlds.size());
+    std::transform(worlds.begin(), worlds.end(), volts.begin(),
+                   [](const World& world) { return world.openCircuit; });
     std::vector<InfluentialInput> inputs;
     // Every world asks for the same inputs in the same order, for some of them several times.
     for (std::size_t i = 0; i < worlds.front().inputs.size(); ++i) {
@@ -123,10 +122,9 @@ std::vector<InfluentialInput> influence(const std::vector<World>& worlds) {
         if (again) {
             continue;
         }
-        std::vector<double> deviations;
-        for (const World& world : worlds) {
-            deviations.push_back(world.inputs[i].deviation);
-        }
+        std::vector<double> deviations(worlds.size());
+        std::transform(worlds.begin(), worlds.end(), deviations.begin(),
+                       [i](const World& world) { return world.inputs[i].deviation; });
         inputs.push_back({name, sharedVariance(deviations, volts)});
     }
     std::erase_if(inputs, [](const InfluentialInput& input) { return input.share <= 0.0; });

@@ -99,9 +99,9 @@ void benchModel(const chemistry::Catalogue& catalogue) {
             }
         }
     }
-    report("evaluate, 200 points", evaluations, 5.0);
+    report("evaluate, 200 points", evaluations, 3.0);
     report("charge, window and gas", charges, 5.0);
-    report("ranges, 1,000 samples", doubts, 1000.0);
+    report("ranges, 1,000 samples", doubts, 350.0);
 }
 
 /// Twelve electrodes, ten substances, four liquids, two separators, on two threads.

@@ -1,32 +1,29 @@
 #include "wording/InputText.h"
 
-#include <algorithm>
+#include "core/design/Identify.h"
 
 namespace anodex::wording {
 namespace {
 
 using electrode::InputKind;
 
-template <typename Entry> const Entry* withId(const std::vector<Entry>& entries, const std::string& id) {
-    const auto found =
-        std::find_if(entries.begin(), entries.end(), [&](const Entry& entry) { return entry.id == id; });
-    return found == entries.end() ? nullptr : &*found;
+template <typename Entry> std::string nameOf(const std::vector<Entry>& entries, const std::string& id) {
+    const auto found = design::withId(entries, id);
+    return found ? entries[*found].name : id;
 }
 
 std::string material(const chemistry::Catalogue& catalogue, const std::string& id) {
-    const chemistry::Material* found = withId(catalogue.materials, id);
-    return found != nullptr ? found->name : id;
+    return nameOf(catalogue.materials, id);
 }
 
 std::string separator(const chemistry::Catalogue& catalogue, const std::string& id) {
-    const chemistry::SeparatorMaterial* found = withId(catalogue.separators, id);
-    return found != nullptr ? found->name : id;
+    return nameOf(catalogue.separators, id);
 }
 
 std::string ofReaction(const chemistry::Catalogue& catalogue, const char* what,
                        const electrode::Input& input) {
-    const chemistry::Reaction* found = withId(catalogue.reactions, input.id);
-    const std::string name = found != nullptr ? found->anodicName : input.id;
+    const auto found = design::withId(catalogue.reactions, input.id);
+    const std::string name = found ? catalogue.reactions[*found].anodicName : input.id;
     return std::string(what) + " of " + name + " #" + std::to_string(input.which + 1);
 }
 
@@ -43,8 +40,8 @@ std::string inputText(const chemistry::Catalogue& catalogue, const electrode::In
     case InputKind::RateLimit:
         return ofReaction(catalogue, "limit", input);
     case InputKind::StandardPotential: {
-        const chemistry::Reaction* found = withId(catalogue.reactions, input.id);
-        return "standard potential of " + (found != nullptr ? found->equation : input.id);
+        const auto found = design::withId(catalogue.reactions, input.id);
+        return "standard potential of " + (found ? catalogue.reactions[*found].equation : input.id);
     }
     case InputKind::Trace:
         return "trace of " + input.id;

@@ -106,6 +106,47 @@ TEST_F(WorkbenchTest, AnEditThatChangesNothingWritesNothing) {
     EXPECT_EQ(m_bench->history().size(), 1U);
 }
 
+/// What the file itself holds, past whatever the session adds in memory.
+design::CellDesign storedDesign(const QString& path, const record::Id& id) {
+    auto book = notebook::Notebook::open(path.toStdString(), notebook::OpenMode::Read);
+    EXPECT_TRUE(book);
+    const auto revisions = book->revisions();
+    EXPECT_TRUE(revisions);
+    for (const record::Revision& revision : *revisions) {
+        if (revision.id == id) {
+            return revision.design;
+        }
+    }
+    ADD_FAILURE() << "no such design";
+    return {};
+}
+
+TEST_F(WorkbenchTest, TheFileKeepsTheIdsOfEveryNameThatIsPoured) {
+    startLemon();
+    EXPECT_FALSE(storedDesign(m_bench->notebookPath(), m_bench->revision()->id).negative.material.id.empty());
+    design::CellDesign design = m_bench->design();
+    design.positive.material = "graphite";
+    design.liquid.solutes.push_back({"NaCl", {design::AmountUnit::MassKg, 0.001}});
+    m_bench->edit(design);
+    const design::CellDesign stored = storedDesign(m_bench->notebookPath(), m_bench->revision()->id);
+    EXPECT_EQ(stored.positive.material.written, "graphite");
+    EXPECT_FALSE(stored.positive.material.id.empty());
+    EXPECT_FALSE(stored.liquid.solutes.at(0).substance.id.empty());
+    EXPECT_EQ(stored, m_bench->revision()->design);
+}
+
+TEST_F(WorkbenchTest, ANotebookOfNamesAloneIsIdentifiedAndNotWritten) {
+    const QString path = QString::fromStdString(m_folder.path("old.anodex").string());
+    std::filesystem::copy_file(test::sourceDir() / "tests/data/notebooks/version-3.anodex",
+                               path.toStdString());
+    ASSERT_TRUE(m_bench->openNotebook(path, false)) << m_refused.toStdString();
+    ASSERT_FALSE(m_bench->revisions().empty());
+    const std::size_t steps = m_bench->history().size();
+    EXPECT_FALSE(m_bench->design().negative.material.id.empty());
+    m_bench->edit(m_bench->design());
+    EXPECT_EQ(m_bench->history().size(), steps);
+}
+
 TEST_F(WorkbenchTest, AnUnusableDesignIsRefusedAndLeftAsItWas) {
     startLemon();
     design::CellDesign design = m_bench->design();

@@ -47,7 +47,7 @@ std::string roomOf(const std::string& path) {
 const std::map<std::string, int> kLevel = {
     {"core/base", 0},   {"core/chemistry", 1}, {"core/design", 2},   {"core/electrode", 3},
     {"core/cell", 4},   {"core/charge", 5},    {"core/findings", 6}, {"core/explain", 6},
-    {"core/record", 7}, {"core/shelf", 7},     {"core/run", 8},      {"quantity", 9},
+    {"core/record", 5}, {"core/shelf", 7},     {"core/run", 8},      {"quantity", 9},
     {"formats", 10},    {"notebook", 11},      {"wording", 12},      {"app", 13},
     {"cli", 13}};
 

@@ -201,7 +201,8 @@ void Workbench::draft(const design::CellDesign& design) {
         m_before = m_outcome;
     }
     m_draft = design;
-    reevaluate(design);
+    design::identify(catalogue(), *m_draft);
+    reevaluate(*m_draft);
     m_quiet.start();
 }
 

@@ -2,6 +2,7 @@
 #include "app/session/Workbench.h"
 
 #include "core/base/Fault.h"
+#include "core/design/Identify.h"
 #include "core/record/Expect.h"
 #include "formats/CellFile.h"
 #include "wording/ChangeText.h"
@@ -29,6 +30,7 @@ void Workbench::startDesign(const design::CellDesign& design) {
     fresh.created = m_services.now();
     fresh.name = design.name.empty() ? tr("First try").toStdString() : design.name;
     fresh.design = design;
+    design::identify(catalogue(), fresh.design);
     if (m_contents.projects.empty()) {
         changes.push_back(record::Project{notebook::newId(), tr("My cells").toStdString(), m_services.now()});
         fresh.project = std::get<record::Project>(changes.front()).id;
@@ -123,7 +125,7 @@ QString Workbench::changeAsBuilt(const design::CellDesign& built) {
     }
     record::Build next = build()->build;
     const QString sentence = tr("As built: %1").arg(text(wording::changeLine(next.asBuilt, built)));
-    next.asBuilt = built;
+    next.asBuilt = outcome.design; // with the ids of its names
     next.expectation = *expectation;
     if (commit(sentence, {next})) {
         emit said(sentence);

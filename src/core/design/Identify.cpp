@@ -1,20 +1,10 @@
 #include "core/design/Identify.h"
 
-#include <algorithm>
-
 namespace anodex::design {
 namespace {
 
 using chemistry::Catalogue;
 using chemistry::SubstanceName;
-
-template <typename Entry>
-std::optional<std::size_t> withId(const std::vector<Entry>& entries, std::string_view id) {
-    const auto found =
-        std::find_if(entries.begin(), entries.end(), [&](const Entry& entry) { return entry.id == id; });
-    return found == entries.end() ? std::nullopt
-                                  : std::optional(static_cast<std::size_t>(found - entries.begin()));
-}
 
 std::optional<SubstanceName> substanceWithId(const Catalogue& catalogue, const std::string& id) {
     const std::size_t slash = id.find('/');

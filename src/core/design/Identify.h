@@ -6,6 +6,8 @@
 #include "core/design/Design.h"
 #include <functional>
 #include <optional>
+#include <string_view>
+#include <vector>
 
 namespace anodex::design {
 
@@ -18,6 +20,17 @@ namespace anodex::design {
                                                     const Named& named);
 [[nodiscard]] std::optional<chemistry::SubstanceName> findSubstance(const chemistry::Catalogue& catalogue,
                                                                     const Named& named);
+
+/// Where the entry with this id stands.
+template <typename Entry>
+[[nodiscard]] std::optional<std::size_t> withId(const std::vector<Entry>& entries, std::string_view id) {
+    for (std::size_t index = 0; index < entries.size(); ++index) {
+        if (entries[index].id == id) {
+            return index;
+        }
+    }
+    return std::nullopt;
+}
 
 /// An entry under its own name.
 template <typename Entry> [[nodiscard]] Named namedAs(const Entry& entry) {

@@ -1,6 +1,6 @@
 #include "demo/Discharge.h"
-#include "core/chemistry/SolveSolution.h"
 #include "core/design/Resolve.h"
+#include "core/liquid/SolveSolution.h"
 
 #include "core/base/Constants.h"
 #include "core/base/Random.h"
@@ -27,12 +27,13 @@ double loadAmps(const cell::Polarisation& curve, double loadOhm, double extraOhm
 record::RunSamples discharge(const chemistry::Catalogue& catalogue, const design::CellDesign& design,
                              const DischargePlan& plan) {
     record::RunSamples samples;
-    design::Cell cell = *design::resolve(catalogue, design);
+    const design::Cell cell = *design::resolve(catalogue, design);
+    const cell::CompiledCell compiled = cell::compile(catalogue, cell);
     const cell::Evaluation start = cell::evaluate(catalogue, cell, {0});
     // One mole of each poured salt's metal moves for every two faradays: the positive side loses, the
     // negative gains.
-    chemistry::Mixture positive = cell.solutions[1].mixture;
-    chemistry::Mixture negative = cell.solutions[0].mixture;
+    liquid::Mixture positive = cell.poured[1];
+    liquid::Mixture negative = cell.poured[0];
     const double positiveStart = positive.portions.front().moles * (1.0 - plan.lostShare);
     const double negativeStart = negative.portions.front().moles;
     double coulombs = 0.0;
@@ -44,9 +45,10 @@ record::RunSamples discharge(const chemistry::Catalogue& catalogue, const design
             const double moved = coulombs / (2.0 * base::kFaraday);
             positive.portions.front().moles = std::max(positiveStart - moved, 1e-6 * positiveStart);
             negative.portions.front().moles = negativeStart + moved;
-            cell.solutions[0] = chemistry::solveSolution(catalogue, negative);
-            cell.solutions[1] = chemistry::solveSolution(catalogue, positive);
-            const cell::Polarisation curve(cell::compile(catalogue, cell), electrode::Moment::Settled);
+            const state::Contents contents = state::filledWith(
+                catalogue, cell,
+                {liquid::solveSolution(catalogue, negative), liquid::solveSolution(catalogue, positive)});
+            const cell::Polarisation curve(compiled, contents, electrode::Moment::Settled);
             amps = loadAmps(curve, plan.loadOhm, plan.extraOhm);
         }
         const double noise = plan.noiseVolts * base::normalAt(plan.seed, static_cast<std::uint64_t>(i), 1);

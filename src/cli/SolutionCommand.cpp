@@ -1,9 +1,9 @@
 #include "cli/SolutionCommand.h"
 
 #include "core/base/Constants.h"
-#include "core/chemistry/SolveSolution.h"
 #include "core/design/Liquid.h"
 #include "core/design/Resolve.h"
+#include "core/liquid/SolveSolution.h"
 #include "formats/CellFile.h"
 #include "wording/ErrorText.h"
 
@@ -11,8 +11,8 @@ namespace anodex::cli {
 namespace {
 
 using chemistry::Catalogue;
-using chemistry::Solution;
 using formats::Json;
+using liquid::Solution;
 
 constexpr double kSmallestShown = 1e-15; // mol/kg
 
@@ -29,8 +29,8 @@ Json speciesJson(const Catalogue& catalogue, const Solution& solution) {
 
 Json coefficientsJson(const Catalogue& catalogue, const Solution& solution) {
     Json json = Json::object();
-    for (const chemistry::Portion& portion : solution.dissolved) {
-        if (const auto gamma = chemistry::meanActivityCoefficient(catalogue, solution, portion.substance)) {
+    for (const liquid::Portion& portion : solution.dissolved) {
+        if (const auto gamma = liquid::meanActivityCoefficient(catalogue, solution, portion.substance)) {
             json[catalogue.substances[portion.substance].formulaText] = *gamma;
         }
     }
@@ -39,12 +39,12 @@ Json coefficientsJson(const Catalogue& catalogue, const Solution& solution) {
 
 Json undissolvedJson(const Catalogue& catalogue, const Solution& solution) {
     Json json = Json::array();
-    for (const chemistry::Undissolved& rest : solution.undissolved) {
+    for (const liquid::Undissolved& rest : solution.undissolved) {
         json.push_back(
             {{"substance", catalogue.substances[rest.substance].name}, {"mass_g", rest.kilograms * 1000.0}});
     }
-    for (const chemistry::Precipitate& solid : solution.precipitates) {
-        const auto substance = chemistry::substanceOf(catalogue, solid.species);
+    for (const liquid::Precipitate& solid : solution.precipitates) {
+        const auto substance = liquid::substanceOf(catalogue, solid.species);
         json.push_back({{"substance", substance ? catalogue.substances[*substance].name
                                                 : catalogue.species[solid.species].name},
                         {"mass_g", solid.kilograms * 1000.0}});
@@ -96,7 +96,7 @@ Json describeSolution(const Catalogue& catalogue, const std::string& path) {
         throw Stop{kWrongInput, path + ": " + wording::errorText(formats::toFileError(error))};
     }
     liquid->mixture.oxygenPressureBar = base::kOxygenShareOfAir;
-    return solutionJson(catalogue, chemistry::solveSolution(catalogue, liquid->mixture));
+    return solutionJson(catalogue, liquid::solveSolution(catalogue, liquid->mixture));
 }
 
 } // namespace anodex::cli

@@ -1,6 +1,5 @@
 #include "wording/PartText.h"
 
-#include "core/chemistry/Speciation.h"
 #include "wording/Quantities.h"
 
 #include <array>
@@ -200,8 +199,8 @@ std::string reagentName(const chemistry::Catalogue& catalogue, const design::Cel
         return species.name;
     }
     const auto parts = chemistry::moietiesOf(catalogue, reagent.species);
-    const auto& solution = cell.solution(reagent.side.value_or(design::Side::Negative));
-    for (const auto& portion : solution.mixture.portions) {
+    const auto& poured = cell.poured[static_cast<std::size_t>(reagent.side.value_or(design::Side::Negative))];
+    for (const auto& portion : poured.portions) {
         const auto& substance = catalogue.substances[portion.substance];
         for (const auto& ion : substance.dissolvesTo) {
             if (ion.species == reagent.species) {

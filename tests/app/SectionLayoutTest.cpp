@@ -15,7 +15,7 @@ using Json = nlohmann::ordered_json;
 const QRectF kRoom(100, 50, 400, 300);
 
 SectionLayout layoutOf(const design::Cell& cell, double kept = 0.0) {
-    return layoutSection(test::catalogue(), cell, kRoom, kept);
+    return layoutSection(test::catalogue(), cell, state::asBuilt(test::catalogue(), cell), kRoom, kept);
 }
 
 design::Cell gravityJar(bool copperBelow = true) {

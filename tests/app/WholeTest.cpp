@@ -16,7 +16,8 @@ using design::Construction;
 using Kind = WholePiece::Kind;
 
 std::vector<WholePiece> drawn(const Json& json, Construction construction) {
-    return wholeCell(test::catalogue(), test::cellOf(json.dump()), construction);
+    const design::Cell cell = test::cellOf(json.dump());
+    return wholeCell(test::catalogue(), cell, state::asBuilt(test::catalogue(), cell), construction);
 }
 
 QRectF boundsOf(const std::vector<WholePiece>& pieces, Kind kind,
@@ -42,7 +43,7 @@ TEST(WholeShape, ABeakerHoldsItsLiquidAndStandsItsPlatesApart) {
     EXPECT_NEAR(positive.left() - negative.right(), 12.0, 1e-9);
     EXPECT_NEAR(negative.width(), 0.5, 1e-9);
     const QRectF liquid = boundsOf(pieces, Kind::Liquid);
-    const double millilitres = test::cellOf(json.dump()).solutions[0].volumeM3 * 1e6;
+    const double millilitres = test::contentsOf(json.dump()).solutions[0].volumeM3 * 1e6;
     EXPECT_NEAR(liquid.width() * liquid.width() * liquid.height() / 1000.0, millilitres, 0.02 * millilitres);
 }
 

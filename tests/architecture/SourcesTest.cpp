@@ -45,11 +45,11 @@ std::string roomOf(const std::string& path) {
 
 /// What each room may include besides itself.
 const std::map<std::string, int> kLevel = {
-    {"core/base", 0},   {"core/chemistry", 1}, {"core/design", 2},   {"core/electrode", 3},
-    {"core/cell", 4},   {"core/charge", 5},    {"core/findings", 6}, {"core/explain", 6},
-    {"core/record", 5}, {"core/shelf", 7},     {"core/run", 8},      {"quantity", 9},
-    {"formats", 10},    {"notebook", 11},      {"wording", 12},      {"app", 13},
-    {"cli", 13}};
+    {"core/base", 0},     {"core/chemistry", 1}, {"core/liquid", 2}, {"core/design", 3},
+    {"core/state", 4},    {"core/electrode", 5}, {"core/cell", 6},   {"core/charge", 7},
+    {"core/findings", 8}, {"core/explain", 8},   {"core/record", 7}, {"core/shelf", 9},
+    {"core/run", 10},     {"quantity", 11},      {"formats", 12},    {"notebook", 13},
+    {"wording", 14},      {"app", 15},           {"cli", 15}};
 
 TEST(Architecture, EveryRoomIncludesOnlyWhatStandsBelowIt) {
     const std::regex include("#include \"([^\"]+)\"");
@@ -252,7 +252,7 @@ TEST(Architecture, FilesCallEachOtherInNoCircle) {
 }
 
 TEST(Architecture, NoFolderOfCoreHoldsMoreThanAStrangerCanTakeIn) {
-    constexpr std::size_t kMost = 18;
+    constexpr std::size_t kMost = 16;
     std::map<std::string, std::set<std::string>> units;
     for (const Source& source : sources()) {
         units[roomOf(source.path)].insert(unitOf(source.path));

@@ -82,19 +82,19 @@ TEST(CellFile, KeepsEveryUnitItWasGivenIn) {
 
 TEST(CellFile, ResolvesPercentsOfTheFinishedSolution) {
     const design::Cell cell = test::cellOf(test::leadAcid(30));
-    const auto& mixture = cell.solutions[0].mixture;
+    const auto& mixture = cell.poured[0];
     const double acid =
         mixture.portions[0].moles * test::catalogue().substances[mixture.portions[0].substance].molarMassKg;
     EXPECT_NEAR(acid / (acid + mixture.solventKg), 0.30, 1e-9);
-    EXPECT_NEAR(cell.solutions[0].volumeM3, 2e-4, 1e-9);
+    EXPECT_NEAR(test::contentsOf(test::leadAcid(30)).solutions[0].volumeM3, 2e-4, 1e-9);
 }
 
 TEST(CellFile, CountsAHydratesOwnWater) {
     const design::Cell cell = test::cellOf(
         R"({"negative":{"material":"zinc","wetted_area_cm2":1},"positive":{"material":"copper","wetted_area_cm2":1},
         "electrolyte":{"water_g":100,"solutes":[{"substance":"CuSO4*5H2O","mass_g":24.968}]}})");
-    EXPECT_NEAR(cell.solutions[0].mixture.portions[0].moles, 0.1, 1e-5);
-    EXPECT_NEAR(cell.solutions[0].mixture.solventKg, 0.100 + 0.1 * 5 * 0.018015, 1e-5);
+    EXPECT_NEAR(cell.poured[0].portions[0].moles, 0.1, 1e-5);
+    EXPECT_NEAR(cell.poured[0].solventKg, 0.100 + 0.1 * 5 * 0.018015, 1e-5);
 }
 
 TEST(CellFile, ChoosesTheContractsDefaultsAndSaysSo) {

@@ -52,8 +52,8 @@ bool allFinite(const cell::Evaluation& evaluation) {
 }
 
 /// What is wrong with an evaluated cell; empty when nothing is.
-std::string faultOf(const design::Cell& cell, const cell::Evaluation& evaluation) {
-    for (const chemistry::Solution& solution : cell.solutions) {
+std::string faultOf(const cell::Evaluation& evaluation) {
+    for (const liquid::Solution& solution : evaluation.contents->solutions) {
         if (!std::isfinite(solution.pH) || !(solution.densityKgPerM3 > 0.0) ||
             !(solution.conductivity >= 0.0) || !std::isfinite(solution.conductivity)) {
             return "the liquid is not finite";
@@ -166,7 +166,7 @@ private:
                 return "a finding without words or with no number";
             }
         }
-        const std::string fault = faultOf(cell, evaluation);
+        const std::string fault = faultOf(evaluation);
         return fault.empty() && cell.charge ? faultOf(charge::chargingOf(m_catalogue, cell, evaluation))
                                             : fault;
     }

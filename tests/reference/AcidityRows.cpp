@@ -82,7 +82,7 @@ std::vector<Row> acidityRows() {
 
 std::vector<Row> solubilityRows() {
     const auto dissolved = [](const Molal& molal, const char* species) {
-        const chemistry::Solution solution = molalSolution(molal);
+        const liquid::Solution solution = molalSolution(molal);
         return solution.labileMoles(catalogue(), *catalogue().findSpecies(species));
     };
     const auto row = [](const char* what, const char* source, double published, double computed,

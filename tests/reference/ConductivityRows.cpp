@@ -63,8 +63,8 @@ std::vector<Row> conductivityRows() {
                         "Robinson & Stokes 1959, appendix 6.3", point.published, computed, Margin::Relative,
                         0.05, point.whyMissed});
     }
-    const auto add = [&](const char* what, const chemistry::Solution& solution, double published,
-                         double target, const char* source, const char* group = "conductivity, S/m") {
+    const auto add = [&](const char* what, const liquid::Solution& solution, double published, double target,
+                         const char* source, const char* group = "conductivity, S/m") {
         rows.push_back({group, what, source, published, solution.conductivity, Margin::Relative, target, ""});
     };
     add("KCl standard 0.1 D, 25 °C", molalSolution({{"KCl", 0.1002}}), 1.2856, 0.05, "CRC Handbook");

@@ -1,5 +1,5 @@
 #include "tests/reference/Solve.h"
-#include "core/chemistry/SolveSolution.h"
+#include "core/liquid/SolveSolution.h"
 
 #include "core/base/Constants.h"
 #include "core/chemistry/NameLookup.h"
@@ -20,29 +20,29 @@ std::size_t substanceNamed(const std::string& name) {
     return found->substance;
 }
 
-chemistry::Solution fromDesign(const design::LiquidDesign& design, double celsius) {
+liquid::Solution fromDesign(const design::LiquidDesign& design, double celsius) {
     auto liquid = design::resolveLiquid(catalogue(), design, celsius + base::kZeroCelsius, "liquid");
     if (!liquid) {
         throw std::invalid_argument(liquid.error().field);
     }
     liquid->mixture.oxygenPressureBar = 0.0;
-    return chemistry::solveSolution(catalogue(), liquid->mixture);
+    return liquid::solveSolution(catalogue(), liquid->mixture);
 }
 
 } // namespace
 
-chemistry::Solution molalSolution(const Molal& molal, double celsius) {
-    chemistry::Mixture mixture;
+liquid::Solution molalSolution(const Molal& molal, double celsius) {
+    liquid::Mixture mixture;
     mixture.solventKg = 1.0;
     mixture.temperatureKelvin = celsius + base::kZeroCelsius;
     mixture.oxygenPressureBar = 0.0;
     for (const auto& [name, molality] : molal) {
         mixture.portions.push_back({substanceNamed(name), molality});
     }
-    return chemistry::solveSolution(catalogue(), mixture);
+    return liquid::solveSolution(catalogue(), mixture);
 }
 
-chemistry::Solution percentSolution(const std::string& name, double percent, double celsius) {
+liquid::Solution percentSolution(const std::string& name, double percent, double celsius) {
     design::LiquidDesign design;
     design.basis = design::LiquidBasis::SolventMass;
     design.basisValue = 0.1;
@@ -50,7 +50,7 @@ chemistry::Solution percentSolution(const std::string& name, double percent, dou
     return fromDesign(design, celsius);
 }
 
-chemistry::Solution molarSolution(const std::string& name, double molPerLitre, double celsius) {
+liquid::Solution molarSolution(const std::string& name, double molPerLitre, double celsius) {
     design::LiquidDesign design;
     design.basis = design::LiquidBasis::FinishedVolume;
     design.basisValue = 1e-3;
@@ -58,7 +58,7 @@ chemistry::Solution molarSolution(const std::string& name, double molPerLitre, d
     return fromDesign(design, celsius);
 }
 
-chemistry::Solution readySolution(const std::string& name, double celsius) {
+liquid::Solution readySolution(const std::string& name, double celsius) {
     design::LiquidDesign design;
     design.ready = name;
     design.basis = design::LiquidBasis::FinishedVolume;
@@ -78,8 +78,8 @@ void requireHeldOut(const base::Table& table, double percent, const std::string&
     }
 }
 
-double meanCoefficient(const chemistry::Solution& solution, const std::string& name) {
-    return chemistry::meanActivityCoefficient(catalogue(), solution, substanceNamed(name)).value_or(0.0);
+double meanCoefficient(const liquid::Solution& solution, const std::string& name) {
+    return liquid::meanActivityCoefficient(catalogue(), solution, substanceNamed(name)).value_or(0.0);
 }
 
 } // namespace anodex::test

@@ -57,6 +57,16 @@ cell::Evaluation evaluated(const std::string& json) {
     return cell::evaluate(catalogue(), cellOf(json));
 }
 
+state::Contents contentsOf(const std::string& json) {
+    return state::asBuilt(catalogue(), cellOf(json));
+}
+
+Filled::Filled(const std::string& json) : Filled(cellOf(json)) {}
+
+Filled::Filled(design::Cell built)
+    : cell(std::move(built)), contents(state::asBuilt(catalogue(), cell)),
+      compiled(cell::compile(catalogue(), cell)) {}
+
 std::string beakers(double zincSide, double copperSide) {
     Json json = {
         {"temperature_C", 25}, {"negative", electrode("zinc", 10)}, {"positive", electrode("copper", 10)}};

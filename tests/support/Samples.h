@@ -15,6 +15,23 @@ const chemistry::Catalogue& catalogue();
 /// A cell from JSON text without "format"; fails the test when it does not read.
 design::CellDesign design(const std::string& json);
 design::Cell cellOf(const std::string& json);
+/// As it was built and filled.
+state::Contents contentsOf(const std::string& json);
+
+/// The same with the cell, compiled with the catalogue's own values.
+struct Filled {
+    explicit Filled(const std::string& json);
+    explicit Filled(design::Cell built);
+    Filled(const Filled&) = delete;
+    Filled& operator=(const Filled&) = delete;
+    ~Filled() = default;
+    [[nodiscard]] electrode::Situation at(design::Side side) const { return compiled.at(side, contents); }
+
+    design::Cell cell;
+    state::Contents contents;
+    cell::CompiledCell compiled;
+};
+
 cell::Evaluation evaluated(const std::string& json);
 
 /// The five kinds of cell the first slice promises, as JSON without "format".

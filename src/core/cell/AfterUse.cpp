@@ -1,7 +1,7 @@
 #include "core/cell/AfterUse.h"
 
 #include "core/base/Constants.h"
-#include "core/chemistry/SolveSolution.h"
+#include "core/base/SolventMass.h"
 
 #include <algorithm>
 #include <cmath>
@@ -11,101 +11,137 @@ namespace {
 
 using chemistry::Branch;
 using chemistry::Catalogue;
+using chemistry::Phase;
 using chemistry::SpeciesIndex;
 using chemistry::SpeciesTerm;
-using design::Cell;
 using design::Side;
 
 constexpr double kMostOfAnIon = 0.9; ///< What may leave a liquid before others take over.
 
-bool isPoured(const Catalogue& catalogue, SpeciesIndex species) {
-    return catalogue.species[species].isDissolved() && species != catalogue.key.solvent &&
-           species != catalogue.key.hydrogenIon && species != catalogue.key.hydroxide;
-}
+class User {
+public:
+    User(const CompiledCell& compiled, const state::Contents& contents)
+        : m_catalogue(compiled.catalogue), m_cell(compiled.cell), m_contents(contents),
+          m_state(contents.state) {}
 
-void react(const Catalogue& catalogue, const WorkingCouple& couple, double coulombs,
-           design::Electrode& electrode, chemistry::Mixture& mixture) {
-    const chemistry::Reaction& reaction = catalogue.reactions[couple.reaction];
-    for (const SpeciesTerm& term : reaction.terms) {
-        const double made = (couple.branch == Branch::Anodic ? -term.count : term.count) * coulombs /
-                            (reaction.electrons * base::kFaraday);
-        // Where the law counts more electrons than the equation, its product falls apart at once.
-        const bool passing = reaction.supplyElectrons > reaction.electrons && made > 0.0;
-        if (isPoured(catalogue, term.species) && !passing) {
-            mixture.changed.push_back({term.species, made});
-        } else if (catalogue.species[term.species].formula.phase == chemistry::Phase::Solid && made > 0.0) {
-            electrode.made.push_back(term.species);
+    void react(Side side, const WorkingCouple& couple, double coulombs) {
+        const chemistry::Reaction& reaction = m_catalogue.reactions[couple.reaction];
+        for (const SpeciesTerm& term : reaction.terms) {
+            const double made = (couple.branch == Branch::Anodic ? -term.count : term.count) * coulombs /
+                                (reaction.electrons * base::kFaraday);
+            // Where the law counts more electrons than the equation, its product falls apart at once.
+            const bool passing = reaction.supplyElectrons > reaction.electrons && made > 0.0;
+            take(side, term.species, made, passing);
         }
     }
-}
 
-/// Whether the ion can cross what stands between: a charged membrane holds back ions of its own sign.
-bool crosses(const Catalogue& catalogue, const Cell& cell, SpeciesIndex ion) {
-    if (!cell.barrier) {
-        return true;
+    /// Positive charge goes from the negative side to the positive side within the cell.
+    void carry(double coulombs) {
+        const std::vector<Carrier> carriers = carriersBetween();
+        double total = 0.0;
+        for (const Carrier& carrier : carriers) {
+            total += carrier.conductivity;
+        }
+        double left = coulombs / base::kFaraday;
+        for (const Carrier& carrier : carriers) {
+            if (carrier.ion == m_catalogue.key.hydrogenIon || carrier.ion == m_catalogue.key.hydroxide) {
+                continue;
+            }
+            const double charge = std::abs(m_catalogue.species[carrier.ion].formula.charge);
+            const auto& solution = m_contents.solution(carrier.from);
+            const double there = solution.molality[carrier.ion] * solution.composition.solventKg;
+            const double moles = std::min(kMostOfAnIon * there, carrier.conductivity / total * coulombs /
+                                                                    (charge * base::kFaraday));
+            const Side to = carrier.from == Side::Negative ? Side::Positive : Side::Negative;
+            liquid::add(m_catalogue, liquidOf(carrier.from), carrier.ion, -moles);
+            liquid::add(m_catalogue, liquidOf(to), carrier.ion, moles);
+            left -= charge * moles;
+        }
+        liquidOf(Side::Negative).hydrogenMoles -= left;
+        liquidOf(Side::Positive).hydrogenMoles += left;
     }
-    return catalogue.separators[cell.barrier->separator].fixedCharge *
-               catalogue.species[ion].formula.charge <=
-           0.0;
-}
 
-struct Carrier {
-    SpeciesIndex ion;
-    Side from;
-    double conductivity; ///< S/m
+    [[nodiscard]] state::State finished() { return std::move(m_state); }
+
+private:
+    struct Carrier {
+        SpeciesIndex ion;
+        Side from;
+        double conductivity; ///< S/m
+    };
+
+    liquid::Composition& liquidOf(Side side) { return m_state.liquids[m_state.liquidIndex(side)]; }
+
+    void take(Side side, SpeciesIndex species, double made, bool passing) {
+        switch (m_catalogue.species[species].formula.phase) {
+        case Phase::Solid:
+            state::addSolid(m_state.electrodes[static_cast<std::size_t>(side)], species, made);
+            return;
+        case Phase::Gas:
+            if (m_cell.closed) {
+                state::addGas(m_state, species, made);
+            }
+            return;
+        default:
+            liquid::add(m_catalogue, liquidOf(side), species, made);
+            if (passing) {
+                fallApart(side, species, made);
+            }
+        }
+    }
+
+    /// Peroxide, whose masters hold hydrogen and oxygen alone, leaves solvent and oxygen.
+    void fallApart(Side side, SpeciesIndex species, double moles) {
+        for (const SpeciesTerm& part : chemistry::moietiesOf(m_catalogue, species)) {
+            const auto& elements = m_catalogue.species[part.species].formula.elements;
+            const double solvent = 0.5 * elements.at("H") * part.count * moles;
+            const double oxygen = 0.5 * (elements.at("O") * part.count * moles - solvent);
+            liquidOf(side).addMaster(part.species, -part.count * moles);
+            liquidOf(side).solventKg += solvent * base::kSolventKgPerMole;
+            if (m_cell.closed) {
+                state::addGas(m_state, m_catalogue.key.oxygenGas, oxygen);
+            }
+        }
+    }
+
+    /// Whether the ion can cross what stands between: a charged membrane holds back ions of its own sign.
+    [[nodiscard]] bool crosses(SpeciesIndex ion) const {
+        return !m_cell.barrier || m_catalogue.separators[m_cell.barrier->separator].fixedCharge *
+                                          m_catalogue.species[ion].formula.charge <=
+                                      0.0;
+    }
+
+    [[nodiscard]] std::vector<Carrier> carriersBetween() const {
+        std::vector<Carrier> carriers;
+        for (SpeciesIndex ion = 0; ion < m_catalogue.species.size(); ++ion) {
+            const double charge = m_catalogue.species[ion].formula.charge;
+            const Side from = charge > 0.0 ? Side::Negative : Side::Positive;
+            const double concentration = m_contents.solution(from).concentration(ion);
+            if (charge != 0.0 && concentration > 0.0 && crosses(ion)) {
+                carriers.push_back(
+                    {ion, from, concentration * m_catalogue.species[ion].limitingConductivity});
+            }
+        }
+        return carriers;
+    }
+
+    const Catalogue& m_catalogue;
+    const design::Cell& m_cell;
+    const state::Contents& m_contents;
+    state::State m_state;
 };
-
-/// Positive charge goes from the negative side to the positive side within the cell.
-std::vector<Carrier> carriersOf(const Catalogue& catalogue, const Cell& cell) {
-    std::vector<Carrier> carriers;
-    for (SpeciesIndex ion = 0; ion < catalogue.species.size(); ++ion) {
-        const double charge = catalogue.species[ion].formula.charge;
-        const Side from = charge > 0.0 ? Side::Negative : Side::Positive;
-        const double concentration = cell.solution(from).concentration(ion);
-        if (charge != 0.0 && concentration > 0.0 && crosses(catalogue, cell, ion)) {
-            carriers.push_back({ion, from, concentration * catalogue.species[ion].limitingConductivity});
-        }
-    }
-    return carriers;
-}
-
-void carry(const Catalogue& catalogue, const Cell& cell, double coulombs,
-           std::array<chemistry::Mixture, 2>& mixtures) {
-    const std::vector<Carrier> carriers = carriersOf(catalogue, cell);
-    double total = 0.0;
-    for (const Carrier& carrier : carriers) {
-        total += carrier.conductivity;
-    }
-    for (const Carrier& carrier : carriers) {
-        if (!isPoured(catalogue, carrier.ion)) {
-            continue;
-        }
-        const double charge = std::abs(catalogue.species[carrier.ion].formula.charge);
-        const auto& solution = cell.solution(carrier.from);
-        const double there = solution.molality[carrier.ion] * solution.mixture.solventKg;
-        const double moles = std::min(kMostOfAnIon * there,
-                                      carrier.conductivity / total * coulombs / (charge * base::kFaraday));
-        const auto from = static_cast<std::size_t>(carrier.from);
-        mixtures[from].changed.push_back({carrier.ion, -moles});
-        mixtures[1 - from].changed.push_back({carrier.ion, moles});
-    }
-}
 
 } // namespace
 
-Cell afterUse(const Catalogue& catalogue, const Cell& cell, const WorkingCouple& negative,
-              const WorkingCouple& positive, double coulombs) {
-    Cell used = cell;
-    std::array<chemistry::Mixture, 2> mixtures{cell.solutions[0].mixture, cell.solutions[1].mixture};
-    react(catalogue, negative, coulombs, used.electrodes[0], mixtures[0]);
-    react(catalogue, positive, coulombs, used.electrodes[1], mixtures[cell.twoLiquids ? 1 : 0]);
-    if (cell.twoLiquids) {
-        carry(catalogue, cell, coulombs, mixtures);
+state::State afterUse(const CompiledCell& compiled, const state::Contents& contents,
+                      const WorkingCouple& negative, const WorkingCouple& positive, double coulombs) {
+    User user(compiled, contents);
+    user.react(Side::Negative, negative, coulombs);
+    user.react(Side::Positive, positive, coulombs);
+    if (compiled.cell.twoLiquids) {
+        user.carry(coulombs);
     }
-    used.solutions[0] = chemistry::solveSolution(catalogue, mixtures[0]);
-    used.solutions[1] =
-        cell.twoLiquids ? chemistry::solveSolution(catalogue, mixtures[1]) : used.solutions[0];
-    return used;
+    return user.finished();
 }
 
 } // namespace anodex::cell

@@ -14,53 +14,37 @@ using chemistry::Branch;
 using chemistry::Catalogue;
 using chemistry::SpeciesIndex;
 using chemistry::SpeciesTerm;
-using design::Cell;
 using design::Side;
 
-double solidMoles(const Catalogue& catalogue, const design::Electrode& electrode, SpeciesIndex species,
-                  double platingMetres) {
-    const auto molesIn = [&](const chemistry::Material& material, double kilograms) {
-        double moles = 0.0;
-        for (const chemistry::CompositionPart& part : material.composition) {
-            if (part.species == species) {
-                const double molar =
-                    chemistry::molarMassKg(catalogue.species[species].formula, catalogue.elementGramsPerMole);
-                moles += part.massFraction * kilograms / molar;
-            }
+double solidMoles(const state::ElectrodeState& electrode, SpeciesIndex species, double platingFactor) {
+    double moles = 0.0;
+    for (const state::Solid& solid : electrode.solids) {
+        if (solid.species == species) {
+            moles += solid.moles * (solid.place == state::Place::Plating ? platingFactor : 1.0);
         }
-        return moles;
-    };
-    const chemistry::Material& body = catalogue.materials[electrode.material];
-    double moles = molesIn(body, electrode.massKg);
-    if (body.plating && body.plating->species == species) {
-        moles += electrode.areaM2 * platingMetres * body.plating->densityKgPerM3 /
-                 chemistry::molarMassKg(catalogue.species[species].formula, catalogue.elementGramsPerMole);
-    }
-    for (const design::ElectrodeAdditive& additive : electrode.additives) {
-        moles += molesIn(catalogue.materials[additive.material], additive.massKg);
     }
     return moles;
 }
 
 /// All protons acids can give, free and bound.
-double acidMoles(const Catalogue& catalogue, const chemistry::Solution& solution) {
+double acidMoles(const Catalogue& catalogue, const liquid::Solution& solution) {
     double molality = 0.0;
     for (SpeciesIndex s = 0; s < catalogue.species.size(); ++s) {
         const double protons = s == catalogue.key.hydrogenIon ? 1.0 : catalogue.species[s].acidicProtons;
         molality += protons * solution.molality[s];
     }
-    return molality * solution.mixture.solventKg;
+    return molality * solution.composition.solventKg;
 }
 
-double dissolvedMoles(const Catalogue& catalogue, const chemistry::Solution& solution, SpeciesIndex species) {
+double dissolvedMoles(const Catalogue& catalogue, const liquid::Solution& solution, SpeciesIndex species) {
     if (species == catalogue.key.hydrogenIon) {
         return acidMoles(catalogue, solution);
     }
     if (species == catalogue.key.solvent) {
-        return solution.mixture.solventKg / base::kSolventKgPerMole;
+        return solution.composition.solventKg / base::kSolventKgPerMole;
     }
     if (species == catalogue.key.hydroxide) {
-        return solution.molality[species] * solution.mixture.solventKg;
+        return solution.molality[species] * solution.composition.solventKg;
     }
     return solution.labileMoles(catalogue, species);
 }
@@ -68,8 +52,9 @@ double dissolvedMoles(const Catalogue& catalogue, const chemistry::Solution& sol
 /// What the two couples take out of the liquids, mol per coulomb; what one side gives back counts against it.
 class Inventory {
 public:
-    explicit Inventory(const CompiledCell& compiled)
-        : m_compiled(compiled), m_catalogue(compiled.catalogue), m_cell(compiled.cell) {}
+    Inventory(const CompiledCell& compiled, const state::Contents& contents)
+        : m_compiled(compiled), m_contents(contents), m_catalogue(compiled.catalogue), m_cell(compiled.cell) {
+    }
 
     void consume(Side side, const WorkingCouple& couple) {
         const chemistry::Reaction& reaction = m_catalogue.reactions[couple.reaction];
@@ -134,14 +119,13 @@ private:
 
     void addSolid(Side side, SpeciesIndex species, double perCoulomb) {
         const electrode::ElectrodeParameters& parameters = m_compiled.electrode(side);
-        const double moles =
-            solidMoles(m_catalogue, m_cell.electrode(side), species, parameters.platingMetres);
+        const double moles = solidMoles(m_contents.state.electrode(side), species, parameters.platingFactor);
         const double share = parameters.utilisation;
         m_reagents.push_back({species, side, moles, moles / perCoulomb, share * moles / perCoulomb});
     }
 
     void addDissolved(const Demand& demand) {
-        const double moles = dissolvedMoles(m_catalogue, m_cell.solution(demand.side), demand.species);
+        const double moles = dissolvedMoles(m_catalogue, m_contents.solution(demand.side), demand.species);
         const bool isSolvent = demand.species == m_catalogue.key.solvent;
         const double share = isSolvent ? m_compiled.solventShare : m_compiled.dissolvedShare;
         const std::optional<Side> side = demand.bothSides ? std::nullopt : std::optional(demand.side);
@@ -150,6 +134,7 @@ private:
     }
 
     const CompiledCell& m_compiled;
+    const state::Contents& m_contents;
     const Catalogue& m_catalogue;
     const design::Cell& m_cell;
     std::vector<Demand> m_demands;
@@ -158,9 +143,9 @@ private:
 
 } // namespace
 
-Capacity capacityOf(const CompiledCell& compiled, const WorkingCouple& negative,
-                    const WorkingCouple& positive) {
-    Inventory inventory(compiled);
+Capacity capacityOf(const CompiledCell& compiled, const state::Contents& contents,
+                    const WorkingCouple& negative, const WorkingCouple& positive) {
+    Inventory inventory(compiled, contents);
     inventory.consume(Side::Negative, negative);
     inventory.consume(Side::Positive, positive);
     return inventory.finished();

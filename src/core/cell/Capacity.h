@@ -31,7 +31,7 @@ struct Capacity {
     double expectedCoulombs = 0.0;
 };
 
-[[nodiscard]] Capacity capacityOf(const CompiledCell& compiled, const WorkingCouple& negative,
-                                  const WorkingCouple& positive);
+[[nodiscard]] Capacity capacityOf(const CompiledCell& compiled, const state::Contents& contents,
+                                  const WorkingCouple& negative, const WorkingCouple& positive);
 
 } // namespace anodex::cell

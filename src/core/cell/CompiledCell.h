@@ -5,7 +5,7 @@
 #pragma once
 #include "core/design/Cell.h"
 #include "core/electrode/Draw.h"
-#include "core/electrode/Parameters.h"
+#include "core/electrode/Situation.h"
 #include <array>
 
 namespace anodex::cell {
@@ -24,6 +24,9 @@ struct CompiledCell {
 
     [[nodiscard]] const electrode::ElectrodeParameters& electrode(design::Side side) const {
         return electrodes[static_cast<std::size_t>(side)];
+    }
+    [[nodiscard]] electrode::Situation at(design::Side side, const state::Contents& contents) const {
+        return {catalogue, cell, contents, electrode(side)};
     }
 };
 

@@ -8,8 +8,10 @@
 
 namespace anodex::cell {
 
-double crossoverAmps(const chemistry::Catalogue& catalogue, const design::Cell& cell,
+double crossoverAmps(const CompiledCell& compiled, const state::Contents& contents,
                      const chemistry::Reaction& positive) {
+    const chemistry::Catalogue& catalogue = compiled.catalogue;
+    const design::Cell& cell = compiled.cell;
     if (!cell.twoLiquids) {
         return 0.0;
     }
@@ -27,12 +29,13 @@ double crossoverAmps(const chemistry::Catalogue& catalogue, const design::Cell& 
             path += cell.barrier->thicknessMetres * (separator.macMullin.value - 1.0);
             leak = separator.leak;
         }
-        const auto& there = cell.solution(design::Side::Positive);
-        const auto& here = cell.solution(design::Side::Negative);
+        const auto& there = contents.solution(design::Side::Positive);
+        const auto& here = contents.solution(design::Side::Negative);
         const double difference = there.labileConcentration(catalogue, term.species) -
                                   here.labileConcentration(catalogue, term.species);
         amps += positive.electrons / std::abs(term.count) * base::kFaraday * leak *
-                design::currentArea(cell) * electrode::diffusivity(catalogue, cell, term.species) *
+                design::currentArea(cell) *
+                electrode::diffusivity(catalogue.species[term.species], contents.state.temperatureKelvin) *
                 std::max(difference, 0.0) / path;
     }
     return amps;

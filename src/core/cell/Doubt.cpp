@@ -66,18 +66,20 @@ World evaluateWorld(const Catalogue& catalogue, const Cell& cell, const Evaluati
     const CompiledCell compiled = compile(
         catalogue, cell,
         Draw::sampled(options.seed, sample, static_cast<std::uint64_t>(options.samples), &world.inputs));
-    const Polarisation curve(compiled, electrode::Moment::First);
+    const state::Contents& contents = *nominal.contents;
+    const Polarisation curve(compiled, contents, electrode::Moment::First);
     const double reading = compiled.reading * readingHalfWidth(catalogue, cell, nominal);
     world.openCircuit = curve.openCircuitVolts() + reading + surfaceDoubt(compiled, nominal);
     world.shortCircuit = curve.shortCircuitAmps();
     world.watts = curve.maximumPower(world.shortCircuit).watts;
     const auto equilibrium = [&](Side side) {
         return electrode::nernstVolts(compiled.electrode(side).reactions[nominal.side(side).couple.reaction],
-                                      cell.solution(side));
+                                      contents.atFace(side));
     };
     world.thermodynamic = equilibrium(Side::Positive) - equilibrium(Side::Negative);
     world.ohm = curve.ohm();
-    world.coulombs = capacityOf(compiled, nominal.sides[0].couple, nominal.sides[1].couple).expectedCoulombs;
+    world.coulombs =
+        capacityOf(compiled, contents, nominal.sides[0].couple, nominal.sides[1].couple).expectedCoulombs;
     return world;
 }
 

@@ -101,11 +101,11 @@ void listCompeting(const ElectrodeModel& model, double volts, SideResult& side) 
 
 /// A couple that needs a dissolved reagent nobody put in can only run the other way; where it does not even
 /// do that, the ladder says so.
-void markAbsent(const electrode::TransportContext& context, SideResult& side) {
+void markAbsent(const electrode::Situation& here, SideResult& side) {
     for (CompetingReaction& entry : side.competing) {
-        const chemistry::Reaction& reaction = context.catalogue.reactions[entry.reaction];
-        const Branch wanted = context.parameters.side == Side::Negative ? Branch::Anodic : Branch::Cathodic;
-        const auto absent = electrode::absentReactant(context, reaction, wanted);
+        const chemistry::Reaction& reaction = here.catalogue.reactions[entry.reaction];
+        const Branch wanted = here.parameters.side == Side::Negative ? Branch::Anodic : Branch::Cathodic;
+        const auto absent = electrode::absentReactant(here, reaction, wanted);
         constexpr double kRunning = 1e-9; // A
         if (entry.blocked == Blocked::No && absent && std::abs(entry.amps) < kRunning) {
             entry.blocked = Blocked::NoReactant;
@@ -133,12 +133,12 @@ bool nearFilmEdge(const Catalogue& catalogue, const ElectrodeModel& model, doubl
 
 /// Films near their limit may hold or not, and either state lasts: the other one's resting potential, when it
 /// is another.
-std::optional<double> otherFilmState(const CompiledCell& compiled, Side side, double restVolts) {
+std::optional<double> otherFilmState(const CompiledCell& compiled, const state::Contents& contents, Side side,
+                                     double restVolts) {
     constexpr double kAnotherState = 0.1; // V
     std::optional<double> other;
     for (const double shift : {-kFilmEdge, kFilmEdge}) {
-        const ElectrodeModel model(compiled.catalogue, compiled.cell, compiled.electrode(side),
-                                   Moment::Settled, shift);
+        const ElectrodeModel model(compiled.at(side, contents), Moment::Settled, shift);
         const double volts = model.potentialAt(0.0);
         const double apart = std::abs(volts - restVolts);
         if (apart > kAnotherState && (!other || apart > std::abs(*other - restVolts))) {
@@ -148,7 +148,8 @@ std::optional<double> otherFilmState(const CompiledCell& compiled, Side side, do
     return other;
 }
 
-SideResult sideResult(const CompiledCell& compiled, Side which, const ElectrodeModel& model, double atPower) {
+SideResult sideResult(const CompiledCell& compiled, const state::Contents& contents, Side which,
+                      const ElectrodeModel& model, double atPower) {
     const Catalogue& catalogue = compiled.catalogue;
     const electrode::ElectrodeParameters& parameters = compiled.electrode(which);
     SideResult side;
@@ -161,7 +162,7 @@ SideResult sideResult(const CompiledCell& compiled, Side which, const ElectrodeM
         std::abs(shift) > 1e-9 ? atPower : side.restVolts + (anodic ? kNudgeVolts : -kNudgeVolts);
     side.couple = workingCouple(model, side.restVolts, load, anodic ? Branch::Anodic : Branch::Cathodic);
     side.equilibriumVolts =
-        electrode::nernstVolts(parameters.reactions[side.couple.reaction], compiled.cell.solution(which));
+        electrode::nernstVolts(parameters.reactions[side.couple.reaction], contents.atFace(which));
     listCompeting(model, side.restVolts, side);
     for (const CompetingReaction& entry : side.competing) {
         const chemistry::Reaction& reaction = catalogue.reactions[entry.reaction];
@@ -172,7 +173,7 @@ SideResult sideResult(const CompiledCell& compiled, Side which, const ElectrodeM
             side.hydrogenAmps -= entry.amps;
         }
     }
-    markAbsent({catalogue, compiled.cell, parameters, Moment::Settled}, side);
+    markAbsent(compiled.at(which, contents), side);
     return side;
 }
 
@@ -204,15 +205,18 @@ void requireFinite(const Evaluation& evaluation) {
 
 } // namespace
 
-Evaluation evaluate(const CompiledCell& compiled, const EvaluationOptions& options) {
+Evaluation evaluate(const CompiledCell& compiled, std::shared_ptr<const state::Contents> shared,
+                    const EvaluationOptions& options) {
+    const state::Contents& contents = *shared;
     const Catalogue& catalogue = compiled.catalogue;
     const Cell& cell = compiled.cell;
-    const Polarisation first(compiled, Moment::First);
-    const Polarisation settled(compiled, Moment::Settled);
+    const Polarisation first(compiled, contents, Moment::First);
+    const Polarisation settled(compiled, contents, Moment::Settled);
     Evaluation evaluation;
+    evaluation.contents = std::move(shared);
     evaluation.openCircuitVolts = first.openCircuitVolts();
     evaluation.junctionVolts = first.junctionVolts();
-    evaluation.resistance = resistanceBudget(compiled);
+    evaluation.resistance = resistanceBudget(compiled, contents);
     evaluation.first.shortCircuitAmps = first.shortCircuitAmps();
     evaluation.first.maximumPower = first.maximumPower(evaluation.first.shortCircuitAmps);
     evaluation.settled.shortCircuitAmps = settled.shortCircuitAmps();
@@ -220,27 +224,29 @@ Evaluation evaluate(const CompiledCell& compiled, const EvaluationOptions& optio
     for (const Side side : {Side::Negative, Side::Positive}) {
         const double atPower = settled.potentialAt(side, evaluation.settled.maximumPower.amps);
         SideResult& result = evaluation.sides[static_cast<std::size_t>(side)];
-        result = sideResult(compiled, side, settled.electrode(side), atPower);
-        if (nearFilmEdge(catalogue, settled.electrode(side), cell.solution(side).pH)) {
-            result.otherRestVolts = otherFilmState(compiled, side, result.restVolts);
+        result = sideResult(compiled, contents, side, settled.electrode(side), atPower);
+        if (nearFilmEdge(catalogue, settled.electrode(side), contents.atFace(side).pH)) {
+            result.otherRestVolts = otherFilmState(compiled, contents, side, result.restVolts);
         }
     }
     evaluation.thermodynamicVolts =
         evaluation.sides[1].equilibriumVolts - evaluation.sides[0].equilibriumVolts;
-    evaluation.capacity = capacityOf(compiled, evaluation.sides[0].couple, evaluation.sides[1].couple);
+    evaluation.capacity =
+        capacityOf(compiled, contents, evaluation.sides[0].couple, evaluation.sides[1].couple);
     evaluation.crossoverAmps =
-        crossoverAmps(catalogue, cell, catalogue.reactions[evaluation.sides[1].couple.reaction]);
+        crossoverAmps(compiled, contents, catalogue.reactions[evaluation.sides[1].couple.reaction]);
     evaluation.selfDischargeAmps =
         std::max(evaluation.sides[0].corrosionAmps, evaluation.sides[1].corrosionAmps) +
         evaluation.crossoverAmps;
     if (evaluation.selfDischargeAmps > 0.0 && evaluation.capacity.expectedCoulombs > 0.0) {
         evaluation.restLifeSeconds = evaluation.capacity.expectedCoulombs / evaluation.selfDischargeAmps;
     }
-    evaluation.dryingKgPerSecond = dryingKgPerSecond(cell);
+    evaluation.dryingKgPerSecond = dryingKgPerSecond(cell, contents);
     evaluation.sharedLiquidAmps = sharedLiquidAmps(evaluation.resistance, evaluation.openCircuitVolts);
     evaluation.meterVolts = settled.voltsThrough(kMeterInputOhm);
-    evaluation.heatAtRestWatts = heatWatts(catalogue, cell, settled, 0.0);
-    evaluation.heatAtPowerWatts = heatWatts(catalogue, cell, settled, evaluation.settled.maximumPower.amps);
+    evaluation.heatAtRestWatts = heatWatts(catalogue, contents.state.temperatureKelvin, settled, 0.0);
+    evaluation.heatAtPowerWatts =
+        heatWatts(catalogue, contents.state.temperatureKelvin, settled, evaluation.settled.maximumPower.amps);
     const double hydrogenAmps = evaluation.sides[0].hydrogenAmps + evaluation.sides[1].hydrogenAmps;
     evaluation.hydrogenM3PerSecond = hydrogenAmps / (2.0 * base::kFaraday) * kGasM3PerMole;
     if (options.curvePoints >= 2) {
@@ -251,7 +257,8 @@ Evaluation evaluate(const CompiledCell& compiled, const EvaluationOptions& optio
 }
 
 Evaluation evaluate(const Catalogue& catalogue, const Cell& cell, const EvaluationOptions& options) {
-    return evaluate(compile(catalogue, cell), options);
+    return evaluate(compile(catalogue, cell),
+                    std::make_shared<const state::Contents>(state::asBuilt(catalogue, cell)), options);
 }
 
 LossPart lossPartOf(ResistancePart part) {
@@ -278,7 +285,7 @@ LossPart lossPartOf(ResistancePart part) {
 
 std::vector<Loss> lossesAt(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation,
                            double amps, Moment moment) {
-    const Polarisation curve(compile(catalogue, cell), moment);
+    const Polarisation curve(compile(catalogue, cell), *evaluation.contents, moment);
     const double negativeShift = curve.potentialAt(Side::Negative, amps) - curve.restVolts(Side::Negative);
     const double positiveShift = curve.restVolts(Side::Positive) - curve.potentialAt(Side::Positive, amps);
     std::vector<Loss> losses = {{LossPart::Mixed, evaluation.thermodynamicVolts - curve.openCircuitVolts()},

@@ -9,6 +9,7 @@
 #include "core/cell/Resistance.h"
 #include "core/design/Cell.h"
 #include <array>
+#include <memory>
 #include <optional>
 #include <stop_token>
 #include <string>
@@ -59,6 +60,7 @@ struct Loss {
 };
 
 struct Evaluation {
+    std::shared_ptr<const state::Contents> contents; ///< What was asked about.
     double thermodynamicVolts = 0.0;
     double openCircuitVolts = 0.0;
     double junctionVolts = 0.0;
@@ -81,15 +83,20 @@ struct Evaluation {
     [[nodiscard]] const SideResult& side(design::Side which) const {
         return sides[static_cast<std::size_t>(which)];
     }
+    [[nodiscard]] const liquid::Solution& solution(design::Side which) const {
+        return contents->solution(which);
+    }
 };
 
 struct EvaluationOptions {
     int curvePoints = 200;
 };
 
-/// Of a compiled cell; its world decides every value.
-[[nodiscard]] Evaluation evaluate(const CompiledCell& compiled, const EvaluationOptions& options = {});
-/// With the catalogue's own values.
+/// Of a compiled cell in a state; its world decides every value.
+[[nodiscard]] Evaluation evaluate(const CompiledCell& compiled,
+                                  std::shared_ptr<const state::Contents> contents,
+                                  const EvaluationOptions& options = {});
+/// As built, with the catalogue's own values.
 [[nodiscard]] Evaluation evaluate(const chemistry::Catalogue& catalogue, const design::Cell& cell,
                                   const EvaluationOptions& options = {});
 

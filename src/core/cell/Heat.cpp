@@ -2,7 +2,7 @@
 
 namespace anodex::cell {
 
-double heatWatts(const chemistry::Catalogue& catalogue, const design::Cell& cell, const Polarisation& curve,
+double heatWatts(const chemistry::Catalogue& catalogue, double temperatureKelvin, const Polarisation& curve,
                  double cellAmps) {
     double watts = -curve.voltsAt(cellAmps) * cellAmps;
     for (const design::Side side : {design::Side::Negative, design::Side::Positive}) {
@@ -12,7 +12,7 @@ double heatWatts(const chemistry::Catalogue& catalogue, const design::Cell& cell
                 continue;
             }
             const double perKelvin = catalogue.reactions[route.reaction].standardVoltsPerKelvin;
-            const double thermoneutral = route.law.equilibriumVolts - cell.temperatureKelvin * perKelvin;
+            const double thermoneutral = route.law.equilibriumVolts - temperatureKelvin * perKelvin;
             watts -= route.law.current(volts) * thermoneutral;
         }
     }

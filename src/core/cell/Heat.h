@@ -9,7 +9,7 @@
 
 namespace anodex::cell {
 
-[[nodiscard]] double heatWatts(const chemistry::Catalogue& catalogue, const design::Cell& cell,
+[[nodiscard]] double heatWatts(const chemistry::Catalogue& catalogue, double temperatureKelvin,
                                const Polarisation& curve, double cellAmps);
 
 } // namespace anodex::cell

@@ -25,15 +25,15 @@ double saturatedVapour(double temperatureKelvin) {
 
 } // namespace
 
-double dryingKgPerSecond(const design::Cell& cell) {
+double dryingKgPerSecond(const design::Cell& cell, const state::Contents& contents) {
     double kilograms = 0.0;
     for (const Side side : {Side::Negative, Side::Positive}) {
         if (cell.electrode(side).air == design::Air::Breathing) {
-            const double drive = std::max(cell.solution(side).solventActivity - kHumidity, 0.0);
+            const double drive = std::max(contents.solution(side).solventActivity - kHumidity, 0.0);
             const double transfer = 1.0 / (1.0 / kStillAirMetresPerSecond +
                                            electrode::openingsResistance(cell.electrode(side), kVapourInAir));
-            kilograms +=
-                transfer * cell.electrode(side).areaM2 * drive * saturatedVapour(cell.temperatureKelvin);
+            kilograms += transfer * cell.electrode(side).areaM2 * drive *
+                         saturatedVapour(contents.state.temperatureKelvin);
         }
     }
     return kilograms;

@@ -12,7 +12,7 @@
 namespace anodex::cell {
 
 /// Solvent lost through electrodes that breathe; 0 when none does.
-[[nodiscard]] double dryingKgPerSecond(const design::Cell& cell);
+[[nodiscard]] double dryingKgPerSecond(const design::Cell& cell, const state::Contents& contents);
 
 /// Leak to a neighbour in the same liquid; 0 where no current path through liquid is known.
 [[nodiscard]] double sharedLiquidAmps(const ResistanceBudget& budget, double openCircuitVolts);

@@ -14,7 +14,7 @@ using Concentrations = std::vector<double>; // mol/m³ by species
 
 constexpr double kConductivityPerKelvin = 0.02; // of most salts in water (from memory)
 
-Concentrations concentrationsOf(const Catalogue& catalogue, const chemistry::Solution& solution) {
+Concentrations concentrationsOf(const Catalogue& catalogue, const liquid::Solution& solution) {
     Concentrations values(catalogue.species.size(), 0.0);
     for (std::size_t s = 0; s < values.size(); ++s) {
         if (catalogue.species[s].formula.charge != 0) {
@@ -104,25 +104,27 @@ double acrossMembrane(const Catalogue& catalogue, const Concentrations& left, co
 
 } // namespace
 
-double junctionVolts(const Catalogue& catalogue, const design::Cell& cell) {
+double junctionVolts(const CompiledCell& compiled, const state::Contents& contents) {
+    const Catalogue& catalogue = compiled.catalogue;
+    const design::Cell& cell = compiled.cell;
     if (!cell.twoLiquids) {
         return 0.0;
     }
-    const double thermal = base::kGasConstant * cell.temperatureKelvin / base::kFaraday;
-    const double warmth =
-        1.0 + kConductivityPerKelvin * (cell.temperatureKelvin - base::kStandardTemperature);
-    const auto carriers = [&](const chemistry::Solution& solution) {
+    const double temperature = contents.state.temperatureKelvin;
+    const double thermal = base::kGasConstant * temperature / base::kFaraday;
+    const double warmth = 1.0 + kConductivityPerKelvin * (temperature - base::kStandardTemperature);
+    const auto carriers = [&](const liquid::Solution& solution) {
         return slowed(catalogue, concentrationsOf(catalogue, solution), solution.freeConductivity / warmth);
     };
-    const Concentrations left = carriers(cell.solutions[0]);
-    const Concentrations right = carriers(cell.solutions[1]);
+    const Concentrations left = carriers(contents.solutions[0]);
+    const Concentrations right = carriers(contents.solutions[1]);
     if (!cell.barrier) {
         return thermal * henderson(catalogue, left, right);
     }
     const chemistry::SeparatorMaterial& separator = catalogue.separators[cell.barrier->separator];
     if (separator.fixedCharge != 0.0) {
-        return thermal * acrossMembrane(catalogue, concentrationsOf(catalogue, cell.solutions[0]),
-                                        concentrationsOf(catalogue, cell.solutions[1]),
+        return thermal * acrossMembrane(catalogue, concentrationsOf(catalogue, contents.solutions[0]),
+                                        concentrationsOf(catalogue, contents.solutions[1]),
                                         separator.fixedCharge);
     }
     if (separator.bridge) {

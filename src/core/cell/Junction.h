@@ -7,10 +7,10 @@
 //            (1936)).
 // Sign       potential of the positive liquid minus that of the negative one, volts.
 #pragma once
-#include "core/design/Cell.h"
+#include "core/cell/CompiledCell.h"
 
 namespace anodex::cell {
 
-[[nodiscard]] double junctionVolts(const chemistry::Catalogue& catalogue, const design::Cell& cell);
+[[nodiscard]] double junctionVolts(const CompiledCell& compiled, const state::Contents& contents);
 
 } // namespace anodex::cell

@@ -12,24 +12,27 @@
 namespace anodex::cell {
 namespace {
 
-electrode::ElectrodeModel modelOf(const CompiledCell& compiled, design::Side side, electrode::Moment moment) {
-    return {compiled.catalogue, compiled.cell, compiled.electrode(side), moment};
+electrode::ElectrodeModel modelOf(const CompiledCell& compiled, const state::Contents& contents,
+                                  design::Side side, electrode::Moment moment) {
+    return {compiled.at(side, contents), moment};
 }
 
 } // namespace
 
-Polarisation::Polarisation(const CompiledCell& compiled, electrode::Moment moment)
-    : m_negative(modelOf(compiled, design::Side::Negative, electrode::Moment::Settled)),
-      m_positive(modelOf(compiled, design::Side::Positive, electrode::Moment::Settled)),
+Polarisation::Polarisation(const CompiledCell& compiled, const state::Contents& contents,
+                           electrode::Moment moment)
+    : m_negative(modelOf(compiled, contents, design::Side::Negative, electrode::Moment::Settled)),
+      m_positive(modelOf(compiled, contents, design::Side::Positive, electrode::Moment::Settled)),
       m_restNegative(m_negative.potentialAt(0.0)), m_restPositive(m_positive.potentialAt(0.0)),
-      m_junction(cell::junctionVolts(compiled.catalogue, compiled.cell)),
-      m_ohm(resistanceBudget(compiled).totalOhm) {
+      m_junction(cell::junctionVolts(compiled, contents)),
+      m_ohm(resistanceBudget(compiled, contents).totalOhm) {
     const design::Cell& cell = compiled.cell;
     if (moment == electrode::Moment::First) {
-        m_negative = modelOf(compiled, design::Side::Negative, moment);
-        m_positive = modelOf(compiled, design::Side::Positive, moment);
-        m_negative.restAt(m_restNegative);
-        m_positive.restAt(m_restPositive);
+        const auto& electrodes = contents.state.electrodes;
+        m_negative = modelOf(compiled, contents, design::Side::Negative, moment);
+        m_positive = modelOf(compiled, contents, design::Side::Positive, moment);
+        m_negative.startFrom(m_restNegative, electrodes[0].doubleLayerVolts.value_or(m_restNegative));
+        m_positive.startFrom(m_restPositive, electrodes[1].doubleLayerVolts.value_or(m_restPositive));
     }
     m_openCircuit = m_restPositive - m_restNegative + m_junction;
     constexpr double kRounding = 1e-9; // V: what the searches for two resting potentials leave

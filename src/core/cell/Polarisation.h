@@ -25,7 +25,7 @@ struct PowerPoint {
 
 class Polarisation {
 public:
-    Polarisation(const CompiledCell& compiled, electrode::Moment moment);
+    Polarisation(const CompiledCell& compiled, const state::Contents& contents, electrode::Moment moment);
 
     [[nodiscard]] double voltsAt(double amps) const;
     [[nodiscard]] double openCircuitVolts() const { return m_openCircuit; }

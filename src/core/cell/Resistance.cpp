@@ -31,20 +31,20 @@ double collectorOhm(const CompiledCell& compiled, Side side) {
         compiled.catalogue.materials[*electrode.collector].defaultThicknessMetres, electrode.areaM2));
 }
 
-double bodyOhm(const CompiledCell& compiled, Side side) {
+double bodyOhm(const CompiledCell& compiled, const state::Contents& contents, Side side) {
     const Electrode& electrode = compiled.cell.electrode(side);
     const electrode::ElectrodeParameters& parameters = compiled.electrode(side);
     if (electrode.measuredOhm) {
         return *electrode.measuredOhm;
     }
-    return electrode.collector ? layerOhm(compiled.catalogue, compiled.cell, parameters)
+    return electrode.collector ? layerOhm(compiled.at(side, contents))
                                : sheetOhm(parameters.resistivityOhmMetres, parameters.throughOhmM2,
                                           electrode.thicknessMetres, electrode.areaM2);
 }
 
 } // namespace
 
-ResistanceBudget resistanceBudget(const CompiledCell& compiled) {
+ResistanceBudget resistanceBudget(const CompiledCell& compiled, const state::Contents& contents) {
     const Cell& cell = compiled.cell;
     ResistanceBudget budget;
     if (cell.measuredResistanceOhm) {
@@ -59,13 +59,13 @@ ResistanceBudget resistanceBudget(const CompiledCell& compiled) {
         }
     };
     const double area = design::currentArea(cell);
-    const double negative = conductivityOf(cell, compiled.electrode(Side::Negative));
+    const double negative = conductivityOf(compiled.at(Side::Negative, contents));
     const double positive =
-        cell.twoLiquids ? conductivityOf(cell, compiled.electrode(Side::Positive)) : negative;
+        cell.twoLiquids ? conductivityOf(compiled.at(Side::Positive, contents)) : negative;
     const double layer = cell.barrier ? cell.barrier->thicknessMetres : 0.0;
     const double free = std::max(cell.gapMetres - layer, 0.0);
-    const double fromNegative = halfPath(cell, Side::Negative, free).perMetre / negative;
-    const double fromPositive = halfPath(cell, Side::Positive, free).perMetre / positive;
+    const double fromNegative = halfPath(cell, contents, Side::Negative, free).perMetre / negative;
+    const double fromPositive = halfPath(cell, contents, Side::Positive, free).perMetre / positive;
     if (cell.twoLiquids) {
         add(ResistancePart::NegativeLiquid, fromNegative);
         add(ResistancePart::PositiveLiquid, fromPositive);
@@ -79,9 +79,9 @@ ResistanceBudget resistanceBudget(const CompiledCell& compiled) {
     for (const Side side : {Side::Negative, Side::Positive}) {
         const bool isNegative = side == Side::Negative;
         add(isNegative ? ResistancePart::NegativeBody : ResistancePart::PositiveBody,
-            bodyOhm(compiled, side));
+            bodyOhm(compiled, contents, side));
         add(isNegative ? ResistancePart::NegativePores : ResistancePart::PositivePores,
-            poreOhm(compiled.catalogue, cell, compiled.electrode(side)));
+            poreOhm(compiled.at(side, contents)));
         add(isNegative ? ResistancePart::NegativeCollector : ResistancePart::PositiveCollector,
             collectorOhm(compiled, side));
     }

@@ -36,6 +36,7 @@ struct ResistanceBudget {
     double totalOhm = 0.0;
 };
 
-[[nodiscard]] ResistanceBudget resistanceBudget(const CompiledCell& compiled);
+[[nodiscard]] ResistanceBudget resistanceBudget(const CompiledCell& compiled,
+                                                const state::Contents& contents);
 
 } // namespace anodex::cell

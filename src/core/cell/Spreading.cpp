@@ -9,19 +9,20 @@ namespace {
 
 /// Cross-section the current can spread to. Most of a vessel's liquid lies beside or behind the electrodes,
 /// where little current goes: only a large bath counts (common practice, no source).
-double bathArea(const design::Cell& cell, design::Side side) {
+double bathArea(const design::Cell& cell, const state::Contents& contents, design::Side side) {
     constexpr double kShareCrossed = 0.03; // common practice, no source
-    const auto& solution = cell.solution(side);
+    const auto& solution = contents.solution(side);
     return solution.mixture.isUnbounded ? std::numeric_limits<double>::infinity()
                                         : kShareCrossed * solution.volumeM3 / cell.gapMetres;
 }
 
 } // namespace
 
-HalfPath halfPath(const design::Cell& cell, design::Side side, double freeMetres) {
+HalfPath halfPath(const design::Cell& cell, const state::Contents& contents, design::Side side,
+                  double freeMetres) {
     const double plane = 0.5 * freeMetres / design::currentArea(cell);
     const double area = cell.electrode(side).areaM2;
-    const double bath = bathArea(cell, side);
+    const double bath = bathArea(cell, contents, side);
     if (!(bath > area)) {
         return {plane, false};
     }

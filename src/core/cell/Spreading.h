@@ -6,7 +6,7 @@
 //            b²).
 // Units      1/m: divided by the conductivity it is a resistance.
 #pragma once
-#include "core/design/Cell.h"
+#include "core/state/Contents.h"
 
 namespace anodex::cell {
 
@@ -16,6 +16,7 @@ struct HalfPath {
 };
 
 /// `freeMetres` is the liquid of the whole gap without separators; half of it belongs to each side.
-[[nodiscard]] HalfPath halfPath(const design::Cell& cell, design::Side side, double freeMetres);
+[[nodiscard]] HalfPath halfPath(const design::Cell& cell, const state::Contents& contents, design::Side side,
+                                double freeMetres);
 
 } // namespace anodex::cell

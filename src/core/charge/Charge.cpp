@@ -144,9 +144,11 @@ double askedAmps(const design::ChargeDesign& design, const Charger& charger) {
     return design.amps ? std::min(*design.amps, most) : most;
 }
 
-Cell halfUsed(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation) {
-    return cell::afterUse(catalogue, cell, evaluation.sides[0].couple, evaluation.sides[1].couple,
-                          kSpentShare * evaluation.capacity.expectedCoulombs);
+state::Contents halfUsed(const cell::CompiledCell& compiled, const Evaluation& evaluation) {
+    return state::changedTo(compiled.catalogue, compiled.cell, *evaluation.contents,
+                            cell::afterUse(compiled, *evaluation.contents, evaluation.sides[0].couple,
+                                           evaluation.sides[1].couple,
+                                           kSpentShare * evaluation.capacity.expectedCoulombs));
 }
 
 } // namespace
@@ -154,11 +156,12 @@ Cell halfUsed(const Catalogue& catalogue, const Cell& cell, const Evaluation& ev
 Charging chargingOf(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation) {
     Charging charging;
     charging.reversed = evaluation.openCircuitVolts < 0.0;
-    const Charger built(catalogue, cell, evaluation);
+    const cell::CompiledCell compiled = cell::compile(catalogue, cell);
+    const Charger built(compiled, *evaluation.contents, evaluation);
     Sweep sweep = sweepOf(built);
     std::optional<Charger> used;
     if (!sweep.takesCharge && evaluation.capacity.expectedCoulombs > 0.0) {
-        used.emplace(catalogue, halfUsed(catalogue, cell, evaluation), evaluation);
+        used.emplace(compiled, halfUsed(compiled, evaluation), evaluation);
         Sweep other = sweepOf(*used);
         if (other.takesCharge) {
             charging.state = ChargeState::HalfUsed;
@@ -205,20 +208,21 @@ std::optional<base::Interval> chargeVoltsDoubt(const Catalogue& catalogue, const
         return std::nullopt;
     }
     const double sign = charging.reversed ? -1.0 : 1.0;
-    const Cell taking =
-        withGrownFilms(charging.state == ChargeState::HalfUsed ? halfUsed(catalogue, cell, evaluation) : cell,
-                       charging.reversed);
+    const cell::CompiledCell compiled = cell::compile(catalogue, cell);
+    const state::Contents taking = withGrownFilms(
+        charging.state == ChargeState::HalfUsed ? halfUsed(compiled, evaluation) : *evaluation.contents,
+        charging.reversed);
     std::vector<double> volts(static_cast<std::size_t>(samples));
     for (std::size_t i = 0; i < volts.size(); ++i) {
         if (stop.stop_requested()) {
             return std::nullopt;
         }
         const cell::Polarisation curve(
-            cell::compile(catalogue, taking, electrode::Draw::sampled(1, i, volts.size())),
+            cell::compile(catalogue, cell, electrode::Draw::sampled(1, i, volts.size())), taking,
             electrode::Moment::Settled);
         volts[i] = sign * curve.voltsAt(-sign * amps);
     }
-    const cell::Polarisation nominal(cell::compile(catalogue, taking), electrode::Moment::Settled);
+    const cell::Polarisation nominal(compiled, taking, electrode::Moment::Settled);
     return base::centralSpan(std::move(volts), sign * nominal.voltsAt(-sign * amps));
 }
 

@@ -9,8 +9,6 @@ namespace anodex::charge {
 namespace {
 
 using chemistry::Branch;
-using chemistry::Catalogue;
-using design::Cell;
 using design::Side;
 
 constexpr int kPointsPerDecade = 6;      // of the sweep of currents
@@ -21,16 +19,17 @@ constexpr double kLeastDifference = 0.1; // V between the couples that are drive
 
 } // namespace
 
-Cell withGrownFilms(Cell cell, bool reversed) {
-    cell.electrodes[reversed ? 0 : 1].filmsGrown = true;
-    return cell;
+state::Contents withGrownFilms(state::Contents contents, bool reversed) {
+    contents.state.electrodes[reversed ? 0 : 1].filmCoverage = 1.0;
+    return contents;
 }
 
-Charger::Charger(const Catalogue& catalogue, const Cell& cell, const cell::Evaluation& evaluation)
-    : m_catalogue(catalogue), m_evaluation(evaluation),
+Charger::Charger(const cell::CompiledCell& compiled, const state::Contents& contents,
+                 const cell::Evaluation& evaluation)
+    : m_catalogue(compiled.catalogue), m_evaluation(evaluation),
       m_sign(evaluation.openCircuitVolts < 0.0 ? -1.0 : 1.0),
-      m_curve(cell::compile(catalogue, withGrownFilms(cell, m_sign < 0.0)), electrode::Moment::Settled),
-      m_area(std::min(cell.electrodes[0].areaM2, cell.electrodes[1].areaM2)) {
+      m_curve(compiled, withGrownFilms(contents, m_sign < 0.0), electrode::Moment::Settled),
+      m_area(std::min(compiled.cell.electrodes[0].areaM2, compiled.cell.electrodes[1].areaM2)) {
     // A side holds nothing up only where the other one lacks what this one has.
     m_full = {isFull(Side::Negative) && !holdsItsSolid(Side::Positive),
               isFull(Side::Positive) && !holdsItsSolid(Side::Negative)};

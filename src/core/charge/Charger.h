@@ -21,12 +21,13 @@ struct ChargeCaps {
     std::optional<double> amps;
 };
 
-/// The cell with the films that a charge grows on its plus side.
-[[nodiscard]] design::Cell withGrownFilms(design::Cell cell, bool reversed);
+/// The same with the films that a charge grows on its plus side.
+[[nodiscard]] state::Contents withGrownFilms(state::Contents contents, bool reversed);
 
 class Charger {
 public:
-    Charger(const chemistry::Catalogue& catalogue, const design::Cell& cell,
+    /// `evaluation` of the cell as it was built, `contents` as it takes the charge.
+    Charger(const cell::CompiledCell& compiled, const state::Contents& contents,
             const cell::Evaluation& evaluation);
 
     [[nodiscard]] double area() const { return m_area; }

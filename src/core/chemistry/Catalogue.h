@@ -82,4 +82,10 @@ struct Catalogue {
     [[nodiscard]] const Substance* solvent() const;
 };
 
+/// Moles of each master's moiety in one mole of the species (hydrogen ion and solvent left out).
+[[nodiscard]] const std::vector<SpeciesTerm>& moietiesOf(const Catalogue& catalogue, SpeciesIndex species);
+
+/// Works the moieties out once, after the species are complete.
+void indexMoieties(Catalogue& catalogue);
+
 } // namespace anodex::chemistry

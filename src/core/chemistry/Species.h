@@ -41,7 +41,9 @@ struct Species {
     std::optional<Formation> formation; ///< Absent: a master species, or a solid that never falls out.
     double diffusivity = 1e-9;          ///< m²/s at 25 °C in pure solvent.
     double limitingConductivity = 0.0;  ///< S m²/mol (of the ion, not per charge) at 25 °C.
-    bool precipitates = false;          ///< A solid or liquid that falls out as soon as it is saturated.
+    double molarVolumeM3 =
+        0.0; ///< Per mole, partial, conventional (hydrogen ion 0), of masters and hydroxide.
+    bool precipitates = false; ///< A solid or liquid that falls out as soon as it is saturated.
     std::optional<double> gibbsJoulesPerMole; ///< Standard energy of formation at 25 °C.
     double setchenow = 0.0;                   ///< log10 γ per mol/kg of ionic strength, for neutral species.
     double defaultActivity = 1.0;             ///< Solids and gases; overridden where the cell knows better.
@@ -54,5 +56,8 @@ struct Species {
         return formula.phase == Phase::Unstated || formula.phase == Phase::Aqueous;
     }
 };
+
+/// ln of a formation constant at a temperature (van 't Hoff).
+[[nodiscard]] double lnFormationConstant(const Formation& formation, double temperatureKelvin);
 
 } // namespace anodex::chemistry

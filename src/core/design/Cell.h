@@ -1,7 +1,8 @@
-// src/core/design/Cell.h - a design with its names looked up, its defaults chosen and its liquids solved.
+// src/core/design/Cell.h - a design with its names looked up and its defaults chosen.
 #pragma once
-#include "core/chemistry/Solution.h"
+#include "core/chemistry/Catalogue.h"
 #include "core/design/Design.h"
+#include "core/liquid/Mixture.h"
 #include <array>
 #include <cmath>
 #include <optional>
@@ -40,8 +41,6 @@ struct Electrode {
     std::optional<double> collectorOhm; ///< As stated; absent: from its material.
     std::optional<std::size_t> collector;
     std::optional<double> measuredOhm;
-    std::vector<chemistry::SpeciesIndex> made; ///< Solids that discharging has left in it.
-    bool filmsGrown = false;                   ///< The plus side of a charge that has gone on for a while.
 };
 
 struct Barrier {
@@ -52,8 +51,8 @@ struct Barrier {
 
 struct Cell {
     double temperatureKelvin = kDefaultTemperatureKelvin;
-    std::array<Electrode, 2> electrodes;          ///< By Side.
-    std::array<chemistry::Solution, 2> solutions; ///< By Side; equal when one liquid.
+    std::array<Electrode, 2> electrodes;   ///< By Side.
+    std::array<liquid::Mixture, 2> poured; ///< By Side; equal when one liquid.
     bool twoLiquids = false;
     std::optional<Barrier> barrier;
     double gapMetres = kDefaultOpenGapMetres;
@@ -73,9 +72,6 @@ struct Cell {
 
     [[nodiscard]] const Electrode& electrode(Side side) const {
         return electrodes[static_cast<std::size_t>(side)];
-    }
-    [[nodiscard]] const chemistry::Solution& solution(Side side) const {
-        return solutions[static_cast<std::size_t>(side)];
     }
 };
 

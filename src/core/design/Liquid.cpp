@@ -1,9 +1,9 @@
 #include "core/design/Liquid.h"
 
 #include "core/base/RootFinding.h"
-#include "core/chemistry/Density.h"
 #include "core/chemistry/NameLookup.h"
 #include "core/design/Identify.h"
+#include "core/liquid/Density.h"
 
 #include <algorithm>
 #include <cmath>
@@ -12,7 +12,7 @@ namespace anodex::design {
 namespace {
 
 using chemistry::Catalogue;
-using chemistry::Mixture;
+using liquid::Mixture;
 using Code = DesignError::Code;
 
 constexpr double kGelConductivityShare = 0.85; // of the free liquid (common practice, no source)
@@ -110,10 +110,10 @@ private:
 
     [[nodiscard]] double volumeOf(const Mixture& mixture) const {
         double kilograms = mixture.solventKg;
-        for (const chemistry::Portion& portion : mixture.portions) {
+        for (const liquid::Portion& portion : mixture.portions) {
             kilograms += portion.moles * m_catalogue.substances[portion.substance].molarMassKg;
         }
-        return kilograms / chemistry::mixtureDensity(m_catalogue, mixture);
+        return kilograms / liquid::mixtureDensity(m_catalogue, mixture);
     }
 
     [[nodiscard]] double molesOf(const NamedSolute& solute, double solventKg, double volumeM3,
@@ -144,7 +144,7 @@ private:
             place(addedSolventKg, moles);
             const double volume = volumeOf(m_mixture);
             double total = m_mixture.solventKg;
-            for (const chemistry::Portion& portion : m_mixture.portions) {
+            for (const liquid::Portion& portion : m_mixture.portions) {
                 total += portion.moles * m_catalogue.substances[portion.substance].molarMassKg;
             }
             double change = 0.0;
@@ -242,7 +242,7 @@ tl::expected<ResolvedLiquid, DesignError> resolveLiquid(const Catalogue& catalog
         Mixture pure;
         pure.temperatureKelvin = temperatureKelvin;
         pure.solventKg = 1.0;
-        solventKg = liquid.basisValue * chemistry::mixtureDensity(catalogue, pure);
+        solventKg = liquid.basisValue * liquid::mixtureDensity(catalogue, pure);
     } else if (liquid.basis == LiquidBasis::FinishedVolume) {
         solventKg = composer.solventForVolume(liquid.basisValue);
     }

@@ -1,14 +1,15 @@
 // src/core/design/Liquid.h - from "5 g in 100 mL" or "30 % by mass" to kilograms of solvent and moles.
 #pragma once
-#include "core/chemistry/Solution.h"
+#include "core/chemistry/Catalogue.h"
 #include "core/design/Design.h"
 #include "core/design/DesignError.h"
+#include "core/liquid/Mixture.h"
 #include <tl/expected.hpp>
 
 namespace anodex::design {
 
 struct ResolvedLiquid {
-    chemistry::Mixture mixture;
+    liquid::Mixture mixture;
     std::optional<std::size_t> ready;
     double doubtFactor = 1.0; ///< Spread of a ready-made liquid's strength.
 };

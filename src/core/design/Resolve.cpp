@@ -2,7 +2,6 @@
 
 #include "core/base/Constants.h"
 #include "core/chemistry/NameLookup.h"
-#include "core/chemistry/SolveSolution.h"
 #include "core/design/Identify.h"
 #include "core/design/Liquid.h"
 
@@ -241,7 +240,7 @@ private:
         for (const Side side : {Side::Negative, Side::Positive}) {
             const std::size_t index = static_cast<std::size_t>(side);
             if (side == Side::Positive && !m_cell.twoLiquids) {
-                m_cell.solutions[1] = m_cell.solutions[0];
+                m_cell.poured[1] = m_cell.poured[0];
                 m_cell.liquidDoubtFactor[1] = m_cell.liquidDoubtFactor[0];
                 m_cell.ready[1] = m_cell.ready[0];
                 break;
@@ -259,7 +258,7 @@ private:
             const bool airless =
                 air == Air::None && (m_cell.twoLiquids || m_cell.electrodes[1].air == Air::None);
             liquid->mixture.oxygenPressureBar = airless ? 0.0 : base::kOxygenShareOfAir;
-            m_cell.solutions[index] = chemistry::solveSolution(m_catalogue, liquid->mixture);
+            m_cell.poured[index] = liquid->mixture;
             m_cell.liquidDoubtFactor[index] = liquid->doubtFactor;
             m_cell.ready[index] = liquid->ready;
         }

@@ -63,8 +63,9 @@ private:
         m_parameters.utilisation =
             std::min(1.0, m_draw.factor({InputKind::Utilisation, m_material.id}, m_material.utilisation));
         if (m_material.plating) {
-            m_parameters.platingMetres =
-                m_draw.factor({InputKind::Plating, m_material.id}, m_material.plating->thicknessMetres);
+            const FactorSpread& thickness = m_material.plating->thicknessMetres;
+            m_parameters.platingFactor =
+                m_draw.factor({InputKind::Plating, m_material.id}, thickness) / thickness.value;
         }
         m_parameters.pathFactor = m_draw.factor({InputKind::Pores, m_material.id}, kPaths);
         const InputKey air{InputKind::AirSupply, m_material.id};

@@ -11,7 +11,6 @@ namespace anodex::electrode {
 namespace {
 
 using chemistry::Branch;
-using chemistry::Catalogue;
 using chemistry::Reaction;
 using chemistry::ReferenceKind;
 using chemistry::SpeciesIndex;
@@ -25,21 +24,20 @@ constexpr double kLeastOther = 0.05;    // of both slopes that the branch not st
 /// What a reaction meets in the liquid, whatever phase it runs on.
 class RouteBuilder {
 public:
-    RouteBuilder(const TransportContext& context, std::size_t reactionIndex, double acidityShift)
-        : m_context(context), m_acidityShift(acidityShift),
-          m_parameters(context.parameters.reactions[reactionIndex]), m_reaction(*m_parameters.reaction),
-          m_equilibrium(nernstVolts(m_parameters, context.solution())),
-          m_anodicAbsent(absentReactant(context, m_reaction, Branch::Anodic).has_value()),
-          m_cathodicAbsent(absentReactant(context, m_reaction, Branch::Cathodic).has_value()),
-          m_anodicSupply(supplyLimit(context, m_parameters, Branch::Anodic)),
-          m_cathodicSupply(supplyLimit(context, m_parameters, Branch::Cathodic)) {}
+    RouteBuilder(const Situation& here, Moment moment, std::size_t reactionIndex, double acidityShift)
+        : m_here(here), m_acidityShift(acidityShift), m_parameters(here.parameters.reactions[reactionIndex]),
+          m_reaction(*m_parameters.reaction), m_equilibrium(nernstVolts(m_parameters, here.atFace())),
+          m_anodicAbsent(absentReactant(here, m_reaction, Branch::Anodic).has_value()),
+          m_cathodicAbsent(absentReactant(here, m_reaction, Branch::Cathodic).has_value()),
+          m_anodicSupply(supplyLimit(here, m_parameters, Branch::Anodic, moment)),
+          m_cathodicSupply(supplyLimit(here, m_parameters, Branch::Cathodic, moment)) {}
 
     [[nodiscard]] Route build(const RouteParameters& parameters) const {
         const SurfaceKinetics& kinetics = *parameters.kinetics;
         Route route;
         route.reaction = parameters.reaction;
         route.phase = parameters.phase;
-        const double temperature = m_context.cell.temperatureKelvin;
+        const double temperature = m_here.temperatureKelvin();
         const bool storedAnodic = kinetics.storedBranch == Branch::Anodic;
         const double stored = base::kLn10 / (kinetics.slopeVolts * temperature / base::kStandardTemperature);
         const double both = base::kLn10 * m_reaction.electrons /
@@ -50,10 +48,7 @@ public:
         law.anodicPerVolt = storedAnodic ? stored : other;
         law.cathodicPerVolt = storedAnodic ? other : stored;
         law.lnExchange = lnExchange(parameters, stored, storedAnodic);
-        // On a long charge the plus side has covered itself; at first, and while it gives current, it has not.
-        const double ownAnodic =
-            m_context.electrode().filmsGrown ? parameters.grownLimitAmps : parameters.anodicLimitAmps;
-        law.anodicLimit = std::min(m_anodicSupply * parameters.geometricAreaM2, ownAnodic);
+        law.anodicLimit = anodicLimit(parameters);
         law.cathodicLimit =
             std::min(m_cathodicSupply * parameters.geometricAreaM2, parameters.cathodicLimitAmps);
         // What nobody put in cannot be used up, though its build-up at the electrode sets the potential.
@@ -68,18 +63,27 @@ public:
     /// Neither side of the couple, or nothing of what this route needs, was ever poured in: no news to
     /// anyone.
     [[nodiscard]] bool isUnheardOf(const SurfaceKinetics& kinetics) const {
-        const auto& solution = m_context.solution();
+        const auto& solution = m_here.atFace();
         return (m_anodicAbsent && m_cathodicAbsent) ||
                std::any_of(kinetics.needs.begin(), kinetics.needs.end(),
                            [&](SpeciesIndex species) { return solution.activity[species] <= 0.0; });
     }
 
 private:
+    /// Bare and covered face work side by side, A.
+    [[nodiscard]] double anodicLimit(const RouteParameters& parameters) const {
+        const double covered = m_here.held().filmCoverage;
+        const double supply = m_anodicSupply * parameters.geometricAreaM2;
+        const double bare = std::min(supply, parameters.anodicLimitAmps);
+        const double grown = std::min(supply, parameters.grownLimitAmps);
+        return covered < 1.0 ? (1.0 - covered) * bare + (covered > 0.0 ? covered * grown : 0.0) : grown;
+    }
+
     [[nodiscard]] double lnExchange(const RouteParameters& parameters, double storedPerVolt,
                                     bool storedAnodic) const {
         const SurfaceKinetics& kinetics = *parameters.kinetics;
-        const auto& solution = m_context.solution();
-        const double temperature = m_context.cell.temperatureKelvin;
+        const auto& solution = m_here.atFace();
+        const double temperature = m_here.temperatureKelvin();
         double lnRate = parameters.lnRate;
         lnRate -= kinetics.activationJoulesPerMole / base::kGasConstant *
                   (1.0 / temperature - 1.0 / base::kStandardTemperature);
@@ -100,7 +104,7 @@ private:
     }
 
     void block(Route& route, const SurfaceKinetics& kinetics) const {
-        const auto& solution = m_context.solution();
+        const auto& solution = m_here.atFace();
         for (const SpeciesIndex species : kinetics.absentWith) {
             if (solution.activity[species] > kPresent) {
                 route.blocked = Blocked::Film;
@@ -121,7 +125,7 @@ private:
         }
     }
 
-    const TransportContext& m_context;
+    const Situation& m_here;
     double m_acidityShift;
     const ReactionParameters& m_parameters;
     const Reaction& m_reaction;
@@ -134,14 +138,12 @@ private:
 
 } // namespace
 
-ElectrodeModel::ElectrodeModel(const Catalogue& catalogue, const design::Cell& cell,
-                               const ElectrodeParameters& parameters, Moment moment, double acidityShift) {
-    const TransportContext context{catalogue, cell, parameters, moment};
+ElectrodeModel::ElectrodeModel(const Situation& here, Moment moment, double acidityShift) {
     std::optional<RouteBuilder> builder;
     std::size_t built = 0;
-    for (const RouteParameters& route : parameters.routes) {
+    for (const RouteParameters& route : here.parameters.routes) {
         if (!builder || built != route.reaction) {
-            builder.emplace(context, route.reaction, acidityShift);
+            builder.emplace(here, moment, route.reaction, acidityShift);
             built = route.reaction;
         }
         if (!builder->isUnheardOf(*route.kinetics)) {
@@ -154,13 +156,13 @@ ElectrodeModel::ElectrodeModel(const Catalogue& catalogue, const design::Cell& c
         }
     }
     if (moment == Moment::First) {
-        m_capacitancePerSecond =
-            chargedFarads(catalogue, cell, parameters, kFirstMomentSeconds) / kFirstMomentSeconds;
+        m_capacitancePerSecond = chargedFarads(here, kFirstMomentSeconds) / kFirstMomentSeconds;
     }
 }
 
 base::Sloped ElectrodeModel::at(double volts) const {
-    base::Sloped sum{m_capacitancePerSecond * (volts - m_restVolts) - m_residual, m_capacitancePerSecond};
+    base::Sloped sum{m_capacitancePerSecond * (volts - m_doubleLayerVolts) - m_residual,
+                     m_capacitancePerSecond};
     for (const RateLaw& law : m_running) {
         const base::Sloped route = law.at(volts);
         const double share = route.value > 0.0 ? law.usefulShare : 1.0;
@@ -191,11 +193,12 @@ double ElectrodeModel::potentialAt(double amps) const {
     return m_lastVolts;
 }
 
-void ElectrodeModel::restAt(double volts) {
-    m_restVolts = volts;
+void ElectrodeModel::startFrom(double restVolts, double doubleLayerVolts) {
+    m_doubleLayerVolts = restVolts;
     m_residual = 0.0;
-    m_residual = currentAt(volts);
-    m_lastVolts = volts;
+    m_residual = currentAt(restVolts);
+    m_doubleLayerVolts = doubleLayerVolts;
+    m_lastVolts = restVolts;
 }
 
 } // namespace anodex::electrode

@@ -26,8 +26,7 @@ struct Route {
 class ElectrodeModel {
 public:
     /// `acidityShift` is added to the pH that decides which films hold.
-    ElectrodeModel(const chemistry::Catalogue& catalogue, const design::Cell& cell,
-                   const ElectrodeParameters& parameters, Moment moment, double acidityShift = 0.0);
+    ElectrodeModel(const Situation& here, Moment moment, double acidityShift = 0.0);
 
     /// Net current with its derivative, A and A/V; allocates nothing.
     [[nodiscard]] base::Sloped at(double volts) const;
@@ -35,14 +34,14 @@ public:
     /// Where the electrode sits while it passes `amps` (anodic positive).
     [[nodiscard]] double potentialAt(double amps) const;
     [[nodiscard]] const std::vector<Route>& routes() const { return m_routes; }
-    /// Starts the moment `first` from a rest found with settled layers.
-    void restAt(double volts);
+    /// Starts the moment `first` from a rest found with settled layers; the double layer may stand elsewhere.
+    void startFrom(double restVolts, double doubleLayerVolts);
 
 private:
     std::vector<Route> m_routes;
     std::vector<RateLaw> m_running;      ///< The laws of those that nothing blocks.
     double m_capacitancePerSecond = 0.0; ///< A/V
-    double m_restVolts = 0.0;
+    double m_doubleLayerVolts = 0.0;
     double m_residual = 0.0; ///< Net current of the routes at rest, taken as already balanced.
     mutable double m_lastVolts = 0.0;
 };

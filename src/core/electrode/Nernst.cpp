@@ -7,7 +7,7 @@
 
 namespace anodex::electrode {
 
-double activityOrTrace(const ActivityTerm& term, const chemistry::Solution& solution) {
+double activityOrTrace(const ActivityTerm& term, const liquid::Solution& solution) {
     constexpr double kLeastOfASolid = 1e-6; // a gas that nobody let in
     const double activity = solution.activity[term.species];
     if (activity < term.ownTraceBelow) {
@@ -29,7 +29,7 @@ double standardVolts(const ReactionParameters& reaction, double temperatureKelvi
            reaction.reaction->standardVoltsPerKelvin * (temperatureKelvin - base::kStandardTemperature);
 }
 
-double nernstVolts(const ReactionParameters& reaction, const chemistry::Solution& solution) {
+double nernstVolts(const ReactionParameters& reaction, const liquid::Solution& solution) {
     double lnQuotient = 0.0;
     for (const ActivityTerm& term : reaction.terms) {
         lnQuotient += term.count * std::log(activityOrTrace(term, solution));

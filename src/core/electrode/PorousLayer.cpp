@@ -8,9 +8,7 @@
 namespace anodex::electrode {
 namespace {
 
-using chemistry::Catalogue;
 using chemistry::Material;
-using design::Cell;
 using design::Electrode;
 
 constexpr double kBruggeman = 1.5; // exponent of the porosity (Bruggeman 1935)
@@ -28,13 +26,12 @@ struct Resistivities {
     double solid = 0.0;
 };
 
-Resistivities resistivities(const Material& material, const Cell& cell,
-                            const ElectrodeParameters& parameters) {
+Resistivities resistivities(const Situation& here) {
     constexpr double kDriest = 1e-3; // share of the room; with less nothing flows at all
-    const double wet = material.porosity * cell.electrode(parameters.side).filledPores;
-    return {parameters.pathFactor /
-                (conductivityOf(cell, parameters) * std::pow(std::max(wet, kDriest), kBruggeman)),
-            parameters.resistivityOhmMetres};
+    const double wet = here.material().porosity * here.electrode().filledPores;
+    return {here.parameters.pathFactor /
+                (conductivityOf(here) * std::pow(std::max(wet, kDriest), kBruggeman)),
+            here.parameters.resistivityOhmMetres};
 }
 
 double reach(const Resistivities& path, double siemensPerCubicMetre) {
@@ -51,9 +48,9 @@ bool breathesByNature(const Material& material) {
     return material.breathingLimit && material.capacitanceFaradPerKg > 0.0;
 }
 
-double conductivityOf(const Cell& cell, const ElectrodeParameters& parameters) {
-    return std::max(cell.solution(parameters.side).conductivity, kLowestConductivity) *
-           parameters.liquidConductivityFactor;
+double conductivityOf(const Situation& here) {
+    return std::max(here.solution().conductivity, kLowestConductivity) *
+           here.parameters.liquidConductivityFactor;
 }
 
 double workingShare(double thicknessMetres, double reachMetres) {
@@ -61,32 +58,30 @@ double workingShare(double thicknessMetres, double reachMetres) {
     return ratio < 1e-6 ? 1.0 : std::tanh(ratio) / ratio;
 }
 
-double poreOhm(const Catalogue& catalogue, const Cell& cell, const ElectrodeParameters& parameters) {
-    const Electrode& electrode = cell.electrode(parameters.side);
-    const Material& material = catalogue.materials[electrode.material];
+double poreOhm(const Situation& here) {
+    const Electrode& electrode = here.electrode();
+    const Material& material = here.material();
     return material.porosity > 0.0
-               ? electrode.thicknessMetres * resistivities(material, cell, parameters).pores /
-                     (3.0 * electrode.areaM2)
+               ? electrode.thicknessMetres * resistivities(here).pores / (3.0 * electrode.areaM2)
                : 0.0;
 }
 
-double layerOhm(const Catalogue& catalogue, const Cell& cell, const ElectrodeParameters& parameters) {
-    const Electrode& electrode = cell.electrode(parameters.side);
-    return catalogue.materials[electrode.material].porosity > 0.0
-               ? electrode.thicknessMetres * parameters.resistivityOhmMetres / (3.0 * electrode.areaM2)
+double layerOhm(const Situation& here) {
+    const Electrode& electrode = here.electrode();
+    return here.material().porosity > 0.0
+               ? electrode.thicknessMetres * here.parameters.resistivityOhmMetres / (3.0 * electrode.areaM2)
                : 0.0;
 }
 
-double chargedFarads(const Catalogue& catalogue, const Cell& cell, const ElectrodeParameters& parameters,
-                     double seconds) {
-    const Electrode& electrode = cell.electrode(parameters.side);
-    const Material& material = catalogue.materials[electrode.material];
+double chargedFarads(const Situation& here, double seconds) {
+    const Electrode& electrode = here.electrode();
+    const Material& material = here.material();
     const double whole = electrode.massKg * material.capacitanceFaradPerKg;
     if (whole <= 0.0 || material.porosity <= 0.0) {
         return whole;
     }
     const double perVolume = whole / (electrode.areaM2 * electrode.thicknessMetres);
-    const double depth = reach(resistivities(material, cell, parameters), perVolume / seconds);
+    const double depth = reach(resistivities(here), perVolume / seconds);
     return whole * workingShare(electrode.thicknessMetres, depth);
 }
 
@@ -94,14 +89,14 @@ double openingsResistance(const Electrode& electrode, double diffusivity) {
     return kPathThroughHole * (1.0 - electrode.openShare) / (electrode.openShare * diffusivity);
 }
 
-double breathingLimit(const Catalogue& catalogue, const Cell& cell, const ElectrodeParameters& parameters,
-                      double layerAmpsPerM2) {
-    const Electrode& electrode = cell.electrode(parameters.side);
-    const Material& material = catalogue.materials[electrode.material];
+double breathingLimit(const Situation& here, double layerAmpsPerM2) {
+    const Electrode& electrode = here.electrode();
+    const Material& material = here.material();
     const double gasCharge =
-        kElectronsPerOxygen * base::kFaraday * oxygenConcentration(cell.temperatureKelvin); // C/m³
+        kElectronsPerOxygen * base::kFaraday * oxygenConcentration(here.temperatureKelvin()); // C/m³
     double inverse = openingsResistance(electrode, kOxygenInAir) / gasCharge;
-    double film = parameters.breathingAmpsPerM2.value_or(layerAmpsPerM2 * parameters.breathingFactor);
+    double film =
+        here.parameters.breathingAmpsPerM2.value_or(layerAmpsPerM2 * here.parameters.breathingFactor);
     if (material.porosity > 0.0 && material.breathingLimit) {
         const double usual = material.usualFilledPores * (1.0 - material.usualFilledPores);
         const double contact = electrode.filledPores * (1.0 - electrode.filledPores) / usual;
@@ -109,7 +104,7 @@ double breathingLimit(const Catalogue& catalogue, const Cell& cell, const Electr
         if (perVolume <= 0.0) {
             return 0.0;
         }
-        const double depth = reach(resistivities(material, cell, parameters), perVolume / kOxygenSlopeVolts);
+        const double depth = reach(resistivities(here), perVolume / kOxygenSlopeVolts);
         film = perVolume * electrode.thicknessMetres * workingShare(electrode.thicknessMetres, depth);
         const double gasPores = material.porosity * (1.0 - electrode.filledPores);
         inverse +=

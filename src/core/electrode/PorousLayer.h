@@ -11,8 +11,7 @@
 // Source     de Levie, Electrochim. Acta 8, 751 (1963); Newman & Tobias, J. Electrochem. Soc. 109, 1183
 //            (1962).
 #pragma once
-#include "core/design/Cell.h"
-#include "core/electrode/Parameters.h"
+#include "core/electrode/Situation.h"
 
 namespace anodex::electrode {
 
@@ -20,26 +19,22 @@ namespace anodex::electrode {
 [[nodiscard]] bool breathesByNature(const chemistry::Material& material);
 
 /// S/m of a side's liquid, never quite none.
-[[nodiscard]] double conductivityOf(const design::Cell& cell, const ElectrodeParameters& parameters);
+[[nodiscard]] double conductivityOf(const Situation& here);
 
 /// Share of a layer that works when the current reaches `reachMetres` into it: 1 for a thin one.
 [[nodiscard]] double workingShare(double thicknessMetres, double reachMetres);
 
 /// Resistance of the liquid in the pores at even use, ohm; 0 for a solid electrode.
-[[nodiscard]] double poreOhm(const chemistry::Catalogue& catalogue, const design::Cell& cell,
-                             const ElectrodeParameters& parameters);
+[[nodiscard]] double poreOhm(const Situation& here);
 /// Of the solid from its collector through the layer at even use, ohm; 0 for a solid electrode.
-[[nodiscard]] double layerOhm(const chemistry::Catalogue& catalogue, const design::Cell& cell,
-                              const ElectrodeParameters& parameters);
+[[nodiscard]] double layerOhm(const Situation& here);
 
 /// Double-layer capacitance that a step of `seconds` reaches, F.
-[[nodiscard]] double chargedFarads(const chemistry::Catalogue& catalogue, const design::Cell& cell,
-                                   const ElectrodeParameters& parameters, double seconds);
+[[nodiscard]] double chargedFarads(const Situation& here, double seconds);
 
 /// Oxygen current of an open face at most, A/m²: of the material where the catalogue knows its film,
 /// otherwise `layerAmpsPerM2` with the parameters' doubt.
-[[nodiscard]] double breathingLimit(const chemistry::Catalogue& catalogue, const design::Cell& cell,
-                                    const ElectrodeParameters& parameters, double layerAmpsPerM2);
+[[nodiscard]] double breathingLimit(const Situation& here, double layerAmpsPerM2);
 
 /// What the holes of a wall oppose to a gas of `diffusivity` (m²/s), s/m; 0 without a wall.
 [[nodiscard]] double openingsResistance(const design::Electrode& electrode, double diffusivity);

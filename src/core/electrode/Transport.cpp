@@ -21,71 +21,69 @@ using design::Side;
 constexpr double kDiffusionActivation = 18000.0; // J/mol
 constexpr double kAbsentConcentration = 1e-9;    // mol/m³
 
-double layer(const TransportContext& context, double diffusivity) {
-    const double undisturbed = context.cell.stirred ? kStirredLayerMetres : kStillLayerMetres;
-    double thickness = std::min(undisturbed, context.cell.gapMetres);
-    if (context.moment == Moment::First) {
+double layer(const Situation& here, Moment moment, double diffusivity) {
+    const double undisturbed = here.cell.stirred ? kStirredLayerMetres : kStillLayerMetres;
+    double thickness = std::min(undisturbed, here.cell.gapMetres);
+    if (moment == Moment::First) {
         thickness = std::min(thickness, std::sqrt(M_PI * diffusivity * kFirstMomentSeconds));
     }
     return thickness;
 }
 
 /// F c D / δ in A/m² per electron and stoichiometric unit.
-double flux(const TransportContext& context, SpeciesIndex species, double concentration) {
-    const double d = diffusivity(context.catalogue, context.cell, species);
+double flux(const Situation& here, Moment moment, SpeciesIndex species, double concentration) {
+    const double d = diffusivity(here.catalogue.species[species], here.temperatureKelvin());
     double obstruction = 1.0;
-    if (context.cell.barrier && context.cell.barrier->thicknessMetres > 0.5 * context.cell.gapMetres) {
-        obstruction = context.catalogue.separators[context.cell.barrier->separator].macMullin.value;
+    if (here.cell.barrier && here.cell.barrier->thicknessMetres > 0.5 * here.cell.gapMetres) {
+        obstruction = here.catalogue.separators[here.cell.barrier->separator].macMullin.value;
     }
-    double perUnit = d / layer(context, d) / obstruction;
-    if (context.moment == Moment::First) {
+    double perUnit = d / layer(here, moment, d) / obstruction;
+    if (moment == Moment::First) {
         // What fills the pores is used before any has to come from outside.
-        const Electrode& electrode = context.electrode();
-        perUnit += context.catalogue.materials[electrode.material].porosity * electrode.thicknessMetres /
-                   kFirstMomentSeconds;
+        const Electrode& electrode = here.electrode();
+        perUnit += here.material().porosity * electrode.thicknessMetres / kFirstMomentSeconds;
     }
     return base::kFaraday * concentration * perUnit;
 }
 
 /// Hydrogen ions arrive free and carried by weak acids.
-double protonFlux(const TransportContext& context) {
-    const auto& solution = context.solution();
+double protonFlux(const Situation& here, Moment moment) {
+    const auto& solution = here.solution();
     double total = 0.0;
-    for (SpeciesIndex s = 0; s < context.catalogue.species.size(); ++s) {
+    for (SpeciesIndex s = 0; s < here.catalogue.species.size(); ++s) {
         const double protons =
-            s == context.catalogue.key.hydrogenIon ? 1.0 : context.catalogue.species[s].acidicProtons;
+            s == here.catalogue.key.hydrogenIon ? 1.0 : here.catalogue.species[s].acidicProtons;
         if (protons > 0.0 && solution.molality[s] > 0.0) {
-            total += protons * flux(context, s, solution.concentration(s));
+            total += protons * flux(here, moment, s, solution.concentration(s));
         }
     }
-    return total * context.parameters.supplyFactor;
+    return total * here.parameters.supplyFactor;
 }
 
-double oxygenLimit(const TransportContext& context, double electrons) {
+double oxygenLimit(const Situation& here, Moment moment, double electrons) {
     constexpr double kOpenFace = 4.0; // times as much as through liquid (common practice, no source)
-    const Electrode& electrode = context.electrode();
+    const Electrode& electrode = here.electrode();
     if (electrode.air == Air::None) {
         return 0.0;
     }
-    const auto& solution = context.solution();
-    const SpeciesIndex dissolved = context.catalogue.key.dissolvedOxygen;
-    const double still = electrons * flux(context, dissolved, solution.concentration(dissolved)) *
-                         solution.mixture.stillOxygenFactor * context.parameters.stillOxygenFactor;
+    const auto& solution = here.solution();
+    const SpeciesIndex dissolved = here.catalogue.key.dissolvedOxygen;
+    const double still = electrons * flux(here, moment, dissolved, solution.concentration(dissolved)) *
+                         solution.mixture.stillOxygenFactor * here.parameters.stillOxygenFactor;
     if (electrode.air == Air::Still) {
         return still;
     }
-    return std::max(still,
-                    breathingLimit(context.catalogue, context.cell, context.parameters, kOpenFace * still));
+    return std::max(still, breathingLimit(here, kOpenFace * still));
 }
 
 /// mol/m³. The rate law divides a branch by its limit, and both fall with the concentration alike; so an
 /// absent product takes the same trace here as in the Nernst potential.
-double presentOrTrace(const TransportContext& context, const ActivityTerm& term) {
-    const auto& solution = context.solution();
+double presentOrTrace(const Situation& here, const ActivityTerm& term) {
+    const auto& solution = here.solution();
     const double used = activityOrTrace(term, solution);
     return used != solution.activity[term.species]
-               ? solution.labileConcentrationAt(context.catalogue, term.species, used)
-               : solution.labileConcentration(context.catalogue, term.species);
+               ? solution.labileConcentrationAt(here.catalogue, term.species, used)
+               : solution.labileConcentration(here.catalogue, term.species);
 }
 
 template <typename Term> bool isReactant(const Term& term, Branch branch) {
@@ -101,11 +99,10 @@ bool holds(const chemistry::Material& material, SpeciesIndex solid) {
 }
 
 /// In the electrode, its powders or a collector that its pores lay bare.
-bool holds(const TransportContext& context, SpeciesIndex solid) {
-    const Electrode& electrode = context.electrode();
-    const auto& materials = context.catalogue.materials;
-    return std::find(electrode.made.begin(), electrode.made.end(), solid) != electrode.made.end() ||
-           holds(materials[electrode.material], solid) ||
+bool holds(const Situation& here, SpeciesIndex solid) {
+    const Electrode& electrode = here.electrode();
+    const auto& materials = here.catalogue.materials;
+    return state::molesOf(here.held(), solid) > 0.0 || holds(materials[electrode.material], solid) ||
            (electrode.collector && holds(materials[*electrode.collector], solid)) ||
            std::any_of(electrode.additives.begin(), electrode.additives.end(),
                        [&](const design::ElectrodeAdditive& additive) {
@@ -114,28 +111,28 @@ bool holds(const TransportContext& context, SpeciesIndex solid) {
 }
 
 /// Held from the start, or made from such a solid by a reaction that runs the same way.
-bool canHave(const TransportContext& context, SpeciesIndex solid, Branch branch) {
+bool canHave(const Situation& here, SpeciesIndex solid, Branch branch) {
     const auto makesIt = [&](const chemistry::Reaction& reaction) {
         bool makes = false;
         bool fromHeld = false;
         for (const SpeciesTerm& term : reaction.terms) {
             makes |= term.species == solid && !isReactant(term, branch);
             fromHeld |= isReactant(term, branch) &&
-                        context.catalogue.species[term.species].formula.phase == chemistry::Phase::Solid &&
-                        holds(context, term.species);
+                        here.catalogue.species[term.species].formula.phase == chemistry::Phase::Solid &&
+                        holds(here, term.species);
         }
         return makes && fromHeld;
     };
-    return holds(context, solid) ||
-           std::any_of(context.catalogue.reactions.begin(), context.catalogue.reactions.end(), makesIt);
+    return holds(here, solid) ||
+           std::any_of(here.catalogue.reactions.begin(), here.catalogue.reactions.end(), makesIt);
 }
 
 } // namespace
 
-double diffusivity(const chemistry::Catalogue& catalogue, const design::Cell& cell, SpeciesIndex species) {
+double diffusivity(const chemistry::Species& species, double temperatureKelvin) {
     const double warm = std::exp(-kDiffusionActivation / base::kGasConstant *
-                                 (1.0 / cell.temperatureKelvin - 1.0 / base::kStandardTemperature));
-    return catalogue.species[species].diffusivity * warm;
+                                 (1.0 / temperatureKelvin - 1.0 / base::kStandardTemperature));
+    return species.diffusivity * warm;
 }
 
 bool needsAcid(const chemistry::Catalogue& catalogue, const chemistry::Reaction& reaction) {
@@ -145,8 +142,9 @@ bool needsAcid(const chemistry::Catalogue& catalogue, const chemistry::Reaction&
     return std::all_of(reaction.terms.begin(), reaction.terms.end(), isProtonOrGas);
 }
 
-double supplyLimit(const TransportContext& context, const ReactionParameters& parameters, Branch branch) {
-    const auto& key = context.catalogue.key;
+double supplyLimit(const Situation& here, const ReactionParameters& parameters, Branch branch,
+                   Moment moment) {
+    const auto& key = here.catalogue.key;
     const chemistry::Reaction& reaction = *parameters.reaction;
     double inverse = 0.0;
     for (const ActivityTerm& term : parameters.terms) {
@@ -156,13 +154,14 @@ double supplyLimit(const TransportContext& context, const ReactionParameters& pa
         const double perUnit = reaction.electrons / std::abs(term.count);
         double limit = std::numeric_limits<double>::infinity();
         if (term.species == key.oxygenGas) {
-            limit = oxygenLimit(context, reaction.supplyElectrons > 0.0 ? reaction.supplyElectrons : perUnit);
+            limit = oxygenLimit(here, moment,
+                                reaction.supplyElectrons > 0.0 ? reaction.supplyElectrons : perUnit);
         } else if (term.species == key.hydrogenIon) {
-            limit = needsAcid(context.catalogue, reaction) ? perUnit * protonFlux(context) : limit;
-        } else if (context.catalogue.species[term.species].isDissolved()) {
-            limit = perUnit * flux(context, term.species, presentOrTrace(context, term)) *
-                    context.parameters.supplyFactor;
-        } else if (context.catalogue.species[term.species].formula.phase == chemistry::Phase::Gas) {
+            limit = needsAcid(here.catalogue, reaction) ? perUnit * protonFlux(here, moment) : limit;
+        } else if (here.catalogue.species[term.species].isDissolved()) {
+            limit = perUnit * flux(here, moment, term.species, presentOrTrace(here, term)) *
+                    here.parameters.supplyFactor;
+        } else if (here.catalogue.species[term.species].formula.phase == chemistry::Phase::Gas) {
             limit = 0.0; // nothing stores a gas at an electrode unless air brings it
         }
         inverse += limit > 0.0 ? 1.0 / limit : std::numeric_limits<double>::infinity();
@@ -170,31 +169,31 @@ double supplyLimit(const TransportContext& context, const ReactionParameters& pa
     return inverse > 0.0 ? 1.0 / inverse : std::numeric_limits<double>::infinity();
 }
 
-std::optional<SpeciesIndex> absentReactant(const TransportContext& context,
-                                           const chemistry::Reaction& reaction, Branch branch) {
-    const auto& key = context.catalogue.key;
+std::optional<SpeciesIndex> absentReactant(const Situation& here, const chemistry::Reaction& reaction,
+                                           Branch branch) {
+    const auto& key = here.catalogue.key;
     for (const SpeciesTerm& term : reaction.terms) {
         if (!isReactant(term, branch) || term.species == key.solvent) {
             continue;
         }
-        if (term.species == key.hydrogenIon && !needsAcid(context.catalogue, reaction)) {
+        if (term.species == key.hydrogenIon && !needsAcid(here.catalogue, reaction)) {
             continue;
         }
         if (term.species == key.oxygenGas) {
-            if (context.electrode().air == Air::None) {
+            if (here.electrode().air == Air::None) {
                 return term.species;
             }
             continue;
         }
-        if (context.catalogue.species[term.species].formula.phase == chemistry::Phase::Solid &&
-            !canHave(context, term.species, branch)) {
+        if (here.catalogue.species[term.species].formula.phase == chemistry::Phase::Solid &&
+            !canHave(here, term.species, branch)) {
             return term.species;
         }
         const bool assumed =
             std::any_of(reaction.traces.begin(), reaction.traces.end(),
                         [&](const chemistry::Trace& trace) { return trace.species == term.species; });
-        if (!assumed && context.catalogue.species[term.species].isDissolved() &&
-            context.solution().labileConcentration(context.catalogue, term.species) < kAbsentConcentration) {
+        if (!assumed && here.catalogue.species[term.species].isDissolved() &&
+            here.solution().labileConcentration(here.catalogue, term.species) < kAbsentConcentration) {
             return term.species;
         }
     }

@@ -7,8 +7,7 @@
 // Units      A/m² of geometric area.
 // Source     Nernst layer: Bard & Faulkner, Electrochemical Methods, 2nd ed., ch. 1 and 5.
 #pragma once
-#include "core/design/Cell.h"
-#include "core/electrode/Parameters.h"
+#include "core/electrode/Situation.h"
 #include <optional>
 
 namespace anodex::electrode {
@@ -19,29 +18,17 @@ inline constexpr double kStillLayerMetres = 0.0005;   // from memory
 inline constexpr double kStirredLayerMetres = 0.0001; // from memory
 inline constexpr double kFirstMomentSeconds = 5.0;    // until a reading is taken (common practice, no source)
 
-struct TransportContext {
-    const chemistry::Catalogue& catalogue;
-    const design::Cell& cell;
-    const ElectrodeParameters& parameters;
-    Moment moment;
-
-    [[nodiscard]] const design::Electrode& electrode() const { return cell.electrode(parameters.side); }
-    [[nodiscard]] const chemistry::Solution& solution() const { return cell.solution(parameters.side); }
-};
-
 /// Limit of the reaction's oxidation (anodic) or reduction; infinity when only solids and solvent take part.
-[[nodiscard]] double supplyLimit(const TransportContext& context, const ReactionParameters& reaction,
-                                 chemistry::Branch branch);
+[[nodiscard]] double supplyLimit(const Situation& here, const ReactionParameters& reaction,
+                                 chemistry::Branch branch, Moment moment);
 
 /// The reactant that is absent altogether, if one is: not in the liquid, or a solid that neither is in the
 /// electrode nor comes of one that is.
-[[nodiscard]] std::optional<chemistry::SpeciesIndex> absentReactant(const TransportContext& context,
-                                                                    const chemistry::Reaction& reaction,
-                                                                    chemistry::Branch branch);
+[[nodiscard]] std::optional<chemistry::SpeciesIndex>
+absentReactant(const Situation& here, const chemistry::Reaction& reaction, chemistry::Branch branch);
 
-/// m²/s in this cell's liquids at its temperature.
-[[nodiscard]] double diffusivity(const chemistry::Catalogue& catalogue, const design::Cell& cell,
-                                 chemistry::SpeciesIndex species);
+/// m²/s at a temperature.
+[[nodiscard]] double diffusivity(const chemistry::Species& species, double temperatureKelvin);
 
 /// The reaction turns protons alone into gas, so the acid itself is the reagent. Elsewhere the solvent gives
 /// protons as well, and their supply neither limits nor runs out.

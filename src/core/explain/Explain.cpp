@@ -60,9 +60,9 @@ public:
         case Quantity::EquilibriumPotential:
             return equilibrium(key.side, competingAt(key));
         case Quantity::Conductivity:
-            return explainConductivity(m_catalogue, m_cell, key.side);
+            return explainConductivity(m_catalogue, *m_evaluation.contents, key.side);
         case Quantity::Acidity:
-            return explainAcidity(m_catalogue, m_cell, key.side);
+            return explainAcidity(m_catalogue, *m_evaluation.contents, key.side);
         case Quantity::LoadedVoltage:
             return loaded(key.amps, key.moment);
         case Quantity::Loss:
@@ -74,7 +74,7 @@ public:
         case Quantity::ChargeVoltage:
             return explainCharge(m_catalogue, m_cell, m_evaluation, key.amps);
         case Quantity::LiquidVolume:
-            return explainVolume(m_catalogue, m_cell, key.side);
+            return explainVolume(m_catalogue, *m_evaluation.contents, key.side);
         }
         return {};
     }
@@ -91,7 +91,7 @@ private:
     [[nodiscard]] Explanation equilibrium(Side side, std::size_t reactionIndex) const {
         const chemistry::Reaction& reaction = m_catalogue.reactions[reactionIndex];
         const electrode::ReactionParameters& parameters = m_compiled.electrode(side).reactions[reactionIndex];
-        const chemistry::Solution& solution = m_cell.solution(side);
+        const liquid::Solution& solution = m_evaluation.contents->atFace(side);
         Explanation result{"E(" + reaction.equation + ")",
                            "E = E° + (dE°/dT)(T − 298.15) − RT/(nF) · ln Q",
                            electrode::nernstVolts(parameters, solution),
@@ -101,7 +101,7 @@ private:
         result.inputs.push_back(input("E°", reaction.standardVolts.value, Unit::Volt, reaction.sources));
         result.inputs.push_back(
             input("dE°/dT per K", reaction.standardVoltsPerKelvin, Unit::Volt, reaction.sources));
-        result.inputs.push_back(input("T", m_cell.temperatureKelvin, Unit::Kelvin));
+        result.inputs.push_back(input("T", solution.mixture.temperatureKelvin, Unit::Kelvin));
         result.inputs.push_back(input("n", reaction.electrons, Unit::None));
         for (const electrode::ActivityTerm& term : parameters.terms) {
             const double activity = electrode::activityOrTrace(term, solution);
@@ -274,7 +274,8 @@ private:
 
     [[nodiscard]] Explanation resistancePart(std::size_t index) const {
         return index < m_evaluation.resistance.shares.size()
-                   ? explainResistancePart(m_catalogue, m_cell, m_evaluation.resistance.shares[index])
+                   ? explainResistancePart(m_catalogue, m_cell, *m_evaluation.contents,
+                                           m_evaluation.resistance.shares[index])
                    : resistance();
     }
 

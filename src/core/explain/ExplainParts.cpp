@@ -8,8 +8,9 @@ Explanation input(std::string symbol, double value, Unit unit, std::vector<std::
     return {std::move(symbol), {}, value, unit, std::move(sources), {}};
 }
 
-Explanation explainConductivity(const Catalogue& catalogue, const design::Cell& cell, design::Side side) {
-    const chemistry::Solution& solution = cell.solution(side);
+Explanation explainConductivity(const Catalogue& catalogue, const state::Contents& contents,
+                                design::Side side) {
+    const liquid::Solution& solution = contents.solution(side);
     Explanation result{"κ",
                        "κ = Σ x(cation)·x(anion)·Λ(pair)·c(equivalents)",
                        solution.conductivity,
@@ -20,7 +21,7 @@ Explanation explainConductivity(const Catalogue& catalogue, const design::Cell& 
         result.formula.clear();
         result.sources.clear();
     }
-    for (const chemistry::Portion& portion : solution.mixture.portions) {
+    for (const liquid::Portion& portion : solution.mixture.portions) {
         const chemistry::Substance& substance = catalogue.substances[portion.substance];
         result.inputs.push_back(
             input("N(" + substance.formulaText + ")", portion.moles, Unit::Mole, substance.sources));
@@ -41,8 +42,8 @@ Explanation explainMass(const Catalogue& catalogue, const design::Cell& cell, de
              input("ρ in kg/m³", material.densityKgPerM3, Unit::None, material.sources)}};
 }
 
-Explanation explainVolume(const Catalogue& catalogue, const design::Cell& cell, design::Side side) {
-    const chemistry::Solution& solution = cell.solution(side);
+Explanation explainVolume(const Catalogue& catalogue, const state::Contents& contents, design::Side side) {
+    const liquid::Solution& solution = contents.solution(side);
     Explanation result{"V",
                        "V = (solvent + Σ solutes) / ρ(mixture)",
                        solution.volumeM3,
@@ -50,20 +51,20 @@ Explanation explainVolume(const Catalogue& catalogue, const design::Cell& cell, 
                        {"densities of single salts from the catalogue, mixed by volumes"},
                        {}};
     result.inputs = {input("solvent", solution.mixture.solventKg, Unit::Kilogram)};
-    for (const chemistry::Portion& portion : solution.mixture.portions) {
+    for (const liquid::Portion& portion : solution.mixture.portions) {
         const chemistry::Substance& substance = catalogue.substances[portion.substance];
         result.inputs.push_back(input("m(" + substance.formulaText + ")",
                                       portion.moles * substance.molarMassKg, Unit::Kilogram,
                                       substance.sources));
     }
     result.inputs.push_back(input("ρ in kg/m³", solution.densityKgPerM3, Unit::None));
-    result.inputs.push_back(explainAcidity(catalogue, cell, side));
-    result.inputs.push_back(explainConductivity(catalogue, cell, side));
+    result.inputs.push_back(explainAcidity(catalogue, contents, side));
+    result.inputs.push_back(explainConductivity(catalogue, contents, side));
     return result;
 }
 
-Explanation explainAcidity(const Catalogue& catalogue, const design::Cell& cell, design::Side side) {
-    const chemistry::Solution& solution = cell.solution(side);
+Explanation explainAcidity(const Catalogue& catalogue, const state::Contents& contents, design::Side side) {
+    const liquid::Solution& solution = contents.solution(side);
     Explanation result{"pH",
                        "pH = −log₁₀ a(H⁺), from mass action and charge balance",
                        solution.pH,

@@ -10,17 +10,18 @@ namespace anodex::explain {
 
 inline constexpr const char* kPitzerSource = "Pitzer, J. Phys. Chem. 77, 268 (1973)";
 
-[[nodiscard]] Explanation explainConductivity(const chemistry::Catalogue& catalogue, const design::Cell& cell,
-                                              design::Side side);
-[[nodiscard]] Explanation explainAcidity(const chemistry::Catalogue& catalogue, const design::Cell& cell,
-                                         design::Side side);
+[[nodiscard]] Explanation explainConductivity(const chemistry::Catalogue& catalogue,
+                                              const state::Contents& contents, design::Side side);
+[[nodiscard]] Explanation explainAcidity(const chemistry::Catalogue& catalogue,
+                                         const state::Contents& contents, design::Side side);
 [[nodiscard]] Explanation explainMass(const chemistry::Catalogue& catalogue, const design::Cell& cell,
                                       design::Side side);
 /// The liquid's volume, with its pH and conductivity among the inputs.
-[[nodiscard]] Explanation explainVolume(const chemistry::Catalogue& catalogue, const design::Cell& cell,
-                                        design::Side side);
+[[nodiscard]] Explanation explainVolume(const chemistry::Catalogue& catalogue,
+                                        const state::Contents& contents, design::Side side);
 
 [[nodiscard]] Explanation explainResistancePart(const chemistry::Catalogue& catalogue,
-                                                const design::Cell& cell, const cell::ResistanceShare& share);
+                                                const design::Cell& cell, const state::Contents& contents,
+                                                const cell::ResistanceShare& share);
 
 } // namespace anodex::explain

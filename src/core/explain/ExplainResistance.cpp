@@ -21,22 +21,24 @@ Side sideOf(ResistancePart part) {
     return positive ? Side::Positive : Side::Negative;
 }
 
-void explainLiquid(const Catalogue& catalogue, const Cell& cell, Side side, Explanation& result) {
+void explainLiquid(const Catalogue& catalogue, const Cell& cell, const state::Contents& contents, Side side,
+                   Explanation& result) {
     const double layer = cell.barrier ? cell.barrier->thicknessMetres : 0.0;
     const double free = cell.gapMetres - layer;
-    const bool spreads = cell::halfPath(cell, side, free).spreads;
+    const bool spreads = cell::halfPath(cell, contents, side, free).spreads;
     result.symbol = "R_liquid";
     result.formula =
         spreads ? "R = (1 − a/b)^1.5 / (4·a·κ) + L / (κ·π·b²), from each electrode" : "R = L / (κ·A)";
     result.sources = {spreads ? kSpreadingSource : "Ohm's law"};
     result.inputs = {input("L", free * (cell.twoLiquids ? 0.5 : 1.0), Unit::Metre),
-                     explainConductivity(catalogue, cell, side)};
+                     explainConductivity(catalogue, contents, side)};
     result.inputs.push_back(
         spreads ? input("A = π·a² of one electrode", cell.electrode(side).areaM2, Unit::SquareMetre)
                 : input("A", design::currentArea(cell), Unit::SquareMetre));
 }
 
-void explainSeparator(const Catalogue& catalogue, const Cell& cell, Explanation& result) {
+void explainSeparator(const Catalogue& catalogue, const Cell& cell, const state::Contents& contents,
+                      Explanation& result) {
     const chemistry::SeparatorMaterial& separator = catalogue.separators[cell.barrier->separator];
     const bool membrane = separator.areaOhmM2.value > 0.0;
     result.symbol = "R_separator";
@@ -44,7 +46,7 @@ void explainSeparator(const Catalogue& catalogue, const Cell& cell, Explanation&
     result.sources = {kMacMullinSource};
     result.inputs = {input("N_M", separator.macMullin.value, Unit::None, separator.sources),
                      input("L", cell.barrier->thicknessMetres, Unit::Metre),
-                     explainConductivity(catalogue, cell, Side::Negative),
+                     explainConductivity(catalogue, contents, Side::Negative),
                      input("A", design::currentArea(cell), Unit::SquareMetre)};
     if (membrane) {
         result.inputs.push_back(input("r for 1 m²", separator.areaOhmM2.value, Unit::Ohm, separator.sources));
@@ -77,13 +79,14 @@ void explainBody(const chemistry::Material& material, const Electrode& electrode
     }
 }
 
-void explainPores(const Catalogue& catalogue, const Cell& cell, Side side, Explanation& result) {
+void explainPores(const Catalogue& catalogue, const Cell& cell, const state::Contents& contents, Side side,
+                  Explanation& result) {
     const Electrode& electrode = cell.electrode(side);
     const chemistry::Material& material = catalogue.materials[electrode.material];
     result.formula = "R = L / (3·κ·(ε·w)^1.5·A)";
     result.sources = {kPorousSource};
     result.inputs = {input("L", electrode.thicknessMetres, Unit::Metre),
-                     explainConductivity(catalogue, cell, side),
+                     explainConductivity(catalogue, contents, side),
                      input("ε, porosity", material.porosity, Unit::None, material.sources),
                      input("w, share of the pores filled", electrode.filledPores, Unit::None),
                      input("A", electrode.areaM2, Unit::SquareMetre)};
@@ -92,17 +95,17 @@ void explainPores(const Catalogue& catalogue, const Cell& cell, Side side, Expla
 } // namespace
 
 Explanation explainResistancePart(const Catalogue& catalogue, const Cell& cell,
-                                  const cell::ResistanceShare& share) {
+                                  const state::Contents& contents, const cell::ResistanceShare& share) {
     Explanation result{"R_part", {}, share.ohm, Unit::Ohm, {}, {}};
     const Side side = sideOf(share.part);
     const Electrode& electrode = cell.electrode(side);
     switch (share.part) {
     case ResistancePart::NegativeLiquid:
     case ResistancePart::PositiveLiquid:
-        explainLiquid(catalogue, cell, side, result);
+        explainLiquid(catalogue, cell, contents, side, result);
         break;
     case ResistancePart::Separator:
-        explainSeparator(catalogue, cell, result);
+        explainSeparator(catalogue, cell, contents, result);
         break;
     case ResistancePart::Bridge:
         result.symbol = "R_bridge";
@@ -117,7 +120,7 @@ Explanation explainResistancePart(const Catalogue& catalogue, const Cell& cell,
     case ResistancePart::NegativePores:
     case ResistancePart::PositivePores:
         result.symbol = "R_pores";
-        explainPores(catalogue, cell, side, result);
+        explainPores(catalogue, cell, contents, side, result);
         break;
     case ResistancePart::NegativeCollector:
     case ResistancePart::PositiveCollector:

@@ -97,7 +97,8 @@ private:
                     m_evaluation.hydrogenM3PerSecond);
             }
         }
-        const auto [sour, bitter] = std::minmax(m_cell.solutions[0].pH, m_cell.solutions[1].pH);
+        const auto [sour, bitter] =
+            std::minmax(m_evaluation.solution(Side::Negative).pH, m_evaluation.solution(Side::Positive).pH);
         if (sour < kStrongAcidPh && bitter > kStrongAlkaliPh) {
             add(FindingCode::AcidBesideAlkali, Severity::Danger, FindingPart::Separator);
         }
@@ -112,7 +113,8 @@ private:
         }
         if (m_cell.caseMaterial) {
             const chemistry::CaseMaterial& material = m_catalogue.cases[*m_cell.caseMaterial];
-            const auto [low, high] = std::minmax(m_cell.solutions[0].pH, m_cell.solutions[1].pH);
+            const auto [low, high] = std::minmax(m_evaluation.solution(Side::Negative).pH,
+                                                 m_evaluation.solution(Side::Positive).pH);
             if (low < material.lowestPh || high > material.highestPh) {
                 add(FindingCode::CaseAttacked, Severity::Warning, FindingPart::Case, {material.name});
             }
@@ -142,9 +144,9 @@ private:
         if (m_cell.twoLiquids && !divided) {
             add(FindingCode::OpenJunction, Severity::Warning, FindingPart::Separator);
         }
-        double volume = m_cell.solutions[0].volumeM3;
+        double volume = m_evaluation.solution(Side::Negative).volumeM3;
         if (m_cell.twoLiquids) {
-            volume += m_cell.solutions[1].volumeM3;
+            volume += m_evaluation.solution(Side::Positive).volumeM3;
         }
         const double needed = design::currentArea(m_cell) * m_cell.gapMetres;
         if (volume < needed) {
@@ -249,15 +251,15 @@ private:
             if (side == Side::Positive && !m_cell.twoLiquids) {
                 break;
             }
-            const chemistry::Solution& solution = m_cell.solution(side);
+            const liquid::Solution& solution = m_evaluation.solution(side);
             if (solution.conductivity < kFewCarriers) {
                 add(FindingCode::NoCarriers, Severity::Warning, FindingPart::Electrolyte);
             }
-            for (const chemistry::Undissolved& rest : solution.undissolved) {
+            for (const liquid::Undissolved& rest : solution.undissolved) {
                 add(FindingCode::Undissolved, Severity::Warning, FindingPart::Electrolyte,
                     {m_catalogue.substances[rest.substance].name}, rest.kilograms);
             }
-            for (const chemistry::Precipitate& solid : solution.precipitates) {
+            for (const liquid::Precipitate& solid : solution.precipitates) {
                 addPrecipitate(solid);
             }
             if (!solution.mixture.hasPhScale) {
@@ -274,12 +276,12 @@ private:
     }
 
     /// A substance that was poured in and stays is undissolved; anything else fell out of the mix.
-    void addPrecipitate(const chemistry::Precipitate& solid) {
+    void addPrecipitate(const liquid::Precipitate& solid) {
         constexpr double kWorthSaying = 1e-5; // kg
         if (solid.kilograms < kWorthSaying) {
             return;
         }
-        const auto substance = chemistry::substanceOf(m_catalogue, solid.species);
+        const auto substance = liquid::substanceOf(m_catalogue, solid.species);
         add(substance ? FindingCode::Undissolved : FindingCode::Precipitate,
             substance ? Severity::Warning : Severity::Note, FindingPart::Electrolyte,
             {substance ? m_catalogue.substances[*substance].name : m_catalogue.species[solid.species].name},
@@ -304,8 +306,8 @@ private:
         return weakAcid ? kWeakAcidShare : kCorrosiveShare;
     }
 
-    void labelHazards(const chemistry::Solution& solution) {
-        for (const chemistry::Portion& portion : solution.mixture.portions) {
+    void labelHazards(const liquid::Solution& solution) {
+        for (const liquid::Portion& portion : solution.mixture.portions) {
             const chemistry::Substance& substance = m_catalogue.substances[portion.substance];
             const double share =
                 portion.moles * substance.molarMassKg / (solution.volumeM3 * solution.densityKgPerM3);

@@ -85,7 +85,7 @@ private:
     }
 
     [[nodiscard]] bool suits(Side side) const {
-        const chemistry::Solution& solution = m_cell.solution(side);
+        const liquid::Solution& solution = m_evaluation.solution(side);
         if (solution.pH < m_rule->lowestPh || solution.pH > m_rule->highestPh) {
             return false;
         }

@@ -66,7 +66,7 @@ private:
             if (amps < 0.5 * both || amps <= 0.0 || coulombs / amps > kQuickly) {
                 continue;
             }
-            const chemistry::Solution& liquid = m_cell.solution(side);
+            const liquid::Solution& liquid = m_evaluation.solution(side);
             const double kelvin = m_evaluation.heatAtRestWatts / both * coulombs /
                                   (liquid.volumeM3 * liquid.densityKgPerM3 * kHeatOfLiquid);
             if (kelvin > kHotterByKelvin) {

@@ -4,6 +4,7 @@
 #include "core/design/Identify.h"
 #include "core/design/Resolve.h"
 #include "core/electrode/PorousLayer.h"
+#include "core/liquid/SolveSolution.h"
 
 #include <algorithm>
 #include <cmath>
@@ -157,8 +158,8 @@ std::optional<DesignError> Candidates::solve(const Catalogue& catalogue) {
         if (!half) {
             return located(half.error(), "liquids", i);
         }
-        m_whole.push_back(whole->solution(Side::Negative));
-        m_half.push_back(half->solution(Side::Negative));
+        m_whole.push_back(liquid::solveSolution(catalogue, whole->poured[0]));
+        m_half.push_back(liquid::solveSolution(catalogue, half->poured[0]));
         m_doubt.push_back(whole->liquidDoubtFactor[0]);
     }
     for (std::size_t i = 0; i <= m_shelf.separators.size(); ++i) {
@@ -263,13 +264,19 @@ design::Cell Candidates::cell(std::size_t index) const {
     made.electrodes = {m_solvedElectrodes[chosen.first], m_solvedElectrodes[chosen.second]};
     made.twoLiquids = chosen.otherLiquid.has_value();
     if (chosen.otherLiquid) {
-        made.solutions = {m_half[chosen.liquid], m_half[*chosen.otherLiquid]};
+        made.poured = {m_half[chosen.liquid].mixture, m_half[*chosen.otherLiquid].mixture};
         made.liquidDoubtFactor = {m_doubt[chosen.liquid], m_doubt[*chosen.otherLiquid]};
     } else {
-        made.solutions = {m_whole[chosen.liquid], m_whole[chosen.liquid]};
+        made.poured = {m_whole[chosen.liquid].mixture, m_whole[chosen.liquid].mixture};
         made.liquidDoubtFactor = {m_doubt[chosen.liquid], m_doubt[chosen.liquid]};
     }
     return made;
+}
+
+std::vector<liquid::Solution> Candidates::solutions(std::size_t index) const {
+    const Choice chosen = choice(index);
+    return chosen.otherLiquid ? std::vector{m_half[chosen.liquid], m_half[*chosen.otherLiquid]}
+                              : std::vector{m_whole[chosen.liquid]};
 }
 
 std::optional<double> Candidates::price(std::size_t index) const {

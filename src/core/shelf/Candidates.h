@@ -12,6 +12,7 @@
 #pragma once
 #include "core/design/Cell.h"
 #include "core/design/Resolve.h"
+#include "core/liquid/Solution.h"
 #include "core/shelf/Shelf.h"
 
 namespace anodex::shelf {
@@ -28,6 +29,8 @@ public:
     [[nodiscard]] bool priced() const { return m_priced; }
     /// What resolve() makes of that design, put together from parts that were solved once.
     [[nodiscard]] design::Cell cell(std::size_t index) const;
+    /// Of that cell, one or two by Side.
+    [[nodiscard]] std::vector<liquid::Solution> solutions(std::size_t index) const;
     /// Of all that goes into it, by share of the liquid used; absent when a part of it has no price.
     [[nodiscard]] std::optional<double> price(std::size_t index) const;
 
@@ -60,10 +63,10 @@ private:
     std::vector<std::size_t> m_open;   ///< Separators that one liquid passes.
     std::vector<std::size_t> m_dividing;
     std::vector<design::Electrode> m_solvedElectrodes;
-    std::vector<chemistry::Solution> m_whole; ///< Each pour as the only liquid.
-    std::vector<chemistry::Solution> m_half;  ///< Each pour as one of two.
-    std::vector<double> m_doubt;              ///< Of each pour's strength.
-    std::vector<design::Cell> m_frames;       ///< By separator; the last has none.
+    std::vector<liquid::Solution> m_whole; ///< Each pour as the only liquid.
+    std::vector<liquid::Solution> m_half;  ///< Each pour as one of two.
+    std::vector<double> m_doubt;           ///< Of each pour's strength.
+    std::vector<design::Cell> m_frames;    ///< By separator; the last has none.
     std::size_t m_singles = 0;
     std::size_t m_doubles = 0;
     bool m_priced = false;

@@ -31,7 +31,16 @@ struct Judged {
     double figure = 0.0;
     std::vector<Finding> findings;
     design::Cell cell;
+    std::size_t undissolved = 0; ///< Portions that did not all dissolve.
 };
+
+std::size_t undissolvedIn(const state::Contents& contents) {
+    std::size_t count = 0;
+    for (const liquid::Solution& solution : contents.solutions) {
+        count += solution.undissolved.size();
+    }
+    return count;
+}
 
 /// Nothing for what cannot be built, and for what the model cannot work out: neither is a suggestion.
 std::optional<Judged> judge(const Catalogue& catalogue, const CellDesign& design, RankBy by) {
@@ -42,7 +51,8 @@ std::optional<Judged> judge(const Catalogue& catalogue, const CellDesign& design
         }
         const cell::Evaluation evaluation = cell::evaluate(catalogue, *cell, {0});
         return Judged{figureOf(catalogue, *cell, evaluation, by, std::nullopt),
-                      findings::findingsFor(catalogue, *cell, evaluation), std::move(*cell)};
+                      findings::findingsFor(catalogue, *cell, evaluation), std::move(*cell),
+                      undissolvedIn(*evaluation.contents)};
     } catch (const base::Fault&) {
         return std::nullopt;
     }
@@ -50,10 +60,6 @@ std::optional<Judged> judge(const Catalogue& catalogue, const CellDesign& design
 
 bool sameFinding(const Finding& one, const Finding& other) {
     return one.code == other.code && one.rule == other.rule && one.part == other.part;
-}
-
-std::size_t undissolvedIn(const design::Cell& cell) {
-    return cell.solutions[0].undissolved.size() + cell.solutions[1].undissolved.size();
 }
 
 class Search {
@@ -95,7 +101,7 @@ private:
         const auto judged = judge(m_catalogue, design, m_by);
         // A change that helps nothing, or that leaves more on the bottom of the jar.
         if (!judged || judged->figure < kWorthSaying * m_start->figure || judged->figure <= m_start->figure ||
-            undissolvedIn(judged->cell) > undissolvedIn(m_start->cell)) {
+            judged->undissolved > m_start->undissolved) {
             return;
         }
         const auto key = std::pair(kind, side);

@@ -15,7 +15,8 @@ constexpr double kUsefulVolts = 0.3;    // at that load (common practice, no sou
 
 double lifeSeconds(const chemistry::Catalogue& catalogue, const design::Cell& cell,
                    const Evaluation& evaluation) {
-    const cell::Polarisation settled(cell::compile(catalogue, cell), electrode::Moment::Settled);
+    const cell::Polarisation settled(cell::compile(catalogue, cell), *evaluation.contents,
+                                     electrode::Moment::Settled);
     if (evaluation.settled.shortCircuitAmps < kSmallLoadAmps ||
         settled.voltsAt(kSmallLoadAmps) < kUsefulVolts) {
         return 0.0;

@@ -18,21 +18,30 @@ constexpr std::size_t kProgressStep = 256;
 
 Cell turned(Cell cell) {
     std::swap(cell.electrodes[0], cell.electrodes[1]);
-    std::swap(cell.solutions[0], cell.solutions[1]);
+    std::swap(cell.poured[0], cell.poured[1]);
     std::swap(cell.liquidDoubtFactor[0], cell.liquidDoubtFactor[1]);
     return cell;
+}
+
+Evaluation evaluated(const chemistry::Catalogue& catalogue, const Cell& cell,
+                     std::vector<liquid::Solution> solutions) {
+    auto contents =
+        std::make_shared<const state::Contents>(state::filledWith(catalogue, cell, std::move(solutions)));
+    return cell::evaluate(cell::compile(catalogue, cell), std::move(contents), {0});
 }
 
 Screened screenOne(const chemistry::Catalogue& catalogue, const Candidates& candidates, RankBy by,
                    std::size_t index) {
     Cell cell = candidates.cell(index);
-    Evaluation evaluation = cell::evaluate(catalogue, cell, {0});
+    std::vector<liquid::Solution> solutions = candidates.solutions(index);
+    Evaluation evaluation = evaluated(catalogue, cell, solutions);
     Screened screened;
     screened.index = index;
     if (evaluation.openCircuitVolts < 0.0) {
         screened.swapped = true;
         cell = turned(std::move(cell));
-        evaluation = cell::evaluate(catalogue, cell, {0});
+        std::reverse(solutions.begin(), solutions.end());
+        evaluation = evaluated(catalogue, cell, std::move(solutions));
     }
     screened.openCircuitVolts = evaluation.openCircuitVolts;
     screened.maximumWatts = evaluation.first.maximumPower.watts;

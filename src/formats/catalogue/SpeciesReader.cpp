@@ -1,4 +1,3 @@
-#include "core/chemistry/Speciation.h"
 #include "formats/catalogue/Context.h"
 
 #include "formats/Equation.h"
@@ -15,9 +14,10 @@ namespace {
 
 void linkSpecies(const Context& context, JsonObject& entry, Species& species, const std::string& formation) {
     // Keys were checked in the first pass.
-    for (const char* key : {"name", "formation", "log_K", "enthalpy_kJ", "diffusivity_1e-9_m2_per_s",
-                            "setchenow", "limiting_conductivity_1e-4_S_m2_per_mol", "default_activity",
-                            "acidic_protons", "precipitates", "gibbs_kJ_per_mol", "air_limit", "sources"}) {
+    for (const char* key :
+         {"name", "formation", "log_K", "enthalpy_kJ", "diffusivity_1e-9_m2_per_s", "setchenow",
+          "limiting_conductivity_1e-4_S_m2_per_mol", "default_activity", "acidic_protons", "precipitates",
+          "molar_volume_cm3_per_mol", "gibbs_kJ_per_mol", "air_limit", "sources"}) {
         (void)entry.raw(key);
     }
     entry.eachNumber("conducts_as", [&](const std::string& ion, double count) {
@@ -78,6 +78,7 @@ void readSpecies(Context& context, JsonObject& root) {
             1e-4 * entry.numberOr("limiting_conductivity_1e-4_S_m2_per_mol", 0.0, kNotNegative);
         species.setchenow = entry.numberOr("setchenow", 0.0);
         species.defaultActivity = entry.numberOr("default_activity", 1.0, kPositive);
+        species.molarVolumeM3 = 1e-6 * entry.numberOr("molar_volume_cm3_per_mol", 0.0);
         species.precipitates = entry.flagOr("precipitates", false);
         if (const auto gibbs = entry.maybeNumber("gibbs_kJ_per_mol")) {
             species.gibbsJoulesPerMole = 1000.0 * *gibbs;

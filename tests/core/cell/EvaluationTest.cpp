@@ -208,7 +208,7 @@ TEST(Evaluation, LossesSumToWhatIsMissing) {
         for (const Loss& loss : lossesAt(test::catalogue(), cell, e, amps)) {
             lost += loss.volts;
         }
-        const Polarisation curve(cell::compile(test::catalogue(), cell), electrode::Moment::First);
+        const Polarisation curve(compile(test::catalogue(), cell), *e.contents, electrode::Moment::First);
         EXPECT_NEAR(e.thermodynamicVolts - lost, curve.voltsAt(amps), 1e-6);
     }
 }

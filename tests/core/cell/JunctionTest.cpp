@@ -30,25 +30,30 @@ Cell twoLiquids(const std::string& salt, double left, double right, const char* 
     return test::cellOf(json.dump());
 }
 
+double voltsOf(const Cell& cell) {
+    const test::Filled filled(cell);
+    return junctionVolts(filled.compiled, filled.contents);
+}
+
 TEST(Junction, OneLiquidHasNone) {
-    EXPECT_EQ(junctionVolts(test::catalogue(), test::cellOf(test::lemon())), 0.0);
+    EXPECT_EQ(voltsOf(test::cellOf(test::lemon())), 0.0);
 }
 
 TEST(Junction, EqualLiquidsHaveNone) {
-    EXPECT_NEAR(junctionVolts(test::catalogue(), twoLiquids("NaCl", 0.1, 0.1, nullptr)), 0.0, 1e-9);
+    EXPECT_NEAR(voltsOf(twoLiquids("NaCl", 0.1, 0.1, nullptr)), 0.0, 1e-9);
 }
 
 TEST(Junction, FollowsHendersonForOneSaltAtTwoStrengths) {
     // For one salt Henderson's equation is (t+ - t-) RT/F ln(c1/c2): with hydrochloric acid t+ is 0.821.
-    const double kcl = junctionVolts(test::catalogue(), twoLiquids("KCl", 0.1, 0.01, nullptr));
-    const double hcl = junctionVolts(test::catalogue(), twoLiquids("HCl", 0.1, 0.01, nullptr));
+    const double kcl = voltsOf(twoLiquids("KCl", 0.1, 0.01, nullptr));
+    const double hcl = voltsOf(twoLiquids("HCl", 0.1, 0.01, nullptr));
     EXPECT_NEAR(kcl, 0.0, 0.002);
     EXPECT_NEAR(hcl, (0.821 - 0.179) * 0.025693 * std::log(10.0), 0.002);
 }
 
 TEST(Junction, TurnsItsSignWithTheSides) {
-    const double one = junctionVolts(test::catalogue(), twoLiquids("HCl", 0.1, 0.01, nullptr));
-    const double other = junctionVolts(test::catalogue(), twoLiquids("HCl", 0.01, 0.1, nullptr));
+    const double one = voltsOf(twoLiquids("HCl", 0.1, 0.01, nullptr));
+    const double other = voltsOf(twoLiquids("HCl", 0.01, 0.1, nullptr));
     EXPECT_NEAR(one, -other, 1e-6);
 }
 
@@ -56,34 +61,36 @@ TEST(Junction, IonsThatWalkInPairsMoveNoCharge) {
     // One salt at two strengths: (t+ - t-) RT/F ln(κ1/κ2), which for strong copper sulfate is far less than
     // by its strengths; t+ is 53.6/133.6 at infinite dilution.
     const Cell cell = twoLiquids("CuSO4", 1.0, 0.01, nullptr);
-    const double byConductivity = (53.6 - 80.0) / 133.6 * 0.025693 / 2.0 *
-                                  std::log(cell.solutions[0].conductivity / cell.solutions[1].conductivity);
-    EXPECT_NEAR(junctionVolts(test::catalogue(), cell), byConductivity, 0.0005);
+    const auto liquids = state::asBuilt(test::catalogue(), cell).solutions;
+    const double byConductivity =
+        (53.6 - 80.0) / 133.6 * 0.025693 / 2.0 * std::log(liquids[0].conductivity / liquids[1].conductivity);
+    EXPECT_NEAR(voltsOf(cell), byConductivity, 0.0005);
 }
 
 TEST(Junction, ABridgeOfStrongSaltTakesMostOfItAway) {
-    const double open = junctionVolts(test::catalogue(), twoLiquids("HCl", 0.1, 0.01, nullptr));
-    const double bridged = junctionVolts(test::catalogue(), twoLiquids("HCl", 0.1, 0.01, "salt bridge"));
+    const double open = voltsOf(twoLiquids("HCl", 0.1, 0.01, nullptr));
+    const double bridged = voltsOf(twoLiquids("HCl", 0.1, 0.01, "salt bridge"));
     EXPECT_LT(std::abs(bridged), 0.25 * std::abs(open));
 }
 
 TEST(Resistance, FollowsLengthOverAreaAndConductivity) {
     Json json = Json::parse(test::lemon());
     json["gap_mm"] = 8;
-    const Cell cell = test::cellOf(json.dump());
-    const ResistanceBudget budget = resistanceBudget(compile(test::catalogue(), cell));
+    const test::Filled filled(json.dump());
+    const ResistanceBudget budget = resistanceBudget(filled.compiled, filled.contents);
     ASSERT_EQ(budget.shares.front().part, ResistancePart::NegativeLiquid);
-    EXPECT_NEAR(budget.shares.front().ohm, 0.008 / (cell.solutions[0].conductivity * 2e-4), 1e-9);
+    EXPECT_NEAR(budget.shares.front().ohm, 0.008 / (filled.contents.solutions[0].conductivity * 2e-4), 1e-9);
 }
 
 TEST(Resistance, ASeparatorMultipliesItsLayerByTheMacMullinNumber) {
     Json json = Json::parse(test::lemon());
     json["separator"] = {{"material", "blotter"}, {"layers", 2}, {"thickness_mm", 0.5}};
-    const Cell cell = test::cellOf(json.dump());
-    const ResistanceBudget budget = resistanceBudget(compile(test::catalogue(), cell));
+    const test::Filled filled(json.dump());
+    const ResistanceBudget budget = resistanceBudget(filled.compiled, filled.contents);
     ASSERT_EQ(budget.shares.front().part, ResistancePart::Separator);
-    const double number = test::catalogue().separators[cell.barrier->separator].macMullin.value;
-    EXPECT_NEAR(budget.shares.front().ohm, number * 0.001 / (cell.solutions[0].conductivity * 2e-4), 1e-9);
+    const double number = test::catalogue().separators[filled.cell.barrier->separator].macMullin.value;
+    EXPECT_NEAR(budget.shares.front().ohm,
+                number * 0.001 / (filled.contents.solutions[0].conductivity * 2e-4), 1e-9);
 }
 
 TEST(Resistance, CollectorsContactsAndMeasuredElectrodesCount) {
@@ -91,9 +98,9 @@ TEST(Resistance, CollectorsContactsAndMeasuredElectrodesCount) {
     json["negative"]["collector"] = {{"material", "copper"}, {"resistance_mohm", 40}};
     json["positive"]["measured_resistance_mohm"] = 70;
     json["contact_mohm"] = 90;
-    const Cell cell = test::cellOf(json.dump());
+    const test::Filled filled(json.dump());
     double rest = 0.0;
-    for (const ResistanceShare& share : resistanceBudget(compile(test::catalogue(), cell)).shares) {
+    for (const ResistanceShare& share : resistanceBudget(filled.compiled, filled.contents).shares) {
         rest += share.part == ResistancePart::NegativeLiquid ? 0.0 : share.ohm;
     }
     EXPECT_NEAR(rest, 0.040 + 0.070 + 0.090, 1e-9);
@@ -104,13 +111,11 @@ double oxygenLimit(const char* air, Moment moment) {
     json["temperature_C"] = 25;
     json["positive"]["air"] = air;
     json["electrolyte"].erase("solutes");
-    const Cell cell = test::cellOf(json.dump());
-    const CompiledCell compiled = compile(test::catalogue(), cell);
-    const electrode::ElectrodeParameters& positive = compiled.electrode(design::Side::Positive);
-    for (const electrode::ReactionParameters& reaction : positive.reactions) {
+    const test::Filled filled(json.dump());
+    for (const auto& reaction : filled.compiled.electrode(design::Side::Positive).reactions) {
         if (reaction.reaction->id == "oxygen-four") {
-            return electrode::supplyLimit({test::catalogue(), cell, positive, moment}, reaction,
-                                          chemistry::Branch::Cathodic);
+            return electrode::supplyLimit(filled.at(design::Side::Positive), reaction,
+                                          chemistry::Branch::Cathodic, moment);
         }
     }
     return -1.0;

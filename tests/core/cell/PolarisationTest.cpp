@@ -15,8 +15,8 @@ using electrode::Moment;
 using Json = nlohmann::ordered_json;
 
 Polarisation curveOf(const std::string& json, Moment moment = Moment::First) {
-    const design::Cell cell = test::cellOf(json);
-    return {compile(test::catalogue(), cell), moment};
+    const test::Filled filled(json);
+    return {filled.compiled, filled.contents, moment};
 }
 
 /// A cell whose own reactions are so fast that only a resistor of 50 ohm counts.

@@ -14,8 +14,6 @@ Cell roundCell() {
     Cell cell = test::cellOf(test::beakers());
     cell.twoLiquids = false;
     cell.barrier.reset();
-    cell.solutions[0].conductivity = 1.0;
-    cell.solutions[1] = cell.solutions[0];
     cell.gapMetres = 0.010;
     cell.contactOhm = 0.0;
     for (design::Electrode& electrode : cell.electrodes) {
@@ -26,8 +24,12 @@ Cell roundCell() {
     return cell;
 }
 
-ResistanceBudget budgetOf(const Cell& cell) {
-    return resistanceBudget(compile(test::catalogue(), cell));
+/// With liquids of so many S/m.
+ResistanceBudget budgetOf(const Cell& cell, double negative = 1.0, double positive = 1.0) {
+    test::Filled filled(cell);
+    filled.contents.solutions.back().conductivity = positive;
+    filled.contents.solutions.front().conductivity = negative;
+    return resistanceBudget(filled.compiled, filled.contents);
 }
 
 double partOf(const ResistanceBudget& budget, ResistancePart part) {
@@ -57,8 +59,7 @@ TEST(Resistance, CrossesTheMeanOfTwoAreas) {
 TEST(Resistance, HalvesTheGapBetweenTwoLiquids) {
     Cell cell = roundCell();
     cell.twoLiquids = true;
-    cell.solutions[1].conductivity = 4.0;
-    const ResistanceBudget budget = budgetOf(cell);
+    const ResistanceBudget budget = budgetOf(cell, 1.0, 4.0);
     EXPECT_NEAR(partOf(budget, ResistancePart::NegativeLiquid), 5.0, 1e-12);
     EXPECT_NEAR(partOf(budget, ResistancePart::PositiveLiquid), 1.25, 1e-12);
 }
@@ -87,8 +88,8 @@ TEST(Resistance, ABridgeHasOhmsOfItsOwn) {
         if (separators[i].bridge) {
             cell.barrier = design::Barrier{i, 0.0, false};
             EXPECT_NEAR(partOf(budgetOf(cell), ResistancePart::Bridge), separators[i].bridge->ohms, 1e-9);
-            cell.solutions[0].conductivity = 100.0;
-            EXPECT_NEAR(partOf(budgetOf(cell), ResistancePart::Bridge), separators[i].bridge->ohms, 1e-9)
+            EXPECT_NEAR(partOf(budgetOf(cell, 100.0), ResistancePart::Bridge), separators[i].bridge->ohms,
+                        1e-9)
                 << "it does not follow the cell's liquid";
             ++bridges;
         }
@@ -132,8 +133,7 @@ TEST(Resistance, AMeasuredTotalStandsForEverything) {
 
 TEST(Resistance, OfPureSolventIsLargeButFinite) {
     Cell cell = roundCell();
-    cell.solutions[0].conductivity = 0.0;
-    const double ohm = budgetOf(cell).totalOhm;
+    const double ohm = budgetOf(cell, 0.0, 0.0).totalOhm;
     EXPECT_GT(ohm, 1e5);
     EXPECT_LT(ohm, 1e8);
 }

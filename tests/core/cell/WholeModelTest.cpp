@@ -43,29 +43,35 @@ Cell acrossMembrane(const Json& left, const Json& right, const char* separator =
     return test::cellOf(json.dump());
 }
 
+double acrossVolts(const Cell& cell) {
+    const test::Filled filled(cell);
+    return junctionVolts(filled.compiled, filled.contents);
+}
+
 TEST(Membrane, PassingOnlyHydrogenIonsGivesBackTheNernstSlope) {
     // Weak acids on both sides: the only cation that differs is H+.
-    const Cell cell = acrossMembrane(water({solute("HCl", 0.001)}), water({solute("HCl", 0.01)}));
-    const double steps = std::log10(cell.solutions[0].concentration(test::catalogue().key.hydrogenIon) /
-                                    cell.solutions[1].concentration(test::catalogue().key.hydrogenIon));
-    EXPECT_NEAR(junctionVolts(test::catalogue(), cell), 0.05916 * steps, 0.002) << "right minus left";
+    const test::Filled filled(acrossMembrane(water({solute("HCl", 0.001)}), water({solute("HCl", 0.01)})));
+    const auto& liquids = filled.contents.solutions;
+    const double steps = std::log10(liquids[0].concentration(test::catalogue().key.hydrogenIon) /
+                                    liquids[1].concentration(test::catalogue().key.hydrogenIon));
+    EXPECT_NEAR(junctionVolts(filled.compiled, filled.contents), 0.05916 * steps, 0.002)
+        << "right minus left";
 }
 
 TEST(Membrane, OfTheOtherChargeTurnsTheSign) {
     const Json weak = water({solute("KCl", 0.01)});
     const Json strong = water({solute("KCl", 0.1)});
-    const double cation = junctionVolts(test::catalogue(), acrossMembrane(weak, strong));
-    const double anion =
-        junctionVolts(test::catalogue(), acrossMembrane(weak, strong, "anion exchange membrane"));
+    const double cation = acrossVolts(acrossMembrane(weak, strong));
+    const double anion = acrossVolts(acrossMembrane(weak, strong, "anion exchange membrane"));
     EXPECT_NEAR(cation, -0.056, 0.006) << "one decade of potassium";
     EXPECT_NEAR(anion, 0.056, 0.006) << "one decade of chloride";
 }
 
 TEST(Membrane, LosesItsGripInLiquidsStrongerThanItsCharge) {
-    const double weak = junctionVolts(
-        test::catalogue(), acrossMembrane(water({solute("KCl", 0.01)}), water({solute("KCl", 0.1)})));
-    const double strong = junctionVolts(
-        test::catalogue(), acrossMembrane(water({solute("KCl", 0.4)}), water({solute("KCl", 4.0)})));
+    const double weak =
+        acrossVolts(acrossMembrane(water({solute("KCl", 0.01)}), water({solute("KCl", 0.1)})));
+    const double strong =
+        acrossVolts(acrossMembrane(water({solute("KCl", 0.4)}), water({solute("KCl", 4.0)})));
     EXPECT_LT(std::abs(strong), 0.6 * std::abs(weak));
 }
 
@@ -128,11 +134,10 @@ TEST(Grade, ShiftsOnlyTheCouplesOfItsOwnReagent) {
         Json json = {{"negative", electrode("zinc", 10)},
                      {"positive", electrode(material, 10)},
                      {"electrolyte", water({solute("KOH", 6.0)})}};
-        const Cell cell = test::cellOf(json.dump());
-        const CompiledCell compiled = compile(test::catalogue(), cell);
-        for (const auto& reaction : compiled.electrode(Side::Positive).reactions) {
+        const test::Filled filled(json.dump());
+        for (const auto& reaction : filled.compiled.electrode(Side::Positive).reactions) {
             if (reaction.reaction->id == "mno2-mnooh") {
-                return electrode::nernstVolts(reaction, cell.solution(Side::Positive));
+                return electrode::nernstVolts(reaction, filled.contents.solution(Side::Positive));
             }
         }
         return 0.0;
@@ -142,12 +147,11 @@ TEST(Grade, ShiftsOnlyTheCouplesOfItsOwnReagent) {
 }
 
 TEST(Saturation, MakesTheIonAndTheSaltCoupleOne) {
-    const Cell cell = test::cellOf(test::leadAcid(30));
+    const test::Filled filled(test::leadAcid(30));
     double ion = 0.0;
     double salt = 0.0;
-    const CompiledCell compiled = compile(test::catalogue(), cell);
-    for (const auto& reaction : compiled.electrode(Side::Negative).reactions) {
-        const double volts = electrode::nernstVolts(reaction, cell.solution(Side::Negative));
+    for (const auto& reaction : filled.compiled.electrode(Side::Negative).reactions) {
+        const double volts = electrode::nernstVolts(reaction, filled.contents.solution(Side::Negative));
         ion = reaction.reaction->id == "pb2-pb" ? volts : ion;
         salt = reaction.reaction->id == "pbso4-pb" ? volts : salt;
     }
@@ -163,9 +167,9 @@ TEST(Spreading, InTheGroundDoesNotGrowWithTheDistance) {
     json["gap_mm"] = 5000;
     EXPECT_NEAR(test::evaluated(json.dump()).resistance.totalOhm / near, 1.0, 0.01);
     // Two discs of 100 cm² in soil of conductivity k: 2 / (4 a k).
-    const Cell cell = test::cellOf(json.dump());
+    const double conductivity = test::contentsOf(json.dump()).solutions[0].conductivity;
     const double radius = std::sqrt(0.01 / M_PI);
-    EXPECT_NEAR(near / (2.0 / (4.0 * radius * cell.solutions[0].conductivity)), 1.0, 0.01);
+    EXPECT_NEAR(near / (2.0 / (4.0 * radius * conductivity)), 1.0, 0.01);
 }
 
 TEST(Stirring, ThinsTheLayerFiveFold) {
@@ -220,10 +224,10 @@ TEST(Crossover, FollowsFickThroughTheGap) {
     json["separator"] = {{"material", "gravity"}};
     json["gap_mm"] = 50;
     const Evaluation jar = test::evaluated(json.dump());
-    const Cell cell = test::cellOf(json.dump());
+    const auto liquids = test::contentsOf(json.dump()).solutions;
     const auto copper = *test::catalogue().findSpecies("Cu2+");
     const double flux =
-        test::catalogue().species[copper].diffusivity * cell.solutions[1].concentration(copper) / 0.05;
+        test::catalogue().species[copper].diffusivity * liquids[1].concentration(copper) / 0.05;
     EXPECT_NEAR(jar.crossoverAmps / (2.0 * 96485.33 * flux * 0.001), 1.0, 0.05);
     json["separator"] = {{"material", "ion membrane"}};
     EXPECT_LT(test::evaluated(json.dump()).crossoverAmps, 0.2 * jar.crossoverAmps);
@@ -302,10 +306,8 @@ TEST(Magnesium, LosesAShareOfItsChargeToHydrogen) {
     const Evaluation evaluation = test::evaluated(json.dump());
     EXPECT_NEAR(evaluation.sides[0].restVolts, -1.36, 0.05);
     // The leads get 1 - f of what dissolves.
-    const Cell cell = test::cellOf(json.dump());
-    const CompiledCell compiled = compile(test::catalogue(), cell);
-    const electrode::ElectrodeModel model(test::catalogue(), cell, compiled.electrode(Side::Negative),
-                                          electrode::Moment::Settled);
+    const test::Filled filled(json.dump());
+    const electrode::ElectrodeModel model(filled.at(Side::Negative), electrode::Moment::Settled);
     const double volts = model.potentialAt(1.0);
     double dissolving = 0.0;
     double other = 0.0;

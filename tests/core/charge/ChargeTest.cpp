@@ -233,17 +233,26 @@ TEST(Charge, ItsExplanationAddsUp) {
     }
 }
 
-double molesOf(const chemistry::Solution& solution, const char* master) {
-    return solution.moietyMolality[species(master)] * solution.mixture.solventKg;
+double molesOf(const liquid::Solution& solution, const char* master) {
+    return solution.composition.moles(species(master));
+}
+
+state::Contents usedUp(const test::Filled& filled, double coulombs) {
+    const Evaluation e = cell::evaluate(test::catalogue(), filled.cell, {0});
+    return state::changedTo(
+        test::catalogue(), filled.cell, filled.contents,
+        cell::afterUse(filled.compiled, filled.contents, e.sides[0].couple, e.sides[1].couple, coulombs));
+}
+
+double restVolts(const test::Filled& filled, const state::Contents& contents) {
+    return cell::Polarisation(filled.compiled, contents, electrode::Moment::Settled).openCircuitVolts();
 }
 
 TEST(AfterUse, TheJarsIonsMoveByFaraday) {
-    const Cell cell = test::cellOf(jar().dump());
-    const Evaluation e = cell::evaluate(test::catalogue(), cell, {0});
-    const double coulombs = 0.05 * 2.0 * base::kFaraday; // half of 0.1 mol
-    const Cell used = cell::afterUse(test::catalogue(), cell, e.sides[0].couple, e.sides[1].couple, coulombs);
+    const test::Filled filled(jar().dump());
+    const state::Contents used = usedUp(filled, 0.05 * 2.0 * base::kFaraday); // half of 0.1 mol
     const auto change = [&](std::size_t side, const char* ion) {
-        return molesOf(used.solutions[side], ion) - molesOf(cell.solutions[side], ion);
+        return molesOf(used.solutions[side], ion) - molesOf(filled.contents.solutions[side], ion);
     };
     EXPECT_NEAR(change(0, "Zn2+") + change(1, "Zn2+"), 0.05, 1e-4);
     EXPECT_NEAR(change(1, "Cu2+"), -0.05, 1e-4);
@@ -251,21 +260,19 @@ TEST(AfterUse, TheJarsIonsMoveByFaraday) {
     // Sulfate crosses to the side that gains zinc, zinc to the side that loses copper.
     EXPECT_GT(change(0, "SO4^2-"), 0.01);
     EXPECT_GT(change(1, "Zn2+"), 0.01);
-    EXPECT_NEAR(used.solutions[0].pH, cell.solutions[0].pH, 0.6);
+    EXPECT_NEAR(used.solutions[0].pH, filled.contents.solutions[0].pH, 0.6);
 }
 
 TEST(AfterUse, DischargingLeadUsesTheAcidAndLeavesSulfateOnBothPlates) {
-    const Cell cell = test::cellOf(lead().dump());
-    const Evaluation e = cell::evaluate(test::catalogue(), cell, {0});
+    const test::Filled filled(lead().dump());
     const double faradays = 0.05;
-    const Cell used = cell::afterUse(test::catalogue(), cell, e.sides[0].couple, e.sides[1].couple,
-                                     faradays * base::kFaraday);
-    EXPECT_NEAR(molesOf(cell.solutions[0], "SO4^2-") - molesOf(used.solutions[0], "SO4^2-"), faradays, 1e-6);
-    for (const design::Electrode& electrode : used.electrodes) {
-        EXPECT_NE(std::find(electrode.made.begin(), electrode.made.end(), species("PbSO4(s)")),
-                  electrode.made.end());
+    const state::Contents used = usedUp(filled, faradays * base::kFaraday);
+    EXPECT_NEAR(molesOf(filled.contents.solutions[0], "SO4^2-") - molesOf(used.solutions[0], "SO4^2-"),
+                faradays, 1e-9);
+    for (const design::Side side : {design::Side::Negative, design::Side::Positive}) {
+        EXPECT_NEAR(state::molesOf(used.state.electrode(side), species("PbSO4(s)")), 0.5 * faradays, 1e-9);
     }
-    EXPECT_LT(cell::evaluate(test::catalogue(), used, {0}).openCircuitVolts, e.openCircuitVolts);
+    EXPECT_LT(restVolts(filled, used), restVolts(filled, filled.contents));
 }
 
 TEST(AirAround, FillsAsAMassBalanceSays) {

@@ -106,16 +106,18 @@ TEST(Cell, TheGapIsTheLayersOrTenMillimetres) {
 TEST(Cell, OneLiquidStandsOnBothSides) {
     const Cell one = resolved(test::design(test::lemon()));
     EXPECT_FALSE(one.twoLiquids);
-    EXPECT_EQ(one.solution(Side::Negative).pH, one.solution(Side::Positive).pH);
+    EXPECT_EQ(one.poured[0].portions, one.poured[1].portions);
     const Cell two = resolved(plainDesign());
     EXPECT_TRUE(two.twoLiquids);
-    EXPECT_NE(two.solution(Side::Negative).molality, two.solution(Side::Positive).molality);
+    EXPECT_NE(two.poured[0].portions, two.poured[1].portions);
 }
 
 TEST(Cell, NoAirMeansNoOxygenInTheLiquid) {
     CellDesign design = test::design(test::foilInSalt());
     const auto oxygen = [](const Cell& cell) {
-        return cell.solution(Side::Positive).activity[test::catalogue().key.dissolvedOxygen];
+        return state::asBuilt(test::catalogue(), cell)
+            .solution(Side::Positive)
+            .activity[test::catalogue().key.dissolvedOxygen];
     };
     EXPECT_GT(oxygen(resolved(design)), 0.0);
     design.negative.air = Air::None;

@@ -1,9 +1,9 @@
 // A liquid in every way a builder writes it: the same moles whichever unit was used, and mass kept.
 #include "core/design/Liquid.h"
-#include "core/chemistry/Density.h"
 #include "core/chemistry/NameLookup.h"
-#include "core/chemistry/SolveSolution.h"
 #include "core/design/Resolve.h"
+#include "core/liquid/Density.h"
+#include "core/liquid/SolveSolution.h"
 #include "tests/support/Samples.h"
 
 #include <cmath>
@@ -15,10 +15,10 @@ namespace {
 constexpr double kRoom = 293.15;
 constexpr double kSaltMolarMass = 0.05844;
 
-chemistry::Mixture mixed(const LiquidDesign& liquid, double temperature = kRoom) {
+liquid::Mixture mixed(const LiquidDesign& liquid, double temperature = kRoom) {
     const auto resolved = resolveLiquid(test::catalogue(), liquid, temperature, "electrolyte");
     EXPECT_TRUE(resolved) << (resolved ? "" : resolved.error().field);
-    return resolved ? resolved->mixture : chemistry::Mixture{};
+    return resolved ? resolved->mixture : liquid::Mixture{};
 }
 
 LiquidDesign with(const std::string& substance, AmountUnit unit, double value, LiquidBasis basis,
@@ -30,21 +30,21 @@ LiquidDesign with(const std::string& substance, AmountUnit unit, double value, L
     return liquid;
 }
 
-double kilograms(const chemistry::Mixture& mixture) {
+double kilograms(const liquid::Mixture& mixture) {
     double total = mixture.solventKg;
-    for (const chemistry::Portion& portion : mixture.portions) {
+    for (const liquid::Portion& portion : mixture.portions) {
         total += portion.moles * test::catalogue().substances[portion.substance].molarMassKg;
     }
     return total;
 }
 
-double litres(const chemistry::Mixture& mixture) {
-    return 1000.0 * kilograms(mixture) / chemistry::mixtureDensity(test::catalogue(), mixture);
+double litres(const liquid::Mixture& mixture) {
+    return 1000.0 * kilograms(mixture) / liquid::mixtureDensity(test::catalogue(), mixture);
 }
 
 TEST(Liquid, FiveGramsAreTheSameInEveryUnit) {
     // 5.844 g of salt: 0.1 mol, in 100 g of solvent 1 mol/kg and 5.521 % by mass.
-    const chemistry::Mixture grams =
+    const liquid::Mixture grams =
         mixed(with("NaCl", AmountUnit::MassKg, 0.005844, LiquidBasis::SolventMass, 0.1));
     ASSERT_EQ(grams.portions.size(), 1U);
     EXPECT_NEAR(grams.portions[0].moles, 0.1, 2e-5);
@@ -54,7 +54,7 @@ TEST(Liquid, FiveGramsAreTheSameInEveryUnit) {
                                                       {AmountUnit::MolPerM3, 0.1 / volume * 1000.0},
                                                       {AmountUnit::MassFraction, 0.005844 / 0.105844}};
     for (const auto& [unit, value] : writings) {
-        const chemistry::Mixture other = mixed(with("NaCl", unit, value, LiquidBasis::SolventMass, 0.1));
+        const liquid::Mixture other = mixed(with("NaCl", unit, value, LiquidBasis::SolventMass, 0.1));
         EXPECT_NEAR(other.portions[0].moles, grams.portions[0].moles, 1e-5) << static_cast<int>(unit);
         EXPECT_NEAR(other.solventKg, 0.1, 1e-12);
     }
@@ -63,8 +63,7 @@ TEST(Liquid, FiveGramsAreTheSameInEveryUnit) {
 TEST(Liquid, IsMadeUpToItsFinishedVolume) {
     for (const AmountUnit unit : {AmountUnit::MassKg, AmountUnit::MolPerM3, AmountUnit::MassFraction}) {
         const double value = unit == AmountUnit::MassKg ? 0.02 : unit == AmountUnit::MolPerM3 ? 2000.0 : 0.1;
-        const chemistry::Mixture mixture =
-            mixed(with("NaCl", unit, value, LiquidBasis::FinishedVolume, 2.5e-4));
+        const liquid::Mixture mixture = mixed(with("NaCl", unit, value, LiquidBasis::FinishedVolume, 2.5e-4));
         EXPECT_NEAR(litres(mixture), 0.25, 1e-6);
         if (unit == AmountUnit::MolPerM3) {
             EXPECT_NEAR(mixture.portions[0].moles, 0.5, 1e-6);
@@ -86,16 +85,16 @@ TEST(Liquid, SolventByVolumeHasTheDensityOfItsTemperature) {
 
 TEST(Liquid, AHydrateBringsItsSolventAlong) {
     // CuSO4·5H2O: 249.69 g/mol, of which 90.08 g are solvent.
-    const chemistry::Mixture hydrate =
+    const liquid::Mixture hydrate =
         mixed(with("CuSO4·5H2O", AmountUnit::MassKg, 0.024969, LiquidBasis::SolventMass, 0.1));
     EXPECT_NEAR(hydrate.portions[0].moles, 0.1, 2e-5);
     EXPECT_NEAR(hydrate.solventKg, 0.109008, 1e-5);
-    const chemistry::Mixture dry =
+    const liquid::Mixture dry =
         mixed(with("CuSO4", AmountUnit::MassKg, 0.015961, LiquidBasis::SolventMass, 0.1));
     EXPECT_NEAR(dry.portions[0].moles, 0.1, 2e-5);
     EXPECT_NEAR(dry.solventKg, 0.1, 1e-12);
     // By mass percent the hydrate counts as named, solvent included.
-    const chemistry::Mixture percent =
+    const liquid::Mixture percent =
         mixed(with("CuSO4·5H2O", AmountUnit::MassFraction, 0.2, LiquidBasis::SolventMass, 0.1));
     EXPECT_NEAR(percent.portions[0].moles * 0.24969 / kilograms(percent), 0.2, 1e-4);
 }
@@ -104,7 +103,7 @@ TEST(Liquid, SeveralStrengthsHoldTogether) {
     LiquidDesign liquid = with("NaCl", AmountUnit::MassFraction, 0.05, LiquidBasis::FinishedVolume, 1e-4);
     liquid.solutes.push_back({"KCl", {AmountUnit::MolPerM3, 500.0}});
     liquid.solutes.push_back({"NaHCO3", {AmountUnit::MolPerKg, 0.1}});
-    const chemistry::Mixture mixture = mixed(liquid);
+    const liquid::Mixture mixture = mixed(liquid);
     EXPECT_NEAR(litres(mixture), 0.1, 1e-6);
     EXPECT_NEAR(mixture.portions[0].moles * kSaltMolarMass / kilograms(mixture), 0.05, 1e-5);
     EXPECT_NEAR(mixture.portions[1].moles, 0.05, 1e-6);
@@ -114,7 +113,7 @@ TEST(Liquid, SeveralStrengthsHoldTogether) {
 TEST(Liquid, SolventCanBeOneOfThePours) {
     LiquidDesign liquid = with("NaCl", AmountUnit::MassKg, 0.005, LiquidBasis::SolventMass, 0.1);
     liquid.solutes.push_back({test::catalogue().solvent()->name, {AmountUnit::MassKg, 0.05}});
-    const chemistry::Mixture mixture = mixed(liquid);
+    const liquid::Mixture mixture = mixed(liquid);
     EXPECT_NEAR(mixture.solventKg, 0.15, 1e-12);
     EXPECT_EQ(mixture.portions.size(), 1U);
 }
@@ -130,7 +129,7 @@ TEST(Liquid, AReadyLiquidFillsItsVolume) {
     EXPECT_GT(resolved->doubtFactor, 1.0) << "no two fruits are alike";
     // More of it is only more of the same.
     liquid.basisValue = 1e-4;
-    const chemistry::Mixture twice = mixed(liquid);
+    const liquid::Mixture twice = mixed(liquid);
     for (std::size_t i = 0; i < twice.portions.size(); ++i) {
         EXPECT_NEAR(twice.portions[i].moles / resolved->mixture.portions[i].moles, 2.0, 1e-6);
     }
@@ -138,9 +137,9 @@ TEST(Liquid, AReadyLiquidFillsItsVolume) {
 
 TEST(Liquid, AGelConductsLess) {
     LiquidDesign liquid = with("NaCl", AmountUnit::MolPerKg, 1.0, LiquidBasis::SolventMass, 0.1);
-    const double free = chemistry::solveSolution(test::catalogue(), mixed(liquid)).conductivity;
+    const double free = liquid::solveSolution(test::catalogue(), mixed(liquid)).conductivity;
     liquid.gel = Gel{"agar", 0.02};
-    const double gelled = chemistry::solveSolution(test::catalogue(), mixed(liquid)).conductivity;
+    const double gelled = liquid::solveSolution(test::catalogue(), mixed(liquid)).conductivity;
     EXPECT_LT(gelled, free);
     EXPECT_GT(gelled, 0.5 * free);
 }

@@ -24,13 +24,8 @@ Json zincAir(const char* carbon) {
             {"separator", {{"material", "kitchen paper"}, {"layers", 2}}}};
 }
 
-ElectrodeParameters parametersOf(const Cell& cell, Side side = Side::Positive) {
-    return compileElectrode(test::catalogue(), cell, side, Draw::nominal());
-}
-
 double airLimit(const Json& json) {
-    const Cell cell = test::cellOf(json.dump());
-    return breathingLimit(test::catalogue(), cell, parametersOf(cell), 1.0);
+    return breathingLimit(test::Filled(json.dump()).at(Side::Positive), 1.0);
 }
 
 const chemistry::Material& materialOf(const Json& json) {
@@ -47,26 +42,26 @@ TEST(PorousLayer, PoresResistAsTheirLiquidAndTheirRoom) {
     Json json = zincAir("carbon felt");
     json["positive"]["thickness_mm"] = 6;
     json["positive"]["filled_pores_percent"] = 50;
-    const Cell cell = test::cellOf(json.dump());
+    const test::Filled filled(json.dump());
     const double room = std::pow(materialOf(json).porosity * 0.5, 1.5);
-    EXPECT_NEAR(poreOhm(test::catalogue(), cell, parametersOf(cell)),
-                0.006 / (3.0 * cell.solution(Side::Positive).conductivity * room * 0.002), 1e-9);
-    EXPECT_EQ(poreOhm(test::catalogue(), cell, parametersOf(cell, Side::Negative)), 0.0) << "a sheet";
+    EXPECT_NEAR(poreOhm(filled.at(Side::Positive)),
+                0.006 / (3.0 * filled.contents.solution(Side::Positive).conductivity * room * 0.002), 1e-9);
+    EXPECT_EQ(poreOhm(filled.at(Side::Negative)), 0.0) << "a sheet";
 }
 
 TEST(PorousLayer, AThickDoubleLayerChargesAsTheRootOfTime) {
     Json json = zincAir("activated carbon");
     json["positive"]["thickness_mm"] = 100;
     json["electrolyte"]["solutes"][0]["mol_per_L"] = 0.1;
-    const Cell thick = test::cellOf(json.dump());
-    const auto charged = [&](const Cell& cell, double seconds) {
-        return chargedFarads(test::catalogue(), cell, parametersOf(cell), seconds);
+    const test::Filled thick(json.dump());
+    const auto charged = [](const test::Filled& filled, double seconds) {
+        return chargedFarads(filled.at(Side::Positive), seconds);
     };
     EXPECT_NEAR(charged(thick, 20.0) / charged(thick, 5.0), 2.0, 0.01);
     json["positive"]["thickness_mm"] = 0.02;
-    const Cell thin = test::cellOf(json.dump());
+    const test::Filled thin(json.dump());
     EXPECT_NEAR(charged(thin, 5.0),
-                thin.electrode(Side::Positive).massKg * materialOf(json).capacitanceFaradPerKg,
+                thin.cell.electrode(Side::Positive).massKg * materialOf(json).capacitanceFaradPerKg,
                 0.01 * charged(thin, 5.0));
 }
 

@@ -96,14 +96,12 @@ TEST(ElectrodeModel, CurrentRisesWithPotentialOnEveryMaterial) {
              {R"({"ready":"lemon juice","volume_mL":50})",
               R"({"water_mL":50,"solutes":[{"substance":"NaOH","mol_per_L":2}]})",
               R"({"water_mL":50,"solutes":[{"substance":"H2SO4","mol_per_L":2}]})", R"({"water_mL":50})"}) {
-            const design::Cell cell = test::cellOf(
+            const test::Filled filled(
                 std::string(R"({"negative":{"material":")") + material +
                 R"(","wetted_area_cm2":10},"positive":{"material":"copper","wetted_area_cm2":10},"electrolyte":)" +
                 liquid + "}");
             for (const Moment moment : {Moment::First, Moment::Settled}) {
-                const ElectrodeParameters parameters =
-                    compileElectrode(test::catalogue(), cell, design::Side::Negative, Draw::nominal());
-                const ElectrodeModel model(test::catalogue(), cell, parameters, moment);
+                const ElectrodeModel model(filled.at(design::Side::Negative), moment);
                 double last = -1e300;
                 for (double volts = -3.0; volts <= 3.0; volts += 0.05) {
                     const double now = model.currentAt(volts);

@@ -32,20 +32,19 @@ const std::string kZinc = "Zn2+ + 2 e- = Zn(s)";
 
 struct Supply {
     explicit Supply(const std::string& json, Side where = Side::Positive, Moment when = Moment::Settled)
-        : cell(test::cellOf(json)), moment(when),
-          parameters(compileElectrode(test::catalogue(), cell, where, Draw::nominal())) {}
+        : filled(json), side(where), moment(when) {}
     [[nodiscard]] double limit(const std::string& equation, Branch branch) const {
-        return supplyLimit({test::catalogue(), cell, parameters, moment},
-                           parameters.reactions[indexOf(equation)], branch);
+        return supplyLimit(filled.at(side), filled.compiled.electrode(side).reactions[indexOf(equation)],
+                           branch, moment);
     }
     [[nodiscard]] std::optional<std::string> absent(const std::string& equation, Branch branch) const {
-        const auto found = absentReactant({test::catalogue(), cell, parameters, moment},
-                                          test::catalogue().reactions[indexOf(equation)], branch);
+        const auto found =
+            absentReactant(filled.at(side), test::catalogue().reactions[indexOf(equation)], branch);
         return found ? std::optional(test::catalogue().species[*found].name) : std::nullopt;
     }
-    design::Cell cell;
+    test::Filled filled;
+    Side side;
     Moment moment;
-    ElectrodeParameters parameters;
 };
 
 double diffusivityOf(const char* species) {
@@ -56,7 +55,7 @@ TEST(Transport, AStillLayerIsHalfAMillimetre) {
     // 25 °C, where the catalogue's diffusivities hold; a bridge takes no room in front of the electrode.
     const Supply still(test::beakers(1.0, 0.1));
     const double c =
-        still.cell.solution(Side::Positive).concentration(*test::catalogue().findSpecies("Cu2+"));
+        still.filled.contents.solution(Side::Positive).concentration(*test::catalogue().findSpecies("Cu2+"));
     EXPECT_NEAR(c, 100.0, 5.0) << "0.1 mol/kg";
     EXPECT_NEAR(still.limit(kCopper, Branch::Cathodic),
                 2.0 * kFaradayConstant * diffusivityOf("Cu2+") * c / 0.0005, 0.1);

@@ -174,7 +174,8 @@ TEST(Explain, TheVoltageUnderLoadIsWhatTheLossesLeave) {
         const double amps = 0.3 * c.evaluation.first.shortCircuitAmps;
         const Explanation loaded =
             explain(test::catalogue(), c.cell, c.evaluation, {Quantity::LoadedVoltage, {}, 0, amps});
-        const cell::Polarisation curve(cell::compile(test::catalogue(), c.cell), electrode::Moment::First);
+        const cell::Polarisation curve(cell::compile(test::catalogue(), c.cell), *c.evaluation.contents,
+                                       electrode::Moment::First);
         EXPECT_NEAR(loaded.value, curve.voltsAt(amps), 1e-6);
         double left = loaded.inputs[1].value;
         for (std::size_t i = 2; i < loaded.inputs.size(); ++i) {
@@ -222,8 +223,8 @@ TEST(Explain, MassAndVolumeFollowFromTheirInputs) {
             }
             EXPECT_NEAR(volume.value, kilograms / inputNamed(volume, "ρ in kg/m³")->value,
                         1e-6 * volume.value);
-            EXPECT_EQ(inputNamed(volume, "pH")->value, c.cell.solution(side).pH);
-            EXPECT_EQ(inputNamed(volume, "κ")->value, c.cell.solution(side).conductivity);
+            EXPECT_EQ(inputNamed(volume, "pH")->value, c.evaluation.solution(side).pH);
+            EXPECT_EQ(inputNamed(volume, "κ")->value, c.evaluation.solution(side).conductivity);
         }
     }
 }

@@ -81,7 +81,7 @@ TEST(Candidates, PourNoMoreThanThereIsNorThanDissolves) {
     for (std::size_t i = 0; i < candidates.size(); ++i) {
         const auto cell = design::resolve(test::catalogue(), candidates.design(i));
         ASSERT_TRUE(cell);
-        EXPECT_TRUE(cell->solution(design::Side::Negative).undissolved.empty()) << i;
+        EXPECT_TRUE(state::asBuilt(test::catalogue(), *cell).solutions[0].undissolved.empty()) << i;
         for (const design::SoluteDesign& solute : candidates.design(i).liquid.solutes) {
             // 1 g of salt in 100 mL is 0.171 mol/L.
             EXPECT_LE(solute.amount.value, solute.substance == "NaCl" ? 171.2 : 3000.0);

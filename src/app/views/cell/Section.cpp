@@ -392,7 +392,8 @@ void Section::rebuild() {
         const design::Cell& cell = *m_bench.outcome().cell;
         const double kept = m_dragging ? m_layout.pixelsPerMetre : 0.0;
         const bool stacked = isStacked(m_bench.catalogue(), cell);
-        m_layout = layoutSection(m_bench.catalogue(), cell, room(stacked), kept);
+        m_layout = layoutSection(m_bench.catalogue(), cell, *m_bench.outcome().evaluation->contents,
+                                 room(stacked), kept);
         addLiquid(items, design::Side::Negative);
         if (cell.twoLiquids) {
             addLiquid(items, design::Side::Positive);

@@ -20,7 +20,7 @@ void Section::addLiquid(std::vector<PictureItem>& items, design::Side side) cons
     const design::Cell& cell = *m_bench.outcome().cell;
     const bool two = cell.twoLiquids;
     const QRectF box = two ? m_layout.half(side) : m_layout.gap;
-    const chemistry::Solution& solution = cell.solution(side);
+    const liquid::Solution& solution = m_bench.outcome().evaluation->solution(side);
     PictureItem item;
     item.id = QStringLiteral("liquid:%1").arg(static_cast<int>(side));
     // Clear of the handles: the gap's lies at the top of upright layers, beside stacked ones.
@@ -59,7 +59,7 @@ void Section::addLiquidFacts(std::vector<PictureItem>& items, design::Side side)
         return;
     }
     const QString acidity =
-        tr("pH %1").arg(QString::number(m_bench.outcome().cell->solution(side).pH, 'f', 1));
+        tr("pH %1").arg(QString::number(m_bench.outcome().evaluation->solution(side).pH, 'f', 1));
     items.back().paint = [=, this](QPainter& painter) {
         const Colours& c = m_theme.colours();
         // The wire to the lower electrode runs down one side.

@@ -11,8 +11,9 @@ using design::Side;
 constexpr double kSmallestBreadth = 24.0;
 constexpr double kThinnestStrip = 4.0;
 
-Side upper(const design::Cell& cell) {
-    return cell.solution(Side::Negative).densityKgPerM3 <= cell.solution(Side::Positive).densityKgPerM3
+Side upper(const state::Contents& contents) {
+    return contents.solution(Side::Negative).densityKgPerM3 <=
+                   contents.solution(Side::Positive).densityKgPerM3
                ? Side::Negative
                : Side::Positive;
 }
@@ -62,10 +63,10 @@ QRectF SectionLayout::strip(double metres) const {
 }
 
 SectionLayout layoutSection(const chemistry::Catalogue& catalogue, const design::Cell& cell,
-                            const QRectF& room, double keptScale) {
+                            const state::Contents& contents, const QRectF& room, double keptScale) {
     SectionLayout layout;
     layout.stacked = isStacked(catalogue, cell);
-    layout.first = layout.stacked ? upper(cell) : Side::Negative;
+    layout.first = layout.stacked ? upper(contents) : Side::Negative;
     const Side second = design::otherSide(layout.first);
     const double along = layout.stacked ? room.height() : room.width();
     const double breadth = layout.stacked ? room.width() : room.height();

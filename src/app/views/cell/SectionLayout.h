@@ -6,6 +6,7 @@
 #pragma once
 #include "core/chemistry/Catalogue.h"
 #include "core/design/Cell.h"
+#include "core/state/Contents.h"
 #include <QRectF>
 
 namespace anodex::app {
@@ -37,6 +38,7 @@ inline constexpr double kThinnestDrawn = 5.0; ///< Thinner layers are drawn this
 
 /// Lays out the cell inside `room`; a scale above zero is kept, as while something is dragged.
 [[nodiscard]] SectionLayout layoutSection(const chemistry::Catalogue& catalogue, const design::Cell& cell,
-                                          const QRectF& room, double keptScale = 0.0);
+                                          const state::Contents& contents, const QRectF& room,
+                                          double keptScale = 0.0);
 
 } // namespace anodex::app

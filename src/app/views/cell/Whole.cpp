@@ -126,7 +126,7 @@ void Whole::addPiece(std::vector<PictureItem>& items, std::size_t index, const W
     }
     item.tooltip = item.name;
     const double strength =
-        std::clamp(m_bench.outcome().cell->solution(piece.side).ionicStrength / 3.0, 0.08, 1.0);
+        std::clamp(m_bench.outcome().evaluation->solution(piece.side).ionicStrength / 3.0, 0.08, 1.0);
     item.paint = [=, this, path = piece.path, kind = piece.kind](QPainter& painter) {
         const Colours& c = m_theme.colours();
         QColor liquid = c.liquid;
@@ -194,7 +194,8 @@ void Whole::rebuild() {
     if (m_bench.outcome().usable()) {
         const design::Cell& cell = *m_bench.outcome().cell;
         std::vector<WholePiece> pieces =
-            wholeCell(m_bench.catalogue(), cell, constructionOf(m_bench.catalogue(), m_bench.design(), cell));
+            wholeCell(m_bench.catalogue(), cell, *m_bench.outcome().evaluation->contents,
+                      constructionOf(m_bench.catalogue(), m_bench.design(), cell));
         QRectF bounds;
         for (const WholePiece& piece : pieces) {
             bounds = bounds.united(piece.path.boundingRect());

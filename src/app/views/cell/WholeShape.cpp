@@ -21,8 +21,8 @@ bool isRod(const chemistry::Material& material) {
 /// One cell's outlines, drawn around the middle between its electrodes.
 class Drawing {
 public:
-    Drawing(const chemistry::Catalogue& catalogue, const design::Cell& cell)
-        : m_catalogue(catalogue), m_cell(cell) {}
+    Drawing(const chemistry::Catalogue& catalogue, const design::Cell& cell, const state::Contents& contents)
+        : m_catalogue(catalogue), m_cell(cell), m_contents(contents) {}
 
     std::vector<WholePiece> run(Construction construction) {
         switch (construction) {
@@ -87,7 +87,9 @@ private:
     }
     [[nodiscard]] double tallest() const { return std::max(tall(Side::Negative), tall(Side::Positive)); }
     [[nodiscard]] double gap() const { return m_cell.gapMetres * kMm; }
-    [[nodiscard]] double volume(Side side) const { return m_cell.solution(side).volumeM3 * kMm * kMm * kMm; }
+    [[nodiscard]] double volume(Side side) const {
+        return m_contents.solution(side).volumeM3 * kMm * kMm * kMm;
+    }
     [[nodiscard]] bool isBridge() const {
         return m_cell.barrier && m_catalogue.separators[m_cell.barrier->separator].bridge.has_value();
     }
@@ -155,8 +157,8 @@ private:
 
     /// The denser liquid below; the electrodes lie flat.
     void jar(bool oil) {
-        const bool negativeAbove =
-            m_cell.solution(Side::Negative).densityKgPerM3 <= m_cell.solution(Side::Positive).densityKgPerM3;
+        const bool negativeAbove = m_contents.solution(Side::Negative).densityKgPerM3 <=
+                                   m_contents.solution(Side::Positive).densityKgPerM3;
         const Side above = negativeAbove ? Side::Negative : Side::Positive;
         const Side below = design::otherSide(above);
         const double widest = std::sqrt(std::max(area(Side::Negative), area(Side::Positive)));
@@ -333,6 +335,7 @@ private:
 
     const chemistry::Catalogue& m_catalogue;
     const design::Cell& m_cell;
+    const state::Contents& m_contents;
     std::vector<WholePiece> m_pieces;
 };
 
@@ -346,7 +349,7 @@ Construction constructionOf(const chemistry::Catalogue& catalogue, const design:
     constexpr double kThin = 0.003;
     const chemistry::SeparatorMaterial* separator =
         cell.barrier ? &catalogue.separators[cell.barrier->separator] : nullptr;
-    if (cell.solutions[0].mixture.isUnbounded) {
+    if (cell.poured[0].isUnbounded) {
         return Construction::Rods;
     }
     if (separator != nullptr && separator->stacked) {
@@ -359,8 +362,8 @@ Construction constructionOf(const chemistry::Catalogue& catalogue, const design:
 }
 
 std::vector<WholePiece> wholeCell(const chemistry::Catalogue& catalogue, const design::Cell& cell,
-                                  Construction construction) {
-    return Drawing(catalogue, cell).run(construction);
+                                  const state::Contents& contents, Construction construction) {
+    return Drawing(catalogue, cell, contents).run(construction);
 }
 
 } // namespace anodex::app

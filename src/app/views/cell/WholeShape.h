@@ -6,6 +6,7 @@
 #pragma once
 #include "core/chemistry/Catalogue.h"
 #include "core/design/Cell.h"
+#include "core/state/Contents.h"
 #include <QPainterPath>
 #include <vector>
 
@@ -24,6 +25,7 @@ struct WholePiece {
 
 /// From back to front.
 [[nodiscard]] std::vector<WholePiece> wholeCell(const chemistry::Catalogue& catalogue,
-                                                const design::Cell& cell, design::Construction construction);
+                                                const design::Cell& cell, const state::Contents& contents,
+                                                design::Construction construction);
 
 } // namespace anodex::app

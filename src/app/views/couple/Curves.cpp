@@ -63,8 +63,9 @@ void Curves::compute() {
     }
     const auto& catalogue = m_bench.catalogue();
     const cell::Evaluation& e = *outcome.evaluation;
-    const cell::Polarisation first(cell::compile(catalogue, *outcome.cell), electrode::Moment::First);
-    const cell::Polarisation settled(cell::compile(catalogue, *outcome.cell), electrode::Moment::Settled);
+    const cell::CompiledCell compiled = cell::compile(catalogue, *outcome.cell);
+    const cell::Polarisation first(compiled, *outcome.evaluation->contents, electrode::Moment::First);
+    const cell::Polarisation settled(compiled, *outcome.evaluation->contents, electrode::Moment::Settled);
     Lines lines;
     lines.first = first.curve(e.first.shortCircuitAmps, kPoints);
     lines.settled = settled.curve(e.settled.shortCircuitAmps, kPoints);

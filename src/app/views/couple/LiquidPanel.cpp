@@ -108,7 +108,7 @@ void LiquidPanel::refreshFacts() {
     m_acidity->setVisible(usable);
     m_conductivity->setVisible(usable);
     if (usable) {
-        const chemistry::Solution& solution = m_bench.outcome().cell->solution(m_side);
+        const liquid::Solution& solution = m_bench.outcome().evaluation->solution(m_side);
         m_acidity->setText(tr("pH %1").arg(QString::number(solution.pH, 'f', 1)));
         m_conductivity->setText(QString::fromStdString(
             wording::quantityText(solution.conductivity, explain::Unit::SiemensPerMetre)));

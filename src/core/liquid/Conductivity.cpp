@@ -1,10 +1,19 @@
-#include "core/chemistry/Conductivity.h"
+#include "core/liquid/Conductivity.h"
 
 #include <algorithm>
 #include <cmath>
 #include <cstdlib>
 
-namespace anodex::chemistry {
+namespace anodex::liquid {
+
+using chemistry::Catalogue;
+using chemistry::ConductivityTable;
+using chemistry::molarMassKg;
+using chemistry::Species;
+using chemistry::SpeciesIndex;
+using chemistry::SpeciesTerm;
+using chemistry::Substance;
+
 namespace {
 
 struct Carrier {
@@ -152,4 +161,4 @@ ConductivityResult mixtureConductivity(const Catalogue& catalogue, const Solutio
     return result;
 }
 
-} // namespace anodex::chemistry
+} // namespace anodex::liquid

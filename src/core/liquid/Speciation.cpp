@@ -1,4 +1,4 @@
-#include "core/chemistry/Speciation.h"
+#include "core/liquid/Speciation.h"
 
 #include "core/base/Constants.h"
 
@@ -7,7 +7,17 @@
 #include <cmath>
 #include <iterator>
 
-namespace anodex::chemistry {
+namespace anodex::liquid {
+
+using chemistry::Catalogue;
+using chemistry::Formation;
+using chemistry::KeySpecies;
+using chemistry::lnFormationConstant;
+using chemistry::moietiesOf;
+using chemistry::Species;
+using chemistry::SpeciesIndex;
+using chemistry::SpeciesTerm;
+
 namespace {
 
 using Eigen::Index;
@@ -39,6 +49,9 @@ public:
         m_target = VectorXd::Zero(m_size);
         for (std::size_t j = 0; j < masters.size(); ++j) {
             m_target[static_cast<Index>(j)] = masters[j].count;
+        }
+        if (m_chargeFree) {
+            m_target[m_size - 1] = m_setting.charge;
         }
         collectRows();
         m_unknown = initialGuess();
@@ -324,32 +337,4 @@ SpeciationResult Speciation::solve(const std::vector<double>& lnGamma, double ln
     return m_solver->solve(lnGamma, lnSolventActivity);
 }
 
-double lnFormationConstant(const Formation& formation, double temperatureKelvin) {
-    return base::kLn10 * formation.log10K - formation.enthalpyJoulesPerMole / base::kGasConstant *
-                                                (1.0 / temperatureKelvin - 1.0 / base::kStandardTemperature);
-}
-
-const std::vector<SpeciesTerm>& moietiesOf(const Catalogue& catalogue, SpeciesIndex species) {
-    return catalogue.moieties[species];
-}
-
-void indexMoieties(Catalogue& catalogue) {
-    const KeySpecies& key = catalogue.key;
-    catalogue.moieties.assign(catalogue.species.size(), {});
-    for (SpeciesIndex s = 0; s < catalogue.species.size(); ++s) {
-        std::vector<SpeciesTerm>& parts = catalogue.moieties[s];
-        if (s == key.hydrogenIon || s == key.solvent) {
-            continue;
-        }
-        if (const auto& formation = catalogue.species[s].formation) {
-            std::copy_if(formation->terms.begin(), formation->terms.end(), std::back_inserter(parts),
-                         [&](const SpeciesTerm& term) {
-                             return term.species != key.hydrogenIon && term.species != key.solvent;
-                         });
-        } else {
-            parts.push_back({s, 1.0});
-        }
-    }
-}
-
-} // namespace anodex::chemistry
+} // namespace anodex::liquid

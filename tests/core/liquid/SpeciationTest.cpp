@@ -1,11 +1,15 @@
-#include "core/chemistry/Speciation.h"
-#include "core/chemistry/Pitzer.h"
+#include "core/liquid/Speciation.h"
+#include "core/liquid/Pitzer.h"
 #include "tests/support/Samples.h"
 
 #include <cmath>
 #include <gtest/gtest.h>
 
-namespace anodex::chemistry {
+namespace anodex::liquid {
+
+using chemistry::SpeciesIndex;
+using chemistry::SpeciesTerm;
+
 namespace {
 
 SpeciesIndex named(const char* name) {
@@ -159,4 +163,4 @@ TEST(Pitzer, NeutralsAreSaltedOut) {
 }
 
 } // namespace
-} // namespace anodex::chemistry
+} // namespace anodex::liquid

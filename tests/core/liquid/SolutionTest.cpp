@@ -1,12 +1,17 @@
-#include "core/chemistry/Solution.h"
+#include "core/liquid/Solution.h"
 #include "core/chemistry/NameLookup.h"
-#include "core/chemistry/SolveSolution.h"
+#include "core/liquid/SolveSolution.h"
 #include "tests/support/Samples.h"
 
 #include <cmath>
 #include <gtest/gtest.h>
 
-namespace anodex::chemistry {
+namespace anodex::liquid {
+
+using chemistry::findSubstance;
+using chemistry::SpeciesTerm;
+using chemistry::Substance;
+
 namespace {
 
 Solution solved(const std::vector<std::pair<const char*, double>>& molal, double celsius = 25.0) {
@@ -177,4 +182,4 @@ TEST(Solution, MixturesConductBetweenTheirParts) {
 }
 
 } // namespace
-} // namespace anodex::chemistry
+} // namespace anodex::liquid

@@ -1,23 +1,35 @@
-#include "core/chemistry/SolveSolution.h"
+#include "core/liquid/SolveSolution.h"
 
 #include "core/base/Constants.h"
 #include "core/base/Fault.h"
-#include "core/chemistry/Conductivity.h"
-#include "core/chemistry/Density.h"
-#include "core/chemistry/Pitzer.h"
-#include "core/chemistry/Speciation.h"
+#include "core/liquid/Conductivity.h"
+#include "core/liquid/Density.h"
+#include "core/liquid/Pitzer.h"
+#include "core/liquid/Speciation.h"
 
 #include <algorithm>
 #include <cmath>
 #include <limits>
 
-namespace anodex::chemistry {
+namespace anodex::liquid {
+
+using chemistry::Catalogue;
+using chemistry::KeySpecies;
+using chemistry::lnFormationConstant;
+using chemistry::moietiesOf;
+using chemistry::molarMassKg;
+using chemistry::Species;
+using chemistry::SpeciesIndex;
+using chemistry::SpeciesTerm;
+using chemistry::Substance;
+
 namespace {
 
 constexpr double kTrace = 1e-12;         // mol/kg
 constexpr double kMostPerWater = 60.0;   // mol/kg, beyond which none of the laws here speaks
 constexpr double kSaltedOutAtMost = 1.5; // decades; caustic has been measured about as far
-constexpr double kGoodEnough = 1e-5;     // of the coefficients' last change, in ln
+constexpr double kDensest = 0.95;    // of the solvent's own volume, however much is dissolved (from memory)
+constexpr double kGoodEnough = 1e-5; // of the coefficients' last change, in ln
 
 /// What dissolves of each portion; the rest is reported.
 std::vector<Portion> dissolvedPortions(const Catalogue& catalogue, const Mixture& mixture,
@@ -47,33 +59,13 @@ std::vector<Portion> dissolvedPortions(const Catalogue& catalogue, const Mixture
     return dissolved;
 }
 
-Totals totalsOf(const Catalogue& catalogue, const std::vector<Portion>& portions, const Mixture& mixture) {
-    const double solventKg = mixture.solventKg;
+Totals totalsOf(const Composition& composition) {
     Totals totals;
-    const auto add = [&](SpeciesIndex master, double molality) {
-        for (SpeciesTerm& total : totals.masters) {
-            if (total.species == master) {
-                total.count += molality;
-                return;
-            }
-        }
-        totals.masters.push_back({master, molality});
-    };
-    for (const Portion& portion : portions) {
-        for (const SpeciesTerm& ion : catalogue.substances[portion.substance].dissolvesTo) {
-            for (const SpeciesTerm& part : moietiesOf(catalogue, ion.species)) {
-                if (portion.moles > 0.0) {
-                    add(part.species, part.count * ion.count * portion.moles / solventKg);
-                }
-            }
+    for (const SpeciesTerm& master : composition.masters) {
+        if (master.count > 0.0) {
+            totals.masters.push_back({master.species, master.count / composition.solventKg});
         }
     }
-    for (const SpeciesTerm& change : mixture.changed) {
-        for (const SpeciesTerm& part : moietiesOf(catalogue, change.species)) {
-            add(part.species, part.count * change.count / solventKg);
-        }
-    }
-    std::erase_if(totals.masters, [](const SpeciesTerm& total) { return total.count <= 0.0; });
     return totals;
 }
 
@@ -97,16 +89,29 @@ void takeResult(const Catalogue& catalogue, const SpeciationResult& speciation, 
     for (const SpeciesTerm& solid : speciation.precipitate) {
         const double molar =
             molarMassKg(catalogue.species[solid.species].formula, catalogue.elementGramsPerMole);
-        solution.precipitates.push_back({solid.species, solid.count * solution.mixture.solventKg,
-                                         solid.count * solution.mixture.solventKg * molar});
+        solution.precipitates.push_back({solid.species, solid.count * solution.composition.solventKg,
+                                         solid.count * solution.composition.solventKg * molar});
     }
     solution.pH = -speciation.lnHydrogenActivity / base::kLn10;
 }
 
-void solveEquilibrium(const Catalogue& catalogue, const Totals& totals, Solution& solution) {
-    SpeciationSetting setting{totals, solution.mixture.temperatureKelvin, std::nullopt};
-    if (solution.mixture.measuredPh) {
-        setting.fixedLnHydrogenActivity = -base::kLn10 * *solution.mixture.measuredPh;
+/// mol/kg: hydrogen ions and the masters that are there at all.
+double chargeOf(const Catalogue& catalogue, const Composition& composition, const Totals& totals) {
+    double charge = composition.hydrogenMoles / composition.solventKg;
+    for (const SpeciesTerm& master : totals.masters) {
+        charge += catalogue.species[master.species].formula.charge * master.count;
+    }
+    return charge;
+}
+
+/// By the charge of what is there, or by `pH` where one is given.
+void solveEquilibrium(const Catalogue& catalogue, std::optional<double> pH, Solution& solution) {
+    SpeciationSetting setting{totalsOf(solution.composition), solution.mixture.temperatureKelvin, 0.0,
+                              std::nullopt};
+    if (pH) {
+        setting.fixedLnHydrogenActivity = -base::kLn10 * *pH;
+    } else {
+        setting.charge = chargeOf(catalogue, solution.composition, setting.totals);
     }
     Speciation speciation(catalogue, setting);
     std::vector<double> lnGamma(catalogue.species.size(), 0.0);
@@ -236,11 +241,27 @@ void dissolveOxygen(const Catalogue& catalogue, Solution& solution) {
     solution.molality[key.dissolvedOxygen] = solution.activity[key.dissolvedOxygen] / std::pow(10.0, decades);
 }
 
-} // namespace
+/// Charge of all that is dissolved, mol.
+double chargeThere(const Catalogue& catalogue, const Solution& solution) {
+    double charge = 0.0;
+    for (SpeciesIndex s = 0; s < solution.molality.size(); ++s) {
+        charge += solution.molality[s] * catalogue.species[s].formula.charge;
+    }
+    return charge * solution.composition.solventKg;
+}
 
-Solution solveSolution(const Catalogue& catalogue, const Mixture& mixture) {
-    Solution solution;
-    solution.mixture = mixture;
+/// What is in the liquid itself, without what fell out.
+Composition dissolvedIn(const Catalogue& catalogue, const Solution& solution) {
+    Composition dissolved;
+    dissolved.solventKg = solution.composition.solventKg;
+    for (const SpeciesTerm& master : solution.composition.masters) {
+        dissolved.addMaster(master.species, solution.moietyMolality[master.species] * dissolved.solventKg);
+    }
+    dissolved.hydrogenMoles = chargeThere(catalogue, solution) - chargeOfMasters(catalogue, dissolved);
+    return dissolved;
+}
+
+void settle(const Catalogue& catalogue, std::optional<double> pH, Solution& solution) {
     solution.molality.assign(catalogue.species.size(), 0.0);
     solution.activity.assign(catalogue.species.size(), 0.0);
     for (SpeciesIndex s = 0; s < catalogue.species.size(); ++s) {
@@ -248,31 +269,76 @@ Solution solveSolution(const Catalogue& catalogue, const Mixture& mixture) {
             solution.activity[s] = catalogue.species[s].defaultActivity;
         }
     }
-    const std::vector<Portion> portions = dissolvedPortions(catalogue, mixture, solution.undissolved);
-    solution.dissolved = portions;
-    solveEquilibrium(catalogue, totalsOf(catalogue, portions, mixture), solution);
+    solveEquilibrium(catalogue, pH, solution);
     solution.activity[catalogue.key.solvent] = solution.solventActivity;
     sumMoieties(catalogue, solution);
     dissolveOxygen(catalogue, solution);
     findSupply(catalogue, solution);
     findSaturation(catalogue, solution);
+}
 
-    Mixture liquidOnly = mixture;
-    liquidOnly.portions = portions;
-    solution.densityKgPerM3 =
-        mixture.measuredDensity ? *mixture.measuredDensity : mixtureDensity(catalogue, liquidOnly);
-    double kilograms = mixture.solventKg;
-    for (const Portion& portion : portions) {
-        kilograms += portion.moles * catalogue.substances[portion.substance].molarMassKg;
+/// The portions in the solvent there is now.
+Bulk portionsOf(const Catalogue& catalogue, const Solution& solution) {
+    Mixture liquidOnly = solution.mixture;
+    liquidOnly.solventKg = solution.composition.solventKg;
+    liquidOnly.portions = solution.dissolved;
+    return bulkOf(catalogue, liquidOnly);
+}
+
+} // namespace
+
+Solution solveSolution(const Catalogue& catalogue, const Mixture& mixture) {
+    Solution solution;
+    solution.mixture = mixture;
+    solution.dissolved = dissolvedPortions(catalogue, mixture, solution.undissolved);
+    solution.composition = compositionOf(catalogue, mixture.solventKg, solution.dissolved);
+    settle(catalogue, mixture.measuredPh, solution);
+    if (mixture.measuredPh) {
+        solution.composition.hydrogenMoles += chargeThere(catalogue, solution);
     }
-    solution.volumeM3 = kilograms / solution.densityKgPerM3;
+    solution.poured = dissolvedIn(catalogue, solution);
+    const Bulk bulk = portionsOf(catalogue, solution);
+    const double computedDensity = bulk.kilograms / bulk.volumeM3;
+    solution.densityKgPerM3 = mixture.measuredDensity.value_or(computedDensity);
+    solution.densityFactor = solution.densityKgPerM3 / computedDensity;
+    solution.volumeM3 = bulk.kilograms / solution.densityKgPerM3;
     const ConductivityResult conductivity = mixtureConductivity(catalogue, solution);
     solution.freeConductivity = conductivity.siemensPerMetre;
     const double computed =
         mixture.readyConductivity.value_or(conductivity.siemensPerMetre) * mixture.conductivityFactor;
     solution.conductivity = mixture.measuredConductivity.value_or(computed);
+    solution.conductivityFactor =
+        solution.freeConductivity > 0.0 ? solution.conductivity / solution.freeConductivity : 1.0;
     solution.notes.estimatedConductivity = conductivity.estimated && !mixture.measuredConductivity;
     return solution;
 }
 
-} // namespace anodex::chemistry
+Solution solveChanged(const Catalogue& catalogue, const Solution& before, const Composition& composition,
+                      const Surroundings& around) {
+    Solution solution;
+    solution.mixture = before.mixture;
+    solution.mixture.temperatureKelvin = around.temperatureKelvin;
+    solution.mixture.oxygenPressureBar = around.oxygenPressureBar;
+    solution.poured = before.poured;
+    solution.composition = composition;
+    solution.dissolved = before.dissolved;
+    solution.undissolved = before.undissolved;
+    solution.densityFactor = before.densityFactor;
+    solution.conductivityFactor = before.conductivityFactor;
+    settle(catalogue, std::nullopt, solution);
+    Bulk bulk = portionsOf(catalogue, solution);
+    const Bulk change =
+        changeBetween(catalogue, solution.poured, dissolvedIn(catalogue, solution), around.temperatureKelvin);
+    const double solventM3 = composition.solventKg / solventDensity(around.temperatureKelvin);
+    bulk.kilograms += change.kilograms;
+    bulk.volumeM3 = std::max(bulk.volumeM3 + change.volumeM3, kDensest * solventM3);
+    solution.densityKgPerM3 = bulk.kilograms / bulk.volumeM3 * solution.densityFactor;
+    solution.volumeM3 = bulk.volumeM3 / solution.densityFactor;
+    const ConductivityResult conductivity = mixtureConductivity(catalogue, solution);
+    solution.freeConductivity = conductivity.siemensPerMetre;
+    solution.conductivity = solution.freeConductivity * solution.conductivityFactor;
+    solution.notes.estimatedConductivity = before.notes.estimatedConductivity;
+    return solution;
+}
+
+} // namespace anodex::liquid

@@ -1,4 +1,4 @@
-// src/core/chemistry/Speciation.h - which species a set of totals settles into, and what falls out of it.
+// src/core/liquid/Speciation.h - which species a set of totals settles into, and what falls out of it.
 //
 // Method     minimum of the convex dual of the Gibbs energy (mass action with fixed activity coefficients),
 //            by damped Newton steps with a line search: it cannot diverge. Charge balance fixes the pH.
@@ -11,29 +11,31 @@
 #include <optional>
 #include <vector>
 
-namespace anodex::chemistry {
+namespace anodex::liquid {
 
 struct Totals {
-    std::vector<SpeciesTerm> masters; ///< Species index of the master, and mol/kg of its moiety. > 0.
+    std::vector<chemistry::SpeciesTerm>
+        masters; ///< chemistry::Species index of the master, and mol/kg of its moiety. > 0.
 };
 
 struct SpeciationSetting {
     Totals totals;
     double temperatureKelvin = 298.15;
+    double charge = 0.0; ///< mol/kg that the species' charges sum to; not 0 where ions are there unnamed.
     std::optional<double> fixedLnHydrogenActivity; ///< A measured pH replaces the charge balance.
 };
 
 struct SpeciationResult {
-    std::vector<double> molality;         ///< By catalogue species.
-    std::vector<double> lnActivity;       ///< By catalogue species; meaningful where molality > 0.
-    std::vector<SpeciesTerm> precipitate; ///< mol/kg of each solid that has fallen out.
+    std::vector<double> molality;                    ///< By catalogue species.
+    std::vector<double> lnActivity;                  ///< By catalogue species; meaningful where molality > 0.
+    std::vector<chemistry::SpeciesTerm> precipitate; ///< mol/kg of each solid that has fallen out.
     double lnHydrogenActivity = 0.0;
     bool converged = false;
 };
 
 class Speciation {
 public:
-    Speciation(const Catalogue& catalogue, SpeciationSetting setting);
+    Speciation(const chemistry::Catalogue& catalogue, SpeciationSetting setting);
     ~Speciation();
     Speciation(const Speciation&) = delete;
     Speciation& operator=(const Speciation&) = delete;
@@ -46,13 +48,4 @@ private:
     std::unique_ptr<Solver> m_solver;
 };
 
-/// ln of a formation constant at a temperature (van 't Hoff).
-[[nodiscard]] double lnFormationConstant(const Formation& formation, double temperatureKelvin);
-
-/// Moles of each master's moiety in one mole of the species (hydrogen ion and solvent left out).
-[[nodiscard]] const std::vector<SpeciesTerm>& moietiesOf(const Catalogue& catalogue, SpeciesIndex species);
-
-/// Works the moieties out once, after the species are complete.
-void indexMoieties(Catalogue& catalogue);
-
-} // namespace anodex::chemistry
+} // namespace anodex::liquid

@@ -1,4 +1,4 @@
-// src/core/chemistry/Pitzer.h - activity coefficients and the solvent's activity from ion interactions.
+// src/core/liquid/Pitzer.h - activity coefficients and the solvent's activity from ion interactions.
 //
 // Source     Pitzer, J. Phys. Chem. 77, 268 (1973); Harvie, Møller & Weare, Geochim. Cosmochim. Acta 48, 723
 //            (1984), without the higher-order electrostatic terms. Debye-Hückel slope: Bradley & Pitzer,
@@ -11,7 +11,7 @@
 #include <span>
 #include <vector>
 
-namespace anodex::chemistry {
+namespace anodex::liquid {
 
 inline constexpr double kHighestIonicStrength = 30.0; ///< mol/kg
 
@@ -24,11 +24,11 @@ struct ActivityResult {
 };
 
 struct MolalAmount {
-    SpeciesIndex species = 0;
+    chemistry::SpeciesIndex species = 0;
     double molality = 0.0;
 };
 
-[[nodiscard]] ActivityResult pitzerActivities(const Catalogue& catalogue,
+[[nodiscard]] ActivityResult pitzerActivities(const chemistry::Catalogue& catalogue,
                                               std::span<const MolalAmount> amounts, double temperatureKelvin);
 
-} // namespace anodex::chemistry
+} // namespace anodex::liquid

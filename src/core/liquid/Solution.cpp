@@ -1,11 +1,18 @@
-#include "core/chemistry/Solution.h"
-
-#include "core/chemistry/Speciation.h"
+#include "core/liquid/Solution.h"
 
 #include <algorithm>
 #include <cmath>
 
-namespace anodex::chemistry {
+namespace anodex::liquid {
+
+using chemistry::Catalogue;
+using chemistry::Hydrate;
+using chemistry::lnFormationConstant;
+using chemistry::moietiesOf;
+using chemistry::SpeciesIndex;
+using chemistry::SpeciesTerm;
+using chemistry::Substance;
+
 namespace {
 
 /// Fully dissociated amount of each ion, mol/kg: what poured salts bring, whatever they then turn into.
@@ -16,7 +23,7 @@ double stoichiometric(const Catalogue& catalogue, const Solution& solution, cons
             moles += term.species == ion.species ? term.count * portion.moles : 0.0;
         }
     }
-    return moles / solution.mixture.solventKg;
+    return moles / solution.composition.solventKg;
 }
 
 } // namespace
@@ -43,18 +50,19 @@ std::optional<double> lnOverMaster(const Catalogue& catalogue, const Solution& s
 }
 
 double Solution::concentration(SpeciesIndex species) const {
-    return volumeM3 > 0.0 ? molality[species] * mixture.solventKg / volumeM3 : 0.0;
+    return volumeM3 > 0.0 ? molality[species] * composition.solventKg / volumeM3 : 0.0;
 }
 
 double Solution::labileMoles(const Catalogue& catalogue, SpeciesIndex species) const {
     const std::vector<SpeciesTerm>& parts = moietiesOf(catalogue, species);
-    return parts.empty() ? molality[species] * mixture.solventKg
-                         : moietyMolality[parts.front().species] * mixture.solventKg / parts.front().count;
+    return parts.empty()
+               ? molality[species] * composition.solventKg
+               : moietyMolality[parts.front().species] * composition.solventKg / parts.front().count;
 }
 
 double Solution::labileConcentrationAt(const Catalogue& catalogue, SpeciesIndex species,
                                        double assumedActivity) const {
-    const double kgPerM3 = volumeM3 > 0.0 ? mixture.solventKg / volumeM3 : 1000.0;
+    const double kgPerM3 = volumeM3 > 0.0 ? composition.solventKg / volumeM3 : 1000.0;
     for (const SpeciesTerm& part : moietiesOf(catalogue, species)) {
         const auto lnRatio = lnOverMaster(catalogue, *this, species, part.species);
         const double supply = supplyPerActivity[part.species];
@@ -105,4 +113,4 @@ std::optional<double> meanActivityCoefficient(const Catalogue& catalogue, const 
     return std::exp(lnProduct / ions);
 }
 
-} // namespace anodex::chemistry
+} // namespace anodex::liquid

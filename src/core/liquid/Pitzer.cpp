@@ -1,4 +1,4 @@
-#include "core/chemistry/Pitzer.h"
+#include "core/liquid/Pitzer.h"
 
 #include "core/base/Constants.h"
 #include "core/base/SolventMass.h"
@@ -9,7 +9,13 @@
 #include <cstdlib>
 #include <numeric>
 
-namespace anodex::chemistry {
+namespace anodex::liquid {
+
+using chemistry::Catalogue;
+using chemistry::PitzerPair;
+using chemistry::Species;
+using chemistry::SpeciesIndex;
+
 namespace {
 
 constexpr double kB = 1.2;           // kg^½/mol^½ (Pitzer 1973)
@@ -272,4 +278,4 @@ ActivityResult pitzerActivities(const Catalogue& catalogue, std::span<const Mola
     return Evaluation(catalogue, amounts, temperatureKelvin).run();
 }
 
-} // namespace anodex::chemistry
+} // namespace anodex::liquid

@@ -1,13 +1,13 @@
-// src/core/chemistry/Conductivity.h - conductivity of mixtures from tables of single salts.
+// src/core/liquid/Conductivity.h - conductivity of mixtures from tables of single salts.
 //
 // Rule       equivalent-fraction mixing: Λ = Σ x(cation) x(anion) Λ(pair), each pair read from its own salt's
 //            table at the mixture's total equivalents per volume (compare Miller, J. Phys. Chem. 100, 1220
 //            (1996)). Pairs without a table: limiting conductivities with a Kohlrausch-type fall.
 // Units      S/m.
 #pragma once
-#include "core/chemistry/Solution.h"
+#include "core/liquid/Solution.h"
 
-namespace anodex::chemistry {
+namespace anodex::liquid {
 
 struct ConductivityResult {
     double siemensPerMetre = 0.0;
@@ -15,6 +15,7 @@ struct ConductivityResult {
 };
 
 /// Needs the solution's molalities, density and volume.
-[[nodiscard]] ConductivityResult mixtureConductivity(const Catalogue& catalogue, const Solution& solution);
+[[nodiscard]] ConductivityResult mixtureConductivity(const chemistry::Catalogue& catalogue,
+                                                     const Solution& solution);
 
-} // namespace anodex::chemistry
+} // namespace anodex::liquid

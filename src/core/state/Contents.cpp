@@ -1,0 +1,113 @@
+#include "core/state/Contents.h"
+
+#include "core/base/Constants.h"
+#include "core/liquid/SolveSolution.h"
+
+#include <algorithm>
+
+namespace anodex::state {
+namespace {
+
+using chemistry::Catalogue;
+using chemistry::Material;
+using chemistry::SpeciesIndex;
+using design::Side;
+
+constexpr double kPascalPerBar = 1e5; // by definition
+
+double molarMass(const Catalogue& catalogue, SpeciesIndex species) {
+    return chemistry::molarMassKg(catalogue.species[species].formula, catalogue.elementGramsPerMole);
+}
+
+void addParts(const Catalogue& catalogue, const Material& material, double kilograms, Place place,
+              ElectrodeState& electrode) {
+    for (const chemistry::CompositionPart& part : material.composition) {
+        electrode.solids.push_back(
+            {part.species, place, part.massFraction * kilograms / molarMass(catalogue, part.species)});
+    }
+}
+
+ElectrodeState electrodeAsBuilt(const Catalogue& catalogue, const design::Electrode& built) {
+    ElectrodeState electrode;
+    const Material& body = catalogue.materials[built.material];
+    addParts(catalogue, body, built.massKg, Place::Body, electrode);
+    if (body.plating) {
+        electrode.solids.push_back(
+            {body.plating->species, Place::Plating,
+             built.areaM2 * body.plating->thicknessMetres.value * body.plating->densityKgPerM3 /
+                 molarMass(catalogue, body.plating->species)});
+    }
+    for (const design::ElectrodeAdditive& additive : built.additives) {
+        addParts(catalogue, catalogue.materials[additive.material], additive.massKg, Place::Powder,
+                 electrode);
+    }
+    return electrode;
+}
+
+double molesPerBar(const design::Cell& cell, double temperatureKelvin) {
+    return kPascalPerBar * cell.headSpaceM3 / (base::kGasConstant * temperatureKelvin);
+}
+
+/// Over a liquid that air reaches at all.
+double oxygenBar(const Catalogue& catalogue, const design::Cell& cell, const State& state) {
+    if (!cell.closed) {
+        return base::kOxygenShareOfAir;
+    }
+    double moles = 0.0;
+    for (const chemistry::SpeciesTerm& gas : state.headSpace) {
+        moles += gas.species == catalogue.key.oxygenGas ? gas.count : 0.0;
+    }
+    return std::max(moles, 0.0) / molesPerBar(cell, state.temperatureKelvin);
+}
+
+} // namespace
+
+Contents filledWith(const Catalogue& catalogue, const design::Cell& cell,
+                    std::vector<liquid::Solution> solutions) {
+    Contents contents;
+    State& state = contents.state;
+    for (const liquid::Solution& solution : solutions) {
+        state.liquids.push_back(solution.composition);
+    }
+    for (const Side side : {Side::Negative, Side::Positive}) {
+        state.electrodes[static_cast<std::size_t>(side)] = electrodeAsBuilt(catalogue, cell.electrode(side));
+    }
+    state.temperatureKelvin = cell.temperatureKelvin;
+    if (cell.closed) {
+        state.headSpace = {
+            {catalogue.key.oxygenGas, base::kOxygenShareOfAir * molesPerBar(cell, cell.temperatureKelvin)}};
+    }
+    contents.solutions = std::move(solutions);
+    return contents;
+}
+
+Contents asBuilt(const Catalogue& catalogue, const design::Cell& cell) {
+    std::vector<liquid::Solution> solutions{liquid::solveSolution(catalogue, cell.poured[0])};
+    if (cell.twoLiquids) {
+        solutions.push_back(liquid::solveSolution(catalogue, cell.poured[1]));
+    }
+    return filledWith(catalogue, cell, std::move(solutions));
+}
+
+Contents changedTo(const Catalogue& catalogue, const design::Cell& cell, const Contents& before,
+                   State state) {
+    Contents contents;
+    const double oxygen = oxygenBar(catalogue, cell, state);
+    const auto solved = [&](std::size_t index, const liquid::Composition& composition) {
+        const bool airless = cell.poured[index].oxygenPressureBar <= 0.0;
+        return liquid::solveChanged(catalogue, before.solutions[index], composition,
+                                    {state.temperatureKelvin, airless ? 0.0 : oxygen});
+    };
+    for (std::size_t i = 0; i < state.liquids.size(); ++i) {
+        contents.solutions.push_back(solved(i, state.liquids[i]));
+    }
+    for (const Side side : {Side::Negative, Side::Positive}) {
+        if (const auto& face = state.electrode(side).face) {
+            contents.faces[static_cast<std::size_t>(side)] = solved(state.liquidIndex(side), *face);
+        }
+    }
+    contents.state = std::move(state);
+    return contents;
+}
+
+} // namespace anodex::state

@@ -1,0 +1,38 @@
+// src/core/state/Contents.h - a state with its liquids brought to equilibrium: what the laws are asked about.
+//
+// Law        closed cells: the head space's oxygen stands over the liquids by its own pressure (ideal gas).
+// Errors     as solveSolution().
+#pragma once
+#include "core/design/Cell.h"
+#include "core/liquid/Solution.h"
+#include "core/state/State.h"
+
+namespace anodex::state {
+
+struct Contents {
+    State state;
+    std::vector<liquid::Solution> solutions; ///< One, or two by Side.
+    std::array<std::optional<liquid::Solution>, 2> faces;
+
+    [[nodiscard]] const liquid::Solution& solution(design::Side side) const {
+        return solutions[state.liquidIndex(side)];
+    }
+    /// What the electrode itself meets.
+    [[nodiscard]] const liquid::Solution& atFace(design::Side side) const {
+        const auto& face = faces[static_cast<std::size_t>(side)];
+        return face ? *face : solution(side);
+    }
+};
+
+/// As built and filled, at rest.
+[[nodiscard]] Contents asBuilt(const chemistry::Catalogue& catalogue, const design::Cell& cell);
+
+/// The same with liquids that were solved before: one, or two by Side.
+[[nodiscard]] Contents filledWith(const chemistry::Catalogue& catalogue, const design::Cell& cell,
+                                  std::vector<liquid::Solution> solutions);
+
+/// The same cell in another state.
+[[nodiscard]] Contents changedTo(const chemistry::Catalogue& catalogue, const design::Cell& cell,
+                                 const Contents& before, State state);
+
+} // namespace anodex::state

@@ -38,6 +38,7 @@ struct AirLimit {
 struct Species {
     std::string name; ///< As the contract spells it: "Zn2+", "SO4^2-", "O2(g)".
     Formula formula;
+    double molarMassKg = 0.0;           ///< Per mole, from the formula.
     std::optional<Formation> formation; ///< Absent: a master species, or a solid that never falls out.
     double diffusivity = 1e-9;          ///< m²/s at 25 °C in pure solvent.
     double limitingConductivity = 0.0;  ///< S m²/mol (of the ion, not per charge) at 25 °C.

@@ -117,9 +117,7 @@ private:
         constexpr double kGramAnHour = 1e-3 / 3600.0; // kg/s
         for (const GasFlow& flow : asked.gas) {
             const chemistry::Species& species = m_catalogue.species[flow.species];
-            const double kgPerSecond =
-                flow.molesPerSecond *
-                chemistry::molarMassKg(species.formula, m_catalogue.elementGramsPerMole);
+            const double kgPerSecond = flow.molesPerSecond * species.molarMassKg;
             if (species.airLimit && !species.airLimit->burns && kgPerSecond > 0.01 * kGramAnHour) {
                 add(FindingCode::HalogenOnCharge, Severity::Warning, FindingPart::Positive,
                     {species.airLimit->name}, kgPerSecond);

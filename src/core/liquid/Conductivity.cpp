@@ -3,12 +3,12 @@
 #include <algorithm>
 #include <cmath>
 #include <cstdlib>
+#include <numeric>
 
 namespace anodex::liquid {
 
 using chemistry::Catalogue;
 using chemistry::ConductivityTable;
-using chemistry::molarMassKg;
 using chemistry::Species;
 using chemistry::SpeciesIndex;
 using chemistry::SpeciesTerm;
@@ -16,23 +16,8 @@ using chemistry::Substance;
 
 namespace {
 
-struct Carrier {
-    SpeciesIndex species = 0;
-    double equivalents = 0.0; // per m³
-};
-
 double charge(const Catalogue& catalogue, SpeciesIndex species) {
     return std::abs(static_cast<double>(catalogue.species[species].formula.charge));
-}
-
-void add(std::vector<Carrier>& carriers, SpeciesIndex species, double equivalents) {
-    for (Carrier& carrier : carriers) {
-        if (carrier.species == species) {
-            carrier.equivalents += equivalents;
-            return;
-        }
-    }
-    carriers.push_back({species, equivalents});
 }
 
 double limitingEquivalent(const Catalogue& catalogue, SpeciesIndex species) {
@@ -48,8 +33,7 @@ double estimatedPair(const Catalogue& catalogue, SpeciesIndex cation, SpeciesInd
 }
 
 /// Equivalent conductivity against the root of equivalents per m³, from a table by mass fraction.
-double tabulatedPair(const Catalogue& catalogue, const Substance& substance, double equivalents,
-                     double temperatureKelvin) {
+base::Table tableByRoot(const Catalogue& catalogue, const Substance& substance) {
     const ConductivityTable& table = *substance.conductivity;
     double perMole = 0.0;
     for (const SpeciesTerm& term : substance.dissolvesTo) {
@@ -66,6 +50,11 @@ double tabulatedPair(const Catalogue& catalogue, const Substance& substance, dou
         const double n = point.x * density / substance.molarMassKg * perMole;
         byRoot.push_back({std::sqrt(n), point.y / n});
     }
+    return byRoot;
+}
+
+double tabulatedPair(const ConductivityTable& table, const base::Table& byRoot, double equivalents,
+                     double temperatureKelvin) {
     const double warm = 1.0 + table.perKelvin * (temperatureKelvin - table.temperatureKelvin);
     const double root = std::sqrt(equivalents);
     double value = base::interpolated(byRoot, root);
@@ -89,42 +78,49 @@ double passageBetweenMolecules(const Catalogue& catalogue, const Solution& solut
         const Species& species = catalogue.species[s];
         if (solution.molality[s] > 0.0 && species.formula.charge == 0 && species.isDissolved() &&
             s != catalogue.key.solvent) {
-            share += solution.concentration(s) * molarMassKg(species.formula, catalogue.elementGramsPerMole) /
-                     kMolecularDensity;
+            share += solution.concentration(s) * species.molarMassKg / kMolecularDensity;
         }
     }
     return std::pow(1.0 - std::min(share, 0.9), 2.5);
 }
 
-const Substance* tableFor(const Catalogue& catalogue, SpeciesIndex cation, SpeciesIndex anion) {
-    for (const Substance& substance : catalogue.substances) {
-        if (substance.conductivity && substance.conductivity->cation == cation &&
-            substance.conductivity->anion == anion) {
-            return &substance;
-        }
-    }
-    return nullptr;
-}
-
 } // namespace
 
-ConductivityResult mixtureConductivity(const Catalogue& catalogue, const Solution& solution) {
-    std::vector<Carrier> cations;
-    std::vector<Carrier> anions;
-    double cationSum = 0.0;
-    double anionSum = 0.0;
+Conductivity::Conductivity(const Catalogue& catalogue) : m_catalogue(catalogue) {
+    for (const Substance& substance : catalogue.substances) {
+        if (substance.conductivity) {
+            m_salts.push_back({&*substance.conductivity, tableByRoot(catalogue, substance)});
+        }
+    }
+}
+
+const Conductivity::Salt* Conductivity::saltOf(SpeciesIndex cation, SpeciesIndex anion) const {
+    const auto found = std::find_if(m_salts.begin(), m_salts.end(), [&](const Salt& salt) {
+        return salt.table->cation == cation && salt.table->anion == anion;
+    });
+    return found == m_salts.end() ? nullptr : &*found;
+}
+
+void Conductivity::takeCarriers(const Solution& solution) {
+    m_cations.clear();
+    m_anions.clear();
     const auto count = [&](SpeciesIndex ion, double concentration) {
-        const double equivalents = concentration * charge(catalogue, ion);
-        const bool positive = catalogue.species[ion].formula.charge > 0;
-        add(positive ? cations : anions, ion, equivalents);
-        (positive ? cationSum : anionSum) += equivalents;
+        const double equivalents = concentration * charge(m_catalogue, ion);
+        std::vector<Carrier>& carriers = m_catalogue.species[ion].formula.charge > 0 ? m_cations : m_anions;
+        const auto same = std::find_if(carriers.begin(), carriers.end(),
+                                       [&](const Carrier& carrier) { return carrier.species == ion; });
+        if (same != carriers.end()) {
+            same->equivalents += equivalents;
+        } else {
+            carriers.push_back({ion, equivalents});
+        }
     };
     for (SpeciesIndex s = 0; s < solution.molality.size(); ++s) {
-        const double concentration = solution.concentration(s);
-        if (concentration <= 0.0) {
+        if (solution.molality[s] <= 0.0) {
             continue;
         }
-        const Species& species = catalogue.species[s];
+        const double concentration = solution.concentration(s);
+        const Species& species = m_catalogue.species[s];
         if (!species.conductsAs.empty()) {
             for (const SpeciesTerm& part : species.conductsAs) {
                 count(part.species, part.count * concentration);
@@ -133,28 +129,38 @@ ConductivityResult mixtureConductivity(const Catalogue& catalogue, const Solutio
             count(s, concentration);
         }
     }
+}
+
+ConductivityResult Conductivity::of(const Solution& solution) {
+    takeCarriers(solution);
+    const auto sum = [](const std::vector<Carrier>& carriers) {
+        return std::accumulate(carriers.begin(), carriers.end(), 0.0,
+                               [](double all, const Carrier& one) { return all + one.equivalents; });
+    };
+    const double cationSum = sum(m_cations);
+    const double anionSum = sum(m_anions);
     ConductivityResult result;
-    const double passage = passageBetweenMolecules(catalogue, solution);
     const double total = 0.5 * (cationSum + anionSum);
     if (total <= 0.0) {
         return result;
     }
+    const double passage = passageBetweenMolecules(m_catalogue, solution);
+    const double temperature = solution.mixture.temperatureKelvin;
     double estimatedPart = 0.0;
-    for (const Carrier& cation : cations) {
-        for (const Carrier& anion : anions) {
+    for (const Carrier& cation : m_cations) {
+        for (const Carrier& anion : m_anions) {
+            constexpr double kNoWeight = 1e-9; // pairs so rare carry nothing
             const double weight = cation.equivalents / cationSum * anion.equivalents / anionSum;
-            if (weight < 1e-9) {
+            if (weight < kNoWeight) {
                 continue;
             }
-            const Substance* table = tableFor(catalogue, cation.species, anion.species);
-            const double temperature = solution.mixture.temperatureKelvin;
-            const double pair = table != nullptr ? tabulatedPair(catalogue, *table, total, temperature)
-                                                 : estimatedPair(catalogue, cation.species, anion.species,
-                                                                 total, temperature);
+            const Salt* salt = saltOf(cation.species, anion.species);
+            const double pair =
+                salt != nullptr
+                    ? tabulatedPair(*salt->table, salt->byRoot, total, temperature)
+                    : estimatedPair(m_catalogue, cation.species, anion.species, total, temperature);
             result.siemensPerMetre += passage * weight * pair * total;
-            if (table == nullptr) {
-                estimatedPart += passage * weight * pair * total;
-            }
+            estimatedPart += salt == nullptr ? passage * weight * pair * total : 0.0;
         }
     }
     result.estimated = estimatedPart > 0.1 * result.siemensPerMetre;

@@ -11,11 +11,33 @@ namespace anodex::liquid {
 
 struct ConductivityResult {
     double siemensPerMetre = 0.0;
-    bool estimated = false; ///< Over a tenth of the current is carried by pairs without a table.
+    bool estimated = false; ///< Pairs without a table carry over a tenth of the current.
 };
 
-/// Needs the solution's molalities, density and volume.
-[[nodiscard]] ConductivityResult mixtureConductivity(const chemistry::Catalogue& catalogue,
-                                                     const Solution& solution);
+/// The catalogue's tables, worked out once and then asked of any solution.
+class Conductivity {
+public:
+    explicit Conductivity(const chemistry::Catalogue& catalogue);
+    /// Needs the solution's molalities and volume. Allocates nothing once it has seen as many ions.
+    ConductivityResult of(const Solution& solution);
+
+private:
+    struct Carrier {
+        chemistry::SpeciesIndex species = 0;
+        double equivalents = 0.0; ///< Per m³.
+    };
+    struct Salt {
+        const chemistry::ConductivityTable* table = nullptr;
+        base::Table byRoot; ///< Equivalent conductivity against the root of equivalents per m³.
+    };
+
+    void takeCarriers(const Solution& solution);
+    [[nodiscard]] const Salt* saltOf(chemistry::SpeciesIndex cation, chemistry::SpeciesIndex anion) const;
+
+    const chemistry::Catalogue& m_catalogue;
+    std::vector<Salt> m_salts;
+    std::vector<Carrier> m_cations;
+    std::vector<Carrier> m_anions;
+};
 
 } // namespace anodex::liquid

@@ -37,14 +37,15 @@ double solventDensity(double temperatureKelvin) {
            (1.0 + 16.879850e-3 * t);
 }
 
-Bulk bulkOf(const Catalogue& catalogue, const Mixture& mixture) {
+Bulk bulkOf(const Catalogue& catalogue, double solventKg, std::span<const Portion> portions,
+            double temperatureKelvin) {
     double soluteKg = 0.0;
-    for (const Portion& portion : mixture.portions) {
+    for (const Portion& portion : portions) {
         soluteKg += portion.moles * catalogue.substances[portion.substance].molarMassKg;
     }
-    const double totalKg = soluteKg + mixture.solventKg;
-    double volume = mixture.solventKg / solventDensity(mixture.temperatureKelvin);
-    for (const Portion& portion : mixture.portions) {
+    const double totalKg = soluteKg + solventKg;
+    double volume = solventKg / solventDensity(temperatureKelvin);
+    for (const Portion& portion : portions) {
         const Substance& substance = catalogue.substances[portion.substance];
         volume += portion.moles * substance.molarMassKg * apparentVolumePerKg(substance, soluteKg / totalKg);
     }
@@ -52,7 +53,7 @@ Bulk bulkOf(const Catalogue& catalogue, const Mixture& mixture) {
 }
 
 double mixtureDensity(const Catalogue& catalogue, const Mixture& mixture) {
-    const Bulk bulk = bulkOf(catalogue, mixture);
+    const Bulk bulk = bulkOf(catalogue, mixture.solventKg, mixture.portions, mixture.temperatureKelvin);
     return bulk.kilograms > 0.0 ? bulk.kilograms / bulk.volumeM3 : solventDensity(mixture.temperatureKelvin);
 }
 
@@ -61,8 +62,7 @@ Bulk changeBetween(const Catalogue& catalogue, const Composition& before, const 
     Bulk change;
     const auto count = [&](const SpeciesTerm& master, double sign) {
         const chemistry::Species& species = catalogue.species[master.species];
-        change.kilograms +=
-            sign * master.count * chemistry::molarMassKg(species.formula, catalogue.elementGramsPerMole);
+        change.kilograms += sign * master.count * species.molarMassKg;
         change.volumeM3 += sign * master.count * species.molarVolumeM3;
     };
     for (const SpeciesTerm& master : now.masters) {
@@ -72,8 +72,7 @@ Bulk changeBetween(const Catalogue& catalogue, const Composition& before, const 
         count(master, -1.0);
     }
     const chemistry::Species& hydrogen = catalogue.species[catalogue.key.hydrogenIon];
-    change.kilograms += (now.hydrogenMoles - before.hydrogenMoles) *
-                        chemistry::molarMassKg(hydrogen.formula, catalogue.elementGramsPerMole);
+    change.kilograms += (now.hydrogenMoles - before.hydrogenMoles) * hydrogen.molarMassKg;
     const double perLacking = catalogue.species[catalogue.key.hydroxide].molarVolumeM3 -
                               base::kSolventKgPerMole / solventDensity(temperatureKelvin);
     change.volumeM3 +=

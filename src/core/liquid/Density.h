@@ -8,6 +8,7 @@
 #pragma once
 #include "core/liquid/Composition.h"
 #include "core/liquid/Mixture.h"
+#include <span>
 
 namespace anodex::liquid {
 
@@ -19,7 +20,9 @@ struct Bulk {
 /// Of the pure solvent.
 [[nodiscard]] double solventDensity(double temperatureKelvin);
 
-[[nodiscard]] Bulk bulkOf(const chemistry::Catalogue& catalogue, const Mixture& mixture);
+/// Solvent with what is dissolved in it.
+[[nodiscard]] Bulk bulkOf(const chemistry::Catalogue& catalogue, double solventKg,
+                          std::span<const Portion> portions, double temperatureKelvin);
 
 /// Used to turn volumes into masses.
 [[nodiscard]] double mixtureDensity(const chemistry::Catalogue& catalogue, const Mixture& mixture);

@@ -13,7 +13,6 @@ namespace anodex::liquid {
 
 using chemistry::Catalogue;
 using chemistry::PitzerPair;
-using chemistry::Species;
 using chemistry::SpeciesIndex;
 
 namespace {
@@ -100,182 +99,182 @@ PairTerms pairTerms(const PitzerPair& pair, int cationCharge, int anionCharge, c
     return terms;
 }
 
-struct Ion {
-    std::size_t position = 0;
-    SpeciesIndex species = 0;
-    int charge = 0;
-    double molality = 0.0;
-};
-
 double lookUp(const std::map<std::pair<SpeciesIndex, SpeciesIndex>, double>& table, SpeciesIndex a,
               SpeciesIndex b) {
     const auto found = table.find({std::min(a, b), std::max(a, b)});
     return found == table.end() ? 0.0 : found->second;
 }
 
-class Evaluation {
-public:
-    Evaluation(const Catalogue& catalogue, std::span<const MolalAmount> amounts, double temperatureKelvin)
-        : m_catalogue(catalogue), m_amounts(amounts), m_slope(debyeHueckelSlope(temperatureKelvin)) {}
-
-    ActivityResult run() {
-        sortIons();
-        m_result.lnGamma.assign(m_amounts.size(), 0.0);
-        if (m_strength > 0.0) {
-            addDebyeHueckel();
-            addPairs();
-            addLikeSignPairs(m_cations, m_anions);
-            addLikeSignPairs(m_anions, m_cations);
-            finishIons(m_cations);
-            finishIons(m_anions);
-        }
-        finishNeutralsAndSolvent();
-        return m_result;
-    }
-
-private:
-    void sortIons() {
-        double strength = 0.0;
-        for (const MolalAmount& amount : m_amounts) {
-            const double z = m_catalogue.species[amount.species].formula.charge;
-            strength += 0.5 * z * z * amount.molality;
-        }
-        m_result.ionicStrength = strength;
-        m_scale = strength > kHighestIonicStrength ? kHighestIonicStrength / strength : 1.0;
-        m_result.beyondRange = m_scale < 1.0;
-        for (std::size_t i = 0; i < m_amounts.size(); ++i) {
-            const int charge = m_catalogue.species[m_amounts[i].species].formula.charge;
-            const Ion ion{i, m_amounts[i].species, charge, m_amounts[i].molality * m_scale};
-            if (charge > 0) {
-                m_cations.push_back(ion);
-            } else if (charge < 0) {
-                m_anions.push_back(ion);
-            }
-            m_z += std::abs(charge) * ion.molality;
-        }
-        m_strength = strength * m_scale;
-    }
-
-    void addDebyeHueckel() {
-        const double root = std::sqrt(m_strength);
-        m_f = -m_slope * (root / (1.0 + kB * root) + (2.0 / kB) * std::log(1.0 + kB * root));
-        m_osmoticSum = -m_slope * m_strength * root / (1.0 + kB * root);
-    }
-
-    void addPairs() {
-        const SharedTerms shared(m_strength);
-        for (const Ion& cation : m_cations) {
-            for (const Ion& anion : m_anions) {
-                const double product = cation.molality * anion.molality;
-                if (std::max(cation.molality, anion.molality) < kNegligible) {
-                    continue;
-                }
-                const auto found = m_catalogue.pitzerPairs.find({cation.species, anion.species});
-                const bool published = found != m_catalogue.pitzerPairs.end();
-                const PitzerPair pair = published ? found->second : typicalPair(cation.charge, anion.charge);
-                noteRange(pair, published, cation, anion);
-                const PairTerms terms = pairTerms(pair, cation.charge, anion.charge, shared);
-                const double held = heldShare(pair, cation.charge, anion.charge);
-                const double third = held * m_z * terms.c;
-                m_f += held * product * (terms.bPrime + 0.5 * held * m_z * terms.cPrime);
-                m_cSum += held * held * product * terms.c;
-                m_osmoticSum +=
-                    held * product * (terms.bPhi + third + 0.5 * held * m_z * m_strength * terms.cPrime);
-                m_result.lnGamma[cation.position] += held * anion.molality * (2.0 * terms.b + third);
-                m_result.lnGamma[anion.position] += held * cation.molality * (2.0 * terms.b + third);
-            }
-        }
-    }
-
-    /// Well beyond a fit its interactions are held at the fit's end instead of running away.
-    [[nodiscard]] double heldShare(const PitzerPair& pair, int cationCharge, int anionCharge) const {
-        constexpr double kReach = 1.5; // times the range of the published parameters
-        const double shared = std::gcd(std::abs(cationCharge), std::abs(anionCharge));
-        const double perMole = 0.5 * std::abs(cationCharge * anionCharge) *
-                               (std::abs(cationCharge) + std::abs(anionCharge)) / shared;
-        return std::min(1.0, kReach * pair.highestMolality * perMole / m_strength);
-    }
-
-    void noteRange(const PitzerPair& pair, bool published, const Ion& cation, const Ion& anion) {
-        const double weight = 2.0 * std::min(std::abs(cation.charge) * cation.molality,
-                                             std::abs(anion.charge) * anion.molality);
-        if (!published && weight > 0.01 * m_z) {
-            m_result.usedTypicalPair = true;
-        }
-        const double saltMolality =
-            std::min(cation.molality / std::abs(anion.charge), anion.molality / std::abs(cation.charge));
-        if (published && saltMolality > 1.05 * pair.highestMolality) {
-            m_result.beyondRange = true;
-        }
-    }
-
-    void addLikeSignPairs(const std::vector<Ion>& like, const std::vector<Ion>& opposite) {
-        for (std::size_t i = 0; i < like.size(); ++i) {
-            for (std::size_t j = i + 1; j < like.size(); ++j) {
-                const Ion& a = like[i];
-                const Ion& b = like[j];
-                const double theta = lookUp(m_catalogue.pitzerMixing.theta, a.species, b.species);
-                m_result.lnGamma[a.position] += 2.0 * b.molality * theta;
-                m_result.lnGamma[b.position] += 2.0 * a.molality * theta;
-                m_osmoticSum += a.molality * b.molality * theta;
-                for (const Ion& other : opposite) {
-                    const auto key =
-                        std::pair{std::pair{std::min(a.species, b.species), std::max(a.species, b.species)},
-                                  other.species};
-                    const auto found = m_catalogue.pitzerMixing.psi.find(key);
-                    if (found == m_catalogue.pitzerMixing.psi.end()) {
-                        continue;
-                    }
-                    m_result.lnGamma[a.position] += b.molality * other.molality * found->second;
-                    m_result.lnGamma[b.position] += a.molality * other.molality * found->second;
-                    m_result.lnGamma[other.position] += a.molality * b.molality * found->second;
-                    m_osmoticSum += a.molality * b.molality * other.molality * found->second;
-                }
-            }
-        }
-    }
-
-    void finishIons(const std::vector<Ion>& ions) {
-        for (const Ion& ion : ions) {
-            m_result.lnGamma[ion.position] += ion.charge * ion.charge * m_f + std::abs(ion.charge) * m_cSum;
-        }
-    }
-
-    void finishNeutralsAndSolvent() {
-        double total = 0.0;
-        for (std::size_t i = 0; i < m_amounts.size(); ++i) {
-            const Species& species = m_catalogue.species[m_amounts[i].species];
-            total += m_amounts[i].molality;
-            if (species.formula.charge == 0) {
-                m_result.lnGamma[i] = base::kLn10 * species.setchenow * m_strength;
-            }
-        }
-        // osmotic coefficient - 1 = 2 (sum)/(sum of m), both at the scaled composition.
-        const double scaledTotal = total * m_scale;
-        const double osmotic = scaledTotal > 0.0 ? 1.0 + 2.0 * m_osmoticSum / scaledTotal : 1.0;
-        // No mixture binds its solvent tighter than e^-6, nor lends it more activity than it has pure.
-        m_result.lnSolventActivity = std::clamp(-base::kSolventKgPerMole * total * osmotic, -6.0, 0.0);
-    }
-
-    const Catalogue& m_catalogue;
-    std::span<const MolalAmount> m_amounts;
-    double m_slope;
-    std::vector<Ion> m_cations;
-    std::vector<Ion> m_anions;
-    double m_scale = 1.0;
-    double m_strength = 0.0;
-    double m_z = 0.0;
-    double m_f = 0.0;
-    double m_cSum = 0.0;
-    double m_osmoticSum = 0.0;
-    ActivityResult m_result;
-};
-
 } // namespace
 
-ActivityResult pitzerActivities(const Catalogue& catalogue, std::span<const MolalAmount> amounts,
-                                double temperatureKelvin) {
-    return Evaluation(catalogue, amounts, temperatureKelvin).run();
+IonInteractions::IonInteractions(const Catalogue& catalogue, std::vector<SpeciesIndex> species,
+                                 std::size_t present)
+    : m_catalogue(catalogue), m_species(std::move(species)), m_present(present) {
+    std::vector<Ion> cations;
+    std::vector<Ion> anions;
+    for (std::size_t i = 0; i < m_species.size(); ++i) {
+        const int charge = catalogue.species[m_species[i]].formula.charge;
+        m_charges.push_back(charge);
+        m_setchenow.push_back(charge == 0 ? base::kLn10 * catalogue.species[m_species[i]].setchenow : 0.0);
+        if (charge != 0) {
+            (charge > 0 ? cations : anions).push_back({i, charge});
+        }
+    }
+    for (const Ion& cation : cations) {
+        for (const Ion& anion : anions) {
+            if (cation.position < present || anion.position < present) {
+                addPair(cation, anion);
+            }
+        }
+    }
+    addLikeSigns(cations, anions);
+    addLikeSigns(anions, cations);
+    m_molality.assign(m_species.size(), 0.0);
+    m_result.lnGamma.assign(m_species.size(), 0.0);
+}
+
+void IonInteractions::addPair(const Ion& cation, const Ion& anion) {
+    Pair pair{cation.position, anion.position, cation.charge, anion.charge, {}, false, 0.0};
+    const auto found = m_catalogue.pitzerPairs.find({m_species[cation.position], m_species[anion.position]});
+    pair.published = found != m_catalogue.pitzerPairs.end();
+    pair.parameters = pair.published ? found->second : typicalPair(cation.charge, anion.charge);
+    pair.parameters.sources.clear();
+    const double shared = std::gcd(std::abs(cation.charge), std::abs(anion.charge));
+    pair.perMole = 0.5 * std::abs(cation.charge * anion.charge) *
+                   (std::abs(cation.charge) + std::abs(anion.charge)) / shared;
+    m_pairs.push_back(std::move(pair));
+}
+
+void IonInteractions::addLikeSigns(const std::vector<Ion>& like, const std::vector<Ion>& opposite) {
+    for (std::size_t i = 0; i < like.size(); ++i) {
+        // A probe meets those that are there, and they stand first.
+        for (std::size_t j = i + 1; j < like.size() && like[i].position < m_present; ++j) {
+            const SpeciesIndex a = m_species[like[i].position];
+            const SpeciesIndex b = m_species[like[j].position];
+            const double theta = lookUp(m_catalogue.pitzerMixing.theta, a, b);
+            if (theta != 0.0) {
+                m_likePairs.push_back({like[i].position, like[j].position, theta});
+            }
+            for (const Ion& other : opposite) {
+                if (other.position >= m_present && like[j].position >= m_present) {
+                    continue;
+                }
+                const auto key =
+                    std::pair{std::pair{std::min(a, b), std::max(a, b)}, m_species[other.position]};
+                const auto found = m_catalogue.pitzerMixing.psi.find(key);
+                if (found != m_catalogue.pitzerMixing.psi.end()) {
+                    m_triples.push_back({like[i].position, like[j].position, other.position, found->second});
+                }
+            }
+        }
+    }
+}
+
+const ActivityResult& IonInteractions::at(std::span<const double> molality, double temperatureKelvin) {
+    takeMolalities(molality);
+    std::fill(m_result.lnGamma.begin(), m_result.lnGamma.end(), 0.0);
+    m_f = m_cSum = m_osmoticSum = 0.0;
+    if (m_strength > 0.0) {
+        const double slope = debyeHueckelSlope(temperatureKelvin);
+        const double root = std::sqrt(m_strength);
+        m_f = -slope * (root / (1.0 + kB * root) + (2.0 / kB) * std::log(1.0 + kB * root));
+        m_osmoticSum = -slope * m_strength * root / (1.0 + kB * root);
+        pairs();
+        likePairs();
+        for (std::size_t i = 0; i < m_charges.size(); ++i) {
+            const int charge = m_charges[i];
+            m_result.lnGamma[i] += charge * charge * m_f + std::abs(charge) * m_cSum;
+        }
+    }
+    neutralsAndSolvent();
+    return m_result;
+}
+
+void IonInteractions::takeMolalities(std::span<const double> molality) {
+    double strength = 0.0;
+    m_total = 0.0;
+    for (std::size_t i = 0; i < m_present; ++i) {
+        strength += 0.5 * m_charges[i] * m_charges[i] * molality[i];
+        m_total += molality[i];
+    }
+    m_result.ionicStrength = strength;
+    m_scale = strength > kHighestIonicStrength ? kHighestIonicStrength / strength : 1.0;
+    m_result.beyondRange = m_scale < 1.0;
+    m_result.usedTypicalPair = false;
+    m_z = 0.0;
+    for (std::size_t i = 0; i < m_present; ++i) {
+        m_molality[i] = molality[i] * m_scale;
+        m_z += std::abs(m_charges[i]) * m_molality[i];
+    }
+    m_strength = strength * m_scale;
+}
+
+void IonInteractions::pairs() {
+    const SharedTerms shared(m_strength);
+    for (const Pair& pair : m_pairs) {
+        const double cation = m_molality[pair.cation];
+        const double anion = m_molality[pair.anion];
+        if (std::max(cation, anion) < kNegligible) {
+            continue;
+        }
+        noteRange(pair, cation, anion);
+        const PairTerms terms = pairTerms(pair.parameters, pair.cationCharge, pair.anionCharge, shared);
+        // Well beyond a fit its interactions are held at the fit's end instead of running away.
+        constexpr double kReach = 1.5; // times the range of the published parameters
+        const double held =
+            std::min(1.0, kReach * pair.parameters.highestMolality * pair.perMole / m_strength);
+        const double third = held * m_z * terms.c;
+        const double product = cation * anion;
+        m_f += held * product * (terms.bPrime + 0.5 * held * m_z * terms.cPrime);
+        m_cSum += held * held * product * terms.c;
+        m_osmoticSum += held * product * (terms.bPhi + third + 0.5 * held * m_z * m_strength * terms.cPrime);
+        m_result.lnGamma[pair.cation] += held * anion * (2.0 * terms.b + third);
+        m_result.lnGamma[pair.anion] += held * cation * (2.0 * terms.b + third);
+    }
+}
+
+void IonInteractions::noteRange(const Pair& pair, double cation, double anion) {
+    const double weight =
+        2.0 * std::min(std::abs(pair.cationCharge) * cation, std::abs(pair.anionCharge) * anion);
+    if (!pair.published && weight > 0.01 * m_z) {
+        m_result.usedTypicalPair = true;
+    }
+    const double saltMolality =
+        std::min(cation / std::abs(pair.anionCharge), anion / std::abs(pair.cationCharge));
+    if (pair.published && saltMolality > 1.05 * pair.parameters.highestMolality) {
+        m_result.beyondRange = true;
+    }
+}
+
+void IonInteractions::likePairs() {
+    std::vector<double>& lnGamma = m_result.lnGamma;
+    for (const LikePair& pair : m_likePairs) {
+        lnGamma[pair.one] += 2.0 * m_molality[pair.other] * pair.theta;
+        lnGamma[pair.other] += 2.0 * m_molality[pair.one] * pair.theta;
+        m_osmoticSum += m_molality[pair.one] * m_molality[pair.other] * pair.theta;
+    }
+    for (const Triple& triple : m_triples) {
+        const double one = m_molality[triple.one];
+        const double other = m_molality[triple.other];
+        const double opposite = m_molality[triple.opposite];
+        lnGamma[triple.one] += other * opposite * triple.psi;
+        lnGamma[triple.other] += one * opposite * triple.psi;
+        lnGamma[triple.opposite] += one * other * triple.psi;
+        m_osmoticSum += one * other * opposite * triple.psi;
+    }
+}
+
+void IonInteractions::neutralsAndSolvent() {
+    for (std::size_t i = 0; i < m_charges.size(); ++i) {
+        if (m_charges[i] == 0) {
+            m_result.lnGamma[i] = m_setchenow[i] * m_strength;
+        }
+    }
+    // osmotic coefficient - 1 = 2 (sum)/(sum of m), both at the scaled composition.
+    const double scaledTotal = m_total * m_scale;
+    const double osmotic = scaledTotal > 0.0 ? 1.0 + 2.0 * m_osmoticSum / scaledTotal : 1.0;
+    // No mixture binds its solvent tighter than e^-6, nor lends it more activity than it has pure.
+    m_result.lnSolventActivity = std::clamp(-base::kSolventKgPerMole * m_total * osmotic, -6.0, 0.0);
 }
 
 } // namespace anodex::liquid

@@ -23,12 +23,68 @@ struct ActivityResult {
     bool beyondRange = false;     ///< A pair is used above the molality of its fit.
 };
 
-struct MolalAmount {
-    chemistry::SpeciesIndex species = 0;
-    double molality = 0.0;
-};
+/// The interactions of a set of species, looked up once and then asked at any composition.
+class IonInteractions {
+public:
+    /// The first `present` of the species may be there; the rest are probes that move nothing.
+    IonInteractions(const chemistry::Catalogue& catalogue, std::vector<chemistry::SpeciesIndex> species,
+                    std::size_t present);
 
-[[nodiscard]] ActivityResult pitzerActivities(const chemistry::Catalogue& catalogue,
-                                              std::span<const MolalAmount> amounts, double temperatureKelvin);
+    /// `molality` of those that may be there. Allocates nothing after the first call.
+    const ActivityResult& at(std::span<const double> molality, double temperatureKelvin);
+    [[nodiscard]] const std::vector<chemistry::SpeciesIndex>& species() const { return m_species; }
+
+private:
+    struct Ion {
+        std::size_t position = 0;
+        int charge = 0;
+    };
+    struct Pair {
+        std::size_t cation = 0; ///< Positions.
+        std::size_t anion = 0;
+        int cationCharge = 0;
+        int anionCharge = 0;
+        chemistry::PitzerPair parameters;
+        bool published = false;
+        double perMole = 0.0; ///< Ionic strength of one mole of the salt per kg.
+    };
+    struct LikePair {
+        std::size_t one = 0;
+        std::size_t other = 0;
+        double theta = 0.0;
+    };
+    struct Triple {
+        std::size_t one = 0;
+        std::size_t other = 0;
+        std::size_t opposite = 0;
+        double psi = 0.0;
+    };
+
+    void addPair(const Ion& cation, const Ion& anion);
+    void addLikeSigns(const std::vector<Ion>& like, const std::vector<Ion>& opposite);
+    void takeMolalities(std::span<const double> molality);
+    void pairs();
+    void likePairs();
+    void neutralsAndSolvent();
+    void noteRange(const Pair& pair, double cation, double anion);
+
+    const chemistry::Catalogue& m_catalogue;
+    std::vector<chemistry::SpeciesIndex> m_species;
+    std::size_t m_present;
+    std::vector<int> m_charges;
+    std::vector<double> m_setchenow;
+    std::vector<Pair> m_pairs;
+    std::vector<LikePair> m_likePairs;
+    std::vector<Triple> m_triples;
+    std::vector<double> m_molality; ///< Scaled down to the highest ionic strength.
+    double m_scale = 1.0;
+    double m_strength = 0.0;
+    double m_z = 0.0;
+    double m_f = 0.0;
+    double m_cSum = 0.0;
+    double m_osmoticSum = 0.0;
+    double m_total = 0.0;
+    ActivityResult m_result;
+};
 
 } // namespace anodex::liquid

@@ -37,6 +37,7 @@ struct Solution {
     Composition composition;            ///< As it is.
     std::vector<double> molality;       ///< By catalogue species; 0 where absent or not dissolved.
     std::vector<double> activity;       ///< Same; gases hold pressure/bar, the solvent its activity.
+    std::vector<double> lnActivity;     ///< Same, its logarithm; minus infinity where there is none.
     std::vector<double> moietyMolality; ///< By master species: in all the forms it takes.
     std::vector<double> saturation; ///< By master species: the activity at which a solid would form; infinite
                                     ///< where none does.

@@ -1,17 +1,17 @@
 // src/core/liquid/SolveSolution.h - brings a liquid to equilibrium, as poured or as it has become.
 //
 // Law        a liquid that was changed keeps what was measured on it when poured: a pH as ions that nobody
-//            named, density and conductivity as factors of the computed ones. Volume: the poured portions in
-//            the solvent there is now, and for what was put in or taken the conventional partial molar
-//            volumes of the ions (data/catalogue/species.json).
+//            named, density and conductivity as factors of the computed ones. Volume: see Density.h.
 // Errors     a composition that the search does not reach throws base::Fault; the solution's `notes` say
 //            where it left the published range.
+// Threads    one solver serves one thread.
 #pragma once
+#include "core/liquid/Conductivity.h"
+#include "core/liquid/Equilibrium.h"
 #include "core/liquid/Solution.h"
+#include "core/liquid/Traces.h"
 
 namespace anodex::liquid {
-
-[[nodiscard]] Solution solveSolution(const chemistry::Catalogue& catalogue, const Mixture& mixture);
 
 /// What stands around a liquid.
 struct Surroundings {
@@ -19,7 +19,40 @@ struct Surroundings {
     double oxygenPressureBar = 0.2095;
 };
 
-/// The same liquid with other amounts in it. Masters below zero count as none.
+class LiquidSolver {
+public:
+    explicit LiquidSolver(const chemistry::Catalogue& catalogue);
+
+    const Solution& pour(const Mixture& mixture);
+    /// Goes on from a liquid that was solved before.
+    void beginWith(const Solution& before);
+    /// The liquid in hand with other amounts in it; masters below zero count as none. Starts from its last
+    /// answer and allocates nothing while the same masters stand in it.
+    const Solution& change(const Composition& composition, const Surroundings& around);
+
+    [[nodiscard]] const Solution& solution() const { return m_solution; }
+
+private:
+    void settle(std::optional<double> pH);
+    void setTotals();
+    void takeResult();
+    void sumMoieties();
+    void dissolveOxygen();
+    void takeDissolved(Composition& dissolved) const;
+    [[nodiscard]] double chargeThere() const;
+
+    const chemistry::Catalogue& m_catalogue;
+    Equilibrium m_equilibrium;
+    Traces m_traces;
+    Conductivity m_conductivity;
+    SpeciationSetting m_setting;
+    Composition m_dissolved;
+    Solution m_solution;
+};
+
+[[nodiscard]] Solution solveSolution(const chemistry::Catalogue& catalogue, const Mixture& mixture);
+
+/// A solved liquid with other amounts in it.
 [[nodiscard]] Solution solveChanged(const chemistry::Catalogue& catalogue, const Solution& before,
                                     const Composition& composition, const Surroundings& around);
 

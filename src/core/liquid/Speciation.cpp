@@ -1,6 +1,7 @@
 #include "core/liquid/Speciation.h"
 
 #include "core/base/Constants.h"
+#include "core/base/Fault.h"
 
 #include <Eigen/Dense>
 #include <algorithm>
@@ -21,8 +22,11 @@ using chemistry::SpeciesTerm;
 namespace {
 
 using Eigen::Index;
-using Eigen::MatrixXd;
-using Eigen::VectorXd;
+
+constexpr int kMostMasters = 64; // in one liquid
+// Kept within the object or on the stack: solving again allocates nothing.
+using Vector = Eigen::Matrix<double, Eigen::Dynamic, 1, 0, kMostMasters + 1, 1>;
+using Matrix = Eigen::Matrix<double, Eigen::Dynamic, Eigen::Dynamic, 0, kMostMasters + 1, kMostMasters + 1>;
 
 constexpr double kLongestStep = 6.0;          // in ln activity
 constexpr double kSaturationTolerance = 1e-9; // in ln of the saturation ratio
@@ -31,7 +35,8 @@ constexpr double kSaturationTolerance = 1e-9; // in ln of the saturation ratio
 /// offset + counts · unknown.
 struct Row {
     SpeciesIndex species = 0;
-    VectorXd counts;
+    Vector counts;
+    double charge = 0.0;
     double fixedOffset = 0.0;
     double solventCount = 0.0;
     double offset = 0.0; // of this round, with coefficients and the solvent's activity
@@ -45,30 +50,64 @@ public:
         : m_catalogue(catalogue), m_setting(std::move(setting)),
           m_chargeFree(!m_setting.fixedLnHydrogenActivity.has_value()) {
         const auto& masters = m_setting.totals.masters;
+        if (masters.size() > kMostMasters) {
+            throw base::Fault(base::Fault::Kind::OutsideDomain, "masters in one liquid",
+                              static_cast<double>(masters.size()));
+        }
         m_size = static_cast<Index>(masters.size()) + (m_chargeFree ? 1 : 0);
-        m_target = VectorXd::Zero(m_size);
+        setTarget();
+        collectRows();
+        m_unknown = initialGuess();
+        m_result.molality.assign(m_rows.size(), 0.0);
+        m_result.lnActivity.assign(m_rows.size(), 0.0);
+    }
+
+    /// Whether the same rows serve.
+    [[nodiscard]] bool suits(const SpeciationSetting& setting) const {
+        const auto& own = m_setting.totals.masters;
+        const auto& other = setting.totals.masters;
+        return setting.fixedLnHydrogenActivity == m_setting.fixedLnHydrogenActivity &&
+               std::equal(own.begin(), own.end(), other.begin(), other.end(),
+                          [](const SpeciesTerm& a, const SpeciesTerm& b) { return a.species == b.species; });
+    }
+
+    void retarget(const SpeciationSetting& setting) {
+        const bool sameWarmth = setting.temperatureKelvin == m_setting.temperatureKelvin;
+        m_setting = setting;
+        setTarget();
+        if (!sameWarmth) {
+            std::for_each(m_rows.begin(), m_rows.end(), [this](Row& row) { setConstant(row); });
+            std::for_each(m_solids.begin(), m_solids.end(), [this](Row& row) { setConstant(row); });
+        }
+    }
+
+    [[nodiscard]] const std::vector<SpeciesIndex>& species() const { return m_species; }
+
+    const SpeciationResult& solve(const std::vector<double>& lnGamma, double lnSolventActivity) {
+        for (std::size_t i = 0; i < m_rows.size(); ++i) {
+            Row& row = m_rows[i];
+            row.offset = row.fixedOffset + row.solventCount * lnSolventActivity - lnGamma[i];
+        }
+        for (Row& solid : m_solids) {
+            solid.offset = solid.fixedOffset + solid.solventCount * lnSolventActivity;
+        }
+        m_result.converged = settleSolids();
+        unpack(lnGamma);
+        return m_result;
+    }
+
+private:
+    void setTarget() {
+        const auto& masters = m_setting.totals.masters;
+        m_target = Vector::Zero(m_size);
         for (std::size_t j = 0; j < masters.size(); ++j) {
             m_target[static_cast<Index>(j)] = masters[j].count;
         }
         if (m_chargeFree) {
             m_target[m_size - 1] = m_setting.charge;
         }
-        collectRows();
-        m_unknown = initialGuess();
     }
 
-    SpeciationResult solve(const std::vector<double>& lnGamma, double lnSolventActivity) {
-        for (Row& row : m_rows) {
-            row.offset = row.fixedOffset + row.solventCount * lnSolventActivity - lnGamma[row.species];
-        }
-        for (Row& solid : m_solids) {
-            solid.offset = solid.fixedOffset + solid.solventCount * lnSolventActivity;
-        }
-        const bool converged = settleSolids();
-        return unpack(lnGamma, converged);
-    }
-
-private:
     void collectRows() {
         for (SpeciesIndex s = 0; s < m_catalogue.species.size(); ++s) {
             const Species& species = m_catalogue.species[s];
@@ -82,14 +121,23 @@ private:
             Row row;
             if (fillRow(s, row)) {
                 (dissolved ? m_rows : m_solids).push_back(std::move(row));
+                if (dissolved) {
+                    m_species.push_back(s);
+                }
             }
         }
+    }
+
+    void setConstant(Row& row) const {
+        const auto& formation = m_catalogue.species[row.species].formation;
+        row.fixedOffset = formation ? lnFormationConstant(*formation, m_setting.temperatureKelvin) : 0.0;
+        row.fixedOffset += m_chargeFree ? 0.0 : row.charge * *m_setting.fixedLnHydrogenActivity;
     }
 
     bool fillRow(SpeciesIndex s, Row& row) const {
         const Species& species = m_catalogue.species[s];
         row.species = s;
-        row.counts = VectorXd::Zero(m_size);
+        row.counts = Vector::Zero(m_size);
         const auto& masters = m_setting.totals.masters;
         for (const SpeciesTerm& part : moietiesOf(m_catalogue, s)) {
             const auto found = std::find_if(masters.begin(), masters.end(), [&](const SpeciesTerm& total) {
@@ -102,7 +150,6 @@ private:
         }
         double protons = s == m_catalogue.key.hydrogenIon ? 1.0 : 0.0;
         if (species.formation) {
-            row.fixedOffset = lnFormationConstant(*species.formation, m_setting.temperatureKelvin);
             for (const SpeciesTerm& term : species.formation->terms) {
                 if (term.species == m_catalogue.key.solvent) {
                     row.solventCount += term.count;
@@ -116,16 +163,16 @@ private:
             charge +=
                 row.counts[static_cast<Index>(j)] * m_catalogue.species[masters[j].species].formula.charge;
         }
+        row.charge = charge;
         if (m_chargeFree) {
             row.counts[m_size - 1] = charge;
-        } else {
-            row.fixedOffset += charge * *m_setting.fixedLnHydrogenActivity;
         }
+        setConstant(row);
         return true;
     }
 
-    [[nodiscard]] VectorXd initialGuess() const {
-        VectorXd unknown = VectorXd::Zero(m_size);
+    [[nodiscard]] Vector initialGuess() const {
+        Vector unknown = Vector::Zero(m_size);
         const double lnHydrogen = m_setting.fixedLnHydrogenActivity.value_or(-16.0);
         if (m_chargeFree) {
             unknown[m_size - 1] = lnHydrogen;
@@ -139,13 +186,13 @@ private:
         return unknown;
     }
 
-    [[nodiscard]] static double lnValue(const Row& row, const VectorXd& unknown) {
+    [[nodiscard]] static double lnValue(const Row& row, const Vector& unknown) {
         return row.offset + row.counts.dot(unknown);
     }
 
     /// Adds and drops solids until none is supersaturated and none is used up.
     bool settleSolids() {
-        std::vector<std::size_t> barred;
+        m_barred.clear();
         bool converged = false;
         for (int change = 0; change < 40; ++change) {
             converged = minimise();
@@ -153,31 +200,30 @@ private:
             if (used != m_amounts.end() && *used < 0.0) {
                 const auto position = used - m_amounts.begin();
                 // One that has left does not come back in this round: two solids cannot take turns for ever.
-                barred.push_back(m_active[static_cast<std::size_t>(position)]);
+                m_barred.push_back(m_active[static_cast<std::size_t>(position)]);
                 m_active.erase(m_active.begin() + position);
                 m_amounts.erase(used);
                 continue;
             }
-            const auto next = mostSupersaturated(barred);
+            const auto next = mostSupersaturated();
             if (!next) {
                 return converged;
             }
             m_active.push_back(*next);
             if (!independent()) {
                 m_active.pop_back();
-                barred.push_back(*next);
+                m_barred.push_back(*next);
             }
         }
         return false;
     }
 
-    [[nodiscard]] std::optional<std::size_t>
-    mostSupersaturated(const std::vector<std::size_t>& barred) const {
+    [[nodiscard]] std::optional<std::size_t> mostSupersaturated() const {
         std::optional<std::size_t> most;
         double ratio = kSaturationTolerance;
         for (std::size_t k = 0; k < m_solids.size(); ++k) {
             const bool known = std::find(m_active.begin(), m_active.end(), k) != m_active.end() ||
-                               std::find(barred.begin(), barred.end(), k) != barred.end();
+                               std::find(m_barred.begin(), m_barred.end(), k) != m_barred.end();
             const double here = lnValue(m_solids[k], m_unknown);
             if (!known && here > ratio) {
                 ratio = here;
@@ -187,8 +233,8 @@ private:
         return most;
     }
 
-    [[nodiscard]] MatrixXd activeCounts() const {
-        MatrixXd counts(m_size, static_cast<Index>(m_active.size()));
+    [[nodiscard]] Matrix activeCounts() const {
+        Matrix counts(m_size, static_cast<Index>(m_active.size()));
         for (std::size_t k = 0; k < m_active.size(); ++k) {
             counts.col(static_cast<Index>(k)) = m_solids[m_active[k]].counts;
         }
@@ -206,15 +252,15 @@ private:
         if (m_size == 0) {
             return true; // nothing dissolved and the pH given: nothing is unknown
         }
-        const MatrixXd counts = activeCounts();
+        const Matrix counts = activeCounts();
         const Index fixed = counts.cols();
-        MatrixXd basis = MatrixXd::Identity(m_size, m_size);
-        Eigen::HouseholderQR<MatrixXd> split;
+        Matrix basis = Matrix::Identity(m_size, m_size);
+        Eigen::HouseholderQR<Matrix> split;
         if (fixed > 0) {
             split.compute(counts);
-            const MatrixXd orthogonal = split.householderQ();
+            const Matrix orthogonal = split.householderQ();
             basis = orthogonal.rightCols(m_size - fixed);
-            VectorXd excess(fixed);
+            Vector excess(fixed);
             for (Index k = 0; k < fixed; ++k) {
                 excess[k] = lnValue(m_solids[m_active[static_cast<std::size_t>(k)]], m_unknown);
             }
@@ -225,9 +271,8 @@ private:
             converged = step(basis, fixed);
         }
         if (fixed > 0) {
-            const VectorXd gradient = gradientAt(m_unknown).first;
-            const VectorXd amounts =
-                (counts.transpose() * counts).ldlt().solve(-counts.transpose() * gradient);
+            const Vector gradient = gradientAt(m_unknown).first;
+            const Vector amounts = (counts.transpose() * counts).ldlt().solve(-counts.transpose() * gradient);
             for (Index k = 0; k < fixed; ++k) {
                 m_amounts[static_cast<std::size_t>(k)] = amounts[k];
             }
@@ -235,7 +280,7 @@ private:
         return converged;
     }
 
-    [[nodiscard]] double dual(const VectorXd& unknown) const {
+    [[nodiscard]] double dual(const Vector& unknown) const {
         double value = -m_target.dot(unknown);
         for (const Row& row : m_rows) {
             value += std::exp(std::min(lnValue(row, unknown), 600.0));
@@ -243,9 +288,9 @@ private:
         return value;
     }
 
-    [[nodiscard]] std::pair<VectorXd, VectorXd> gradientAt(const VectorXd& unknown) const {
-        VectorXd gradient = -m_target;
-        VectorXd magnitude = m_target.cwiseAbs();
+    [[nodiscard]] std::pair<Vector, Vector> gradientAt(const Vector& unknown) const {
+        Vector gradient = -m_target;
+        Vector magnitude = m_target.cwiseAbs();
         for (const Row& row : m_rows) {
             const double molality = std::exp(std::min(lnValue(row, unknown), 300.0));
             gradient += molality * row.counts;
@@ -254,16 +299,16 @@ private:
         return {gradient, magnitude};
     }
 
-    bool step(const MatrixXd& basis, Index fixed) {
+    bool step(const Matrix& basis, Index fixed) {
         const auto [gradient, magnitude] = gradientAt(m_unknown);
-        MatrixXd hessian = MatrixXd::Zero(m_size, m_size);
+        Matrix hessian = Matrix::Zero(m_size, m_size);
         for (const Row& row : m_rows) {
             const double molality = std::exp(std::min(lnValue(row, m_unknown), 300.0));
             hessian.selfadjointView<Eigen::Lower>().rankUpdate(row.counts, molality);
         }
-        const MatrixXd full = hessian.selfadjointView<Eigen::Lower>();
-        VectorXd direction;
-        VectorXd along = gradient;
+        const Matrix full = hessian.selfadjointView<Eigen::Lower>();
+        Vector direction;
+        Vector along = gradient;
         if (fixed > 0) {
             along = basis.transpose() * gradient;
             direction = basis * newton(basis.transpose() * full * basis, along);
@@ -291,49 +336,61 @@ private:
     }
 
     /// Scaling by the diagonal keeps the factorisation sound over thirty decades of concentration.
-    static VectorXd newton(const MatrixXd& hessian, const VectorXd& gradient) {
+    static Vector newton(const Matrix& hessian, const Vector& gradient) {
         const auto size = gradient.size();
-        const VectorXd scale = hessian.diagonal().cwiseMax(1e-300).cwiseSqrt().cwiseInverse();
-        const MatrixXd scaled =
-            scale.asDiagonal() * hessian * scale.asDiagonal() + 1e-13 * MatrixXd::Identity(size, size);
+        const Vector scale = hessian.diagonal().cwiseMax(1e-300).cwiseSqrt().cwiseInverse();
+        const Matrix scaled =
+            scale.asDiagonal() * hessian * scale.asDiagonal() + 1e-13 * Matrix::Identity(size, size);
         return -(scale.asDiagonal() * scaled.ldlt().solve(scale.asDiagonal() * gradient)).eval();
     }
 
-    [[nodiscard]] SpeciationResult unpack(const std::vector<double>& lnGamma, bool converged) const {
-        SpeciationResult result;
-        result.converged = converged;
-        result.molality.assign(m_catalogue.species.size(), 0.0);
-        result.lnActivity.assign(m_catalogue.species.size(), -700.0);
-        result.lnHydrogenActivity = m_chargeFree ? m_unknown[m_size - 1] : *m_setting.fixedLnHydrogenActivity;
-        for (const Row& row : m_rows) {
-            const double value = lnValue(row, m_unknown);
-            result.molality[row.species] = std::exp(value);
-            result.lnActivity[row.species] = value + lnGamma[row.species];
+    void unpack(const std::vector<double>& lnGamma) {
+        m_result.lnHydrogenActivity =
+            m_chargeFree ? m_unknown[m_size - 1] : *m_setting.fixedLnHydrogenActivity;
+        for (std::size_t i = 0; i < m_rows.size(); ++i) {
+            const double value = lnValue(m_rows[i], m_unknown);
+            m_result.molality[i] = std::exp(value);
+            m_result.lnActivity[i] = value + lnGamma[i];
         }
+        m_result.precipitate.clear();
         for (std::size_t k = 0; k < m_active.size(); ++k) {
-            result.precipitate.push_back({m_solids[m_active[k]].species, m_amounts[k]});
+            m_result.precipitate.push_back({m_solids[m_active[k]].species, m_amounts[k]});
         }
-        return result;
     }
 
     const Catalogue& m_catalogue;
     SpeciationSetting m_setting;
     bool m_chargeFree;
     Index m_size = 0;
-    VectorXd m_target;
+    Vector m_target;
     std::vector<Row> m_rows;
+    std::vector<SpeciesIndex> m_species; ///< Of the rows.
     std::vector<Row> m_solids;
     std::vector<std::size_t> m_active; ///< Positions in m_solids.
     std::vector<double> m_amounts;     ///< mol/kg of each active solid.
-    VectorXd m_unknown;
+    std::vector<std::size_t> m_barred; ///< Solids that left in this round.
+    Vector m_unknown;
+    SpeciationResult m_result;
 };
 
-Speciation::Speciation(const Catalogue& catalogue, SpeciationSetting setting)
-    : m_solver(std::make_unique<Solver>(catalogue, std::move(setting))) {}
+Speciation::Speciation(const Catalogue& catalogue) : m_catalogue(catalogue) {}
 
 Speciation::~Speciation() = default;
 
-SpeciationResult Speciation::solve(const std::vector<double>& lnGamma, double lnSolventActivity) {
+bool Speciation::setUp(const SpeciationSetting& setting) {
+    if (m_solver && m_solver->suits(setting)) {
+        m_solver->retarget(setting);
+        return true;
+    }
+    m_solver = std::make_unique<Solver>(m_catalogue, setting);
+    return false;
+}
+
+const std::vector<SpeciesIndex>& Speciation::species() const {
+    return m_solver->species();
+}
+
+const SpeciationResult& Speciation::solve(const std::vector<double>& lnGamma, double lnSolventActivity) {
     return m_solver->solve(lnGamma, lnSolventActivity);
 }
 

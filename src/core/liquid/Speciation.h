@@ -4,6 +4,7 @@
 //            by damped Newton steps with a line search: it cannot diverge. Charge balance fixes the pH.
 //            Saturated solids are linear equations in the logarithms of the masters' activities; an active
 //            set adds the most supersaturated and drops those that would be used up.
+// Errors     more than 64 masters in one liquid throw base::Fault.
 // Threads    one object serves one thread.
 #pragma once
 #include "core/chemistry/Catalogue.h"
@@ -35,16 +36,22 @@ struct SpeciationResult {
 
 class Speciation {
 public:
-    Speciation(const chemistry::Catalogue& catalogue, SpeciationSetting setting);
+    explicit Speciation(const chemistry::Catalogue& catalogue);
     ~Speciation();
     Speciation(const Speciation&) = delete;
     Speciation& operator=(const Speciation&) = delete;
 
-    /// Coefficients by catalogue species. Each call continues from the last answer.
-    [[nodiscard]] SpeciationResult solve(const std::vector<double>& lnGamma, double lnSolventActivity);
+    /// Goes on from the last answer where the same masters stand in the liquid, and then allocates nothing;
+    /// tells whether it does.
+    bool setUp(const SpeciationSetting& setting);
+    /// The dissolved species that may be there.
+    [[nodiscard]] const std::vector<chemistry::SpeciesIndex>& species() const;
+    /// Coefficients parallel to species(). Each call continues from the last answer.
+    const SpeciationResult& solve(const std::vector<double>& lnGamma, double lnSolventActivity);
 
 private:
     class Solver;
+    const chemistry::Catalogue& m_catalogue;
     std::unique_ptr<Solver> m_solver;
 };
 

@@ -16,7 +16,7 @@ using design::Side;
 constexpr double kPascalPerBar = 1e5; // by definition
 
 double molarMass(const Catalogue& catalogue, SpeciesIndex species) {
-    return chemistry::molarMassKg(catalogue.species[species].formula, catalogue.elementGramsPerMole);
+    return catalogue.species[species].molarMassKg;
 }
 
 void addParts(const Catalogue& catalogue, const Material& material, double kilograms, Place place,

@@ -73,6 +73,7 @@ void readSpecies(Context& context, JsonObject& root) {
         Species species;
         species.name = entry.text("name");
         species.formula = context.formulaOf(entry, "name", species.name);
+        species.molarMassKg = molarMassKg(species.formula, context.catalogue.elementGramsPerMole);
         species.diffusivity = 1e-9 * entry.numberOr("diffusivity_1e-9_m2_per_s", 1.0, kPositive);
         species.limitingConductivity =
             1e-4 * entry.numberOr("limiting_conductivity_1e-4_S_m2_per_mol", 0.0, kNotNegative);

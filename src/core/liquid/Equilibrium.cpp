@@ -1,0 +1,82 @@
+#include "core/liquid/Equilibrium.h"
+
+#include "core/base/Fault.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace anodex::liquid {
+
+using chemistry::Catalogue;
+
+namespace {
+
+constexpr double kTrace = 1e-12;       // mol/kg
+constexpr double kSettled = 1e-9;      // change of ln γ between two rounds
+constexpr double kGoodEnough = 1e-5;   // of the coefficients' last change, in ln
+constexpr int kMostRounds = 600;       // of both in turn
+constexpr double kLargestLnGamma = 40; // beyond it no coefficient has a meaning
+
+} // namespace
+
+Equilibrium::Equilibrium(const Catalogue& catalogue) : m_catalogue(catalogue), m_speciation(catalogue) {}
+
+void Equilibrium::beginWith(const std::vector<double>& lnGamma, double lnSolventActivity) {
+    m_start = lnGamma;
+    m_startSolvent = lnSolventActivity;
+}
+
+void Equilibrium::takeSpecies() {
+    const auto& species = m_speciation.species();
+    m_interactions = std::make_unique<IonInteractions>(m_catalogue, species, species.size());
+    m_lnGamma.assign(species.size(), 0.0);
+    m_lnSolvent = m_startSolvent;
+    if (!m_start.empty()) {
+        std::transform(species.begin(), species.end(), m_lnGamma.begin(),
+                       [this](chemistry::SpeciesIndex s) { return m_start[s]; });
+    }
+}
+
+/// One round; how much the coefficients wanted to move.
+double Equilibrium::stride() {
+    const SpeciationResult& result = *m_result;
+    m_activities = &m_interactions->at(result.molality, m_temperatureKelvin);
+    double change = std::abs(m_activities->lnSolventActivity - m_lnSolvent);
+    double along = 0.0;
+    for (std::size_t i = 0; i < m_lnGamma.size(); ++i) {
+        const double wanted = std::clamp(m_activities->lnGamma[i], -kLargestLnGamma, kLargestLnGamma);
+        const double stride = wanted - m_lnGamma[i];
+        // What is hardly there may wait for its coefficient; it moves nothing else.
+        if (result.molality[i] > kTrace) {
+            change = std::max(change, std::abs(stride));
+            along += stride * m_lastStride[i];
+        }
+        m_lastStride[i] = stride;
+        m_lnGamma[i] += m_damping * stride;
+    }
+    m_lnSolvent += m_damping * (m_activities->lnSolventActivity - m_lnSolvent);
+    // Going back and forth calls for shorter strides, going on the same way for longer ones.
+    m_damping = along < 0.0 ? std::max(0.6 * m_damping, 0.02) : std::min(1.2 * m_damping, 1.0);
+    return change;
+}
+
+void Equilibrium::settle(const SpeciationSetting& setting) {
+    m_changedSpecies = !m_speciation.setUp(setting);
+    if (m_changedSpecies) {
+        takeSpecies();
+    }
+    m_temperatureKelvin = setting.temperatureKelvin;
+    m_lastStride.assign(m_lnGamma.size(), 0.0);
+    m_damping = 1.0;
+    m_result = &m_speciation.solve(m_lnGamma, m_lnSolvent);
+    double change = kSettled + 1.0;
+    for (int round = 0; round < kMostRounds && change > kSettled; ++round) {
+        change = stride();
+        m_result = &m_speciation.solve(m_lnGamma, m_lnSolvent);
+    }
+    if (!m_result->converged || !(change < kGoodEnough)) {
+        throw base::Fault(base::Fault::Kind::DidNotEnd, "composition of a liquid", change);
+    }
+}
+
+} // namespace anodex::liquid

@@ -1,0 +1,50 @@
+// src/core/liquid/Equilibrium.h - mass action and ion interactions brought to agree.
+//
+// Method     speciation at given coefficients and coefficients at given speciation, in turn, with strides that
+//            shorten when they go back and forth. A composition near the last one starts from its answer.
+// Errors     a composition that the search does not reach throws base::Fault.
+// Threads    one object serves one thread.
+#pragma once
+#include "core/liquid/Pitzer.h"
+#include "core/liquid/Speciation.h"
+
+namespace anodex::liquid {
+
+class Equilibrium {
+public:
+    explicit Equilibrium(const chemistry::Catalogue& catalogue);
+
+    /// Coefficients to begin with, where no earlier answer of its own serves; by catalogue species.
+    void beginWith(const std::vector<double>& lnGamma, double lnSolventActivity);
+    void settle(const SpeciationSetting& setting);
+
+    /// Whether the last call met other species than the one before.
+    [[nodiscard]] bool changedSpecies() const { return m_changedSpecies; }
+    [[nodiscard]] const std::vector<chemistry::SpeciesIndex>& species() const {
+        return m_speciation.species();
+    }
+    /// Parallel to species().
+    [[nodiscard]] const SpeciationResult& result() const { return *m_result; }
+    [[nodiscard]] const ActivityResult& activities() const { return *m_activities; }
+    [[nodiscard]] double lnSolventActivity() const { return m_lnSolvent; }
+
+private:
+    void takeSpecies();
+    [[nodiscard]] double stride();
+
+    const chemistry::Catalogue& m_catalogue;
+    Speciation m_speciation;
+    std::unique_ptr<IonInteractions> m_interactions;
+    std::vector<double> m_lnGamma; ///< Parallel to species().
+    double m_lnSolvent = 0.0;
+    std::vector<double> m_lastStride;
+    double m_damping = 1.0;
+    double m_temperatureKelvin = 298.15;
+    const SpeciationResult* m_result = nullptr;
+    const ActivityResult* m_activities = nullptr;
+    std::vector<double> m_start; ///< By catalogue species; empty: ideal.
+    double m_startSolvent = 0.0;
+    bool m_changedSpecies = true;
+};
+
+} // namespace anodex::liquid

@@ -8,6 +8,7 @@
 #include "core/cell/Doubt.h"
 #include "core/charge/Charge.h"
 #include "core/design/Resolve.h"
+#include "core/liquid/SolveSolution.h"
 #include "core/shelf/Screening.h"
 #include "formats/CellFile.h"
 #include "formats/EmbeddedData.h"
@@ -20,7 +21,9 @@
 #include <QTemporaryDir>
 #include <QWheelEvent>
 #include <algorithm>
+#include <array>
 #include <chrono>
+#include <cmath>
 #include <cstdio>
 #include <filesystem>
 #include <fstream>
@@ -102,6 +105,65 @@ void benchModel(const chemistry::Catalogue& catalogue) {
     report("evaluate, 200 points", evaluations, 3.0);
     report("charge, window and gas", charges, 5.0);
     report("ranges, 1,000 samples", doubts, 350.0);
+}
+
+/// What a simulation repeats: over every starter the mean of many, judged by the median.
+void reportSteps(const char* what, std::vector<double> microseconds, double target) {
+    std::sort(microseconds.begin(), microseconds.end());
+    const double median = microseconds[microseconds.size() / 2];
+    anythingMissed() = anythingMissed() || median > target;
+    std::printf("%-40s n %4zu   median %7.2f us   worst %7.2f us   target %6.1f us %s\n", what,
+                microseconds.size(), median, microseconds.back(), target,
+                median <= target ? "met" : "MISSED");
+}
+
+template <typename Step> double meanMicroseconds(const Step& step) {
+    constexpr std::size_t kTimes = 500;
+    step(0);
+    const auto start = Clock::now();
+    for (std::size_t i = 1; i <= kTimes; ++i) {
+        step(i);
+    }
+    return 1000.0 * millisecondsSince(start) / kTimes;
+}
+
+void benchSteps(const chemistry::Catalogue& catalogue) {
+    std::vector<double> liquids;
+    std::vector<double> routes;
+    for (const design::CellDesign& design : starters()) {
+        const design::Cell cell = *design::resolve(catalogue, design);
+        liquid::LiquidSolver solver(catalogue);
+        const liquid::Composition start = solver.pour(cell.poured[0]).composition;
+        liquid::Composition now = start;
+        liquids.push_back(meanMicroseconds([&](std::size_t step) {
+            now.hydrogenMoles = start.hydrogenMoles;
+            for (std::size_t i = 0; i < start.masters.size(); ++i) {
+                const double more = 1e-3 * static_cast<double>((step + i) % 5) * start.masters[i].count;
+                now.masters[i].count = start.masters[i].count + more;
+                now.hydrogenMoles -= more * catalogue.species[start.masters[i].species].formula.charge;
+            }
+            solver.change(now, {cell.temperatureKelvin, cell.poured[0].oxygenPressureBar});
+        }));
+        const state::Contents contents = state::asBuilt(catalogue, cell);
+        const cell::CompiledCell compiled = cell::compile(catalogue, cell);
+        std::array<electrode::ElectrodeModel, 2> models;
+        double sum = 0.0;
+        routes.push_back(meanMicroseconds([&](std::size_t step) {
+            for (const design::Side side : {design::Side::Negative, design::Side::Positive}) {
+                electrode::ElectrodeModel& model = models[static_cast<std::size_t>(side)];
+                model.bind(compiled.at(side, contents), electrode::kFirstMomentSeconds);
+                for (const electrode::Route& route : model.routes()) {
+                    const base::Sloped current = route.at(0.01 * static_cast<double>(step % 10));
+                    sum += current.value * current.slope;
+                }
+            }
+        }));
+        if (!std::isfinite(sum)) {
+            std::puts("a route is not finite");
+        }
+    }
+    reportSteps("a liquid from a near state", liquids, 50.0);
+    reportSteps("route currents at a new state", routes, 5.0);
 }
 
 /// Twelve electrodes, ten substances, four liquids, two separators, on two threads.
@@ -250,6 +312,7 @@ int main(int argc, char** argv) {
         return 3;
     }
     benchModel(*catalogue);
+    benchSteps(*catalogue);
     benchScreening(*catalogue);
     benchWindow(*catalogue);
     benchLongRun(*catalogue);

@@ -25,13 +25,11 @@ public:
           m_state(contents.state) {}
 
     void react(Side side, const WorkingCouple& couple, double coulombs) {
-        const chemistry::Reaction& reaction = m_catalogue.reactions[couple.reaction];
-        for (const SpeciesTerm& term : reaction.terms) {
-            const double made = (couple.branch == Branch::Anodic ? -term.count : term.count) * coulombs /
-                                (reaction.electrons * base::kFaraday);
-            // Where the law counts more electrons than the equation, its product falls apart at once.
-            const bool passing = reaction.supplyElectrons > reaction.electrons && made > 0.0;
-            take(side, term.species, made, passing);
+        const double perLead = 1.0 / (1.0 - couple.takenShare);
+        react(side, couple.reaction, couple.branch, perLead * coulombs);
+        if (couple.takenShare > 0.0) {
+            const Branch other = couple.branch == Branch::Anodic ? Branch::Cathodic : Branch::Anodic;
+            react(side, couple.taker, other, couple.takenShare * perLead * coulombs);
         }
     }
 
@@ -69,6 +67,17 @@ private:
         Side from;
         double conductivity; ///< S/m
     };
+
+    void react(Side side, std::size_t which, Branch branch, double coulombs) {
+        const chemistry::Reaction& reaction = m_catalogue.reactions[which];
+        for (const SpeciesTerm& term : reaction.terms) {
+            const double made = (branch == Branch::Anodic ? -term.count : term.count) * coulombs /
+                                (reaction.electrons * base::kFaraday);
+            // Where the law counts more electrons than the equation, its product falls apart at once.
+            const bool passing = reaction.supplyElectrons > reaction.electrons && made > 0.0;
+            take(side, term.species, made, passing);
+        }
+    }
 
     liquid::Composition& liquidOf(Side side) { return m_state.liquids[m_state.liquidIndex(side)]; }
 

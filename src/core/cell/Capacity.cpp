@@ -57,31 +57,17 @@ public:
     }
 
     void consume(Side side, const WorkingCouple& couple) {
-        const chemistry::Reaction& reaction = m_catalogue.reactions[couple.reaction];
-        for (const SpeciesTerm& term : reaction.terms) {
-            const chemistry::Species& species = m_catalogue.species[term.species];
-            const double taken = (couple.branch == Branch::Anodic ? term.count : -term.count) /
-                                 (reaction.electrons * base::kFaraday);
-            if (species.formula.phase == chemistry::Phase::Gas) {
-                continue;
-            }
-            if (term.species == m_catalogue.key.solvent) {
-                note(side, term.species, taken, true);
-                continue;
-            }
-            if (term.species == m_catalogue.key.hydrogenIon && !electrode::needsAcid(m_catalogue, reaction)) {
-                note(side, m_catalogue.key.hydroxide, -taken, false);
-            } else if (species.isDissolved()) {
-                note(side, term.species, taken, taken > 0.0);
-            } else if (taken > 0.0) {
-                addSolid(side, term.species, taken);
-            }
+        const double perLead = 1.0 / (1.0 - couple.takenShare);
+        consume(side, couple.reaction, couple.branch, {1.0, perLead});
+        if (couple.takenShare > 0.0) {
+            const Branch other = couple.branch == Branch::Anodic ? Branch::Cathodic : Branch::Anodic;
+            consume(side, couple.taker, other, {0.0, couple.takenShare * perLead});
         }
     }
 
     Capacity finished() {
         for (const Demand& demand : m_demands) {
-            if (demand.named && demand.perCoulomb > 0.0) {
+            if (demand.named && demand.perCoulomb.expected > 0.0) {
                 addDissolved(demand);
             }
         }
@@ -97,31 +83,62 @@ public:
     }
 
 private:
+    /// Per coulomb in the leads: by the working couple's equation alone, and with what else runs.
+    struct Taken {
+        double theory = 0.0;
+        double expected = 0.0;
+    };
+
+    void consume(Side side, std::size_t which, Branch branch, const Taken& coulombs) {
+        const chemistry::Reaction& reaction = m_catalogue.reactions[which];
+        for (const SpeciesTerm& term : reaction.terms) {
+            const chemistry::Species& species = m_catalogue.species[term.species];
+            const double perCoulomb =
+                (branch == Branch::Anodic ? term.count : -term.count) / (reaction.electrons * base::kFaraday);
+            const Taken taken{perCoulomb * coulombs.theory, perCoulomb * coulombs.expected};
+            if (species.formula.phase == chemistry::Phase::Gas) {
+                continue;
+            }
+            if (term.species == m_catalogue.key.solvent) {
+                note(side, term.species, taken, true);
+            } else if (term.species == m_catalogue.key.hydrogenIon &&
+                       !electrode::needsAcid(m_catalogue, reaction)) {
+                note(side, m_catalogue.key.hydroxide, {-taken.theory, -taken.expected}, false);
+            } else if (species.isDissolved()) {
+                note(side, term.species, taken, perCoulomb > 0.0);
+            } else if (perCoulomb > 0.0 && coulombs.theory > 0.0) {
+                addSolid(side, term.species, taken);
+            }
+        }
+    }
+
     struct Demand {
         SpeciesIndex species = 0;
         Side side = Side::Negative;
         bool bothSides = false;
         bool named = false; ///< Some couple has it as a reactant; a mere by-product never runs out.
-        double perCoulomb = 0.0;
+        Taken perCoulomb;
     };
 
-    void note(Side side, SpeciesIndex species, double perCoulomb, bool named) {
+    void note(Side side, SpeciesIndex species, const Taken& perCoulomb, bool named) {
         for (Demand& demand : m_demands) {
             if (demand.species == species && (demand.side == side || !m_cell.twoLiquids)) {
                 demand.bothSides = demand.bothSides || demand.side != side;
                 demand.named = demand.named || named;
-                demand.perCoulomb += perCoulomb;
+                demand.perCoulomb.theory += perCoulomb.theory;
+                demand.perCoulomb.expected += perCoulomb.expected;
                 return;
             }
         }
         m_demands.push_back({species, side, false, named, perCoulomb});
     }
 
-    void addSolid(Side side, SpeciesIndex species, double perCoulomb) {
+    void addSolid(Side side, SpeciesIndex species, const Taken& perCoulomb) {
         const electrode::ElectrodeParameters& parameters = m_compiled.electrode(side);
         const double moles = solidMoles(m_contents.state.electrode(side), species, parameters.platingFactor);
         const double share = parameters.utilisation;
-        m_reagents.push_back({species, side, moles, moles / perCoulomb, share * moles / perCoulomb});
+        m_reagents.push_back(
+            {species, side, moles, moles / perCoulomb.theory, share * moles / perCoulomb.expected});
     }
 
     void addDissolved(const Demand& demand) {
@@ -129,8 +146,11 @@ private:
         const bool isSolvent = demand.species == m_catalogue.key.solvent;
         const double share = isSolvent ? m_compiled.solventShare : m_compiled.dissolvedShare;
         const std::optional<Side> side = demand.bothSides ? std::nullopt : std::optional(demand.side);
+        // What only the loss takes has no other theory.
+        const double theory =
+            demand.perCoulomb.theory > 0.0 ? demand.perCoulomb.theory : demand.perCoulomb.expected;
         m_reagents.push_back(
-            {demand.species, side, moles, moles / demand.perCoulomb, share * moles / demand.perCoulomb});
+            {demand.species, side, moles, moles / theory, share * moles / demand.perCoulomb.expected});
     }
 
     const CompiledCell& m_compiled;

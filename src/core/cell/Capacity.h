@@ -2,7 +2,7 @@
 //
 // Law        Faraday: Q = n F moles / |ν| for every reagent that the working couples consume; the smallest
 //            limits. A reagent both electrodes consume from one liquid is shared. Utilisation from the
-//            catalogue.
+//            catalogue; what a couple loses to another reaction on the spot does not reach the leads.
 // Units      C, mol.
 #pragma once
 #include "core/cell/CompiledCell.h"
@@ -15,6 +15,8 @@ namespace anodex::cell {
 struct WorkingCouple {
     std::size_t reaction = 0;
     chemistry::Branch branch = chemistry::Branch::Anodic;
+    double takenShare = 0.0; ///< Of its current, by another reaction on the spot: the leads get the rest.
+    std::size_t taker = 0;   ///< That reaction, which runs the other way.
 };
 
 struct Reagent {
@@ -22,7 +24,7 @@ struct Reagent {
     std::optional<design::Side> side; ///< Absent: shared by both from one liquid.
     double moles = 0.0;
     double coulombs = 0.0;         ///< By stoichiometry alone.
-    double expectedCoulombs = 0.0; ///< With the utilisation the field reaches.
+    double expectedCoulombs = 0.0; ///< With the utilisation the field reaches and what is lost on the spot.
 };
 
 struct Capacity {

@@ -24,6 +24,18 @@ using electrode::ElectrodeModel;
 using electrode::Moment;
 using electrode::Route;
 
+/// How much of the couple's current another reaction takes on the spot.
+void takeParasite(const ElectrodeModel& model, double restVolts, double loadVolts, double growth,
+                  WorkingCouple& couple) {
+    for (const Route& route : model.routes()) {
+        if (route.takenShare > 0.0 && route.host == couple.reaction && growth > 0.0) {
+            const double taken = route.current(restVolts) - route.current(loadVolts);
+            couple.takenShare += std::max(taken, 0.0) / growth;
+            couple.taker = route.reaction;
+        }
+    }
+}
+
 /// The couple that takes up the current asked for: whose own current changes most between rest and load. At
 /// rest a mixed electrode already passes currents that cancel; they are no answer to the load. A couple far
 /// on the wrong side of its own potential (hydrogen on a metal being eaten) only slows down; it carries
@@ -34,10 +46,9 @@ WorkingCouple workingCouple(const ElectrodeModel& model, double restVolts, doubl
     std::map<std::size_t, double> growth;
     for (const Route& route : model.routes()) {
         const bool otherWayOnly = branch == Branch::Anodic ? route.law.cathodicOnly : route.law.anodicOnly;
-        const bool canRun =
-            !otherWayOnly && sign * (loadVolts - route.law.equilibriumVolts) > -kNearEquilibrium;
-        if (route.blocked == Blocked::No && canRun) {
-            growth[route.reaction] += sign * (route.law.current(loadVolts) - route.law.current(restVolts));
+        const bool canRun = !otherWayOnly && sign * (loadVolts - route.equilibriumVolts) > -kNearEquilibrium;
+        if (route.blocked == Blocked::No && canRun && route.takenShare == 0.0) {
+            growth[route.reaction] += sign * (route.current(loadVolts) - route.current(restVolts));
         }
     }
     WorkingCouple couple{0, branch};
@@ -48,6 +59,7 @@ WorkingCouple workingCouple(const ElectrodeModel& model, double restVolts, doubl
             couple.reaction = reaction;
         }
     }
+    takeParasite(model, restVolts, loadVolts, most, couple);
     return couple;
 }
 
@@ -69,12 +81,12 @@ void listCompeting(const ElectrodeModel& model, double volts, SideResult& side) 
             std::find_if(side.competing.begin(), side.competing.end(),
                          [&](const CompetingReaction& entry) { return entry.reaction == route.reaction; });
         if (found == side.competing.end()) {
-            side.competing.push_back({route.reaction, route.law.equilibriumVolts, 0.0, route.blocked, {}});
+            side.competing.push_back({route.reaction, route.equilibriumVolts, 0.0, route.blocked, {}});
             found = side.competing.end() - 1;
         }
         if (route.blocked == Blocked::No) {
             found->blocked = Blocked::No;
-            found->amps += route.law.current(volts);
+            found->amps += route.current(volts);
         } else if (route.blocked == Blocked::Film && found->blocked == Blocked::NoReactant) {
             // A way that only a film bars is nearer than one that lacks its reagent.
             found->blocked = Blocked::Film;
@@ -103,7 +115,7 @@ void listCompeting(const ElectrodeModel& model, double volts, SideResult& side) 
 /// do that, the ladder says so.
 void markAbsent(const electrode::Situation& here, SideResult& side) {
     for (CompetingReaction& entry : side.competing) {
-        const chemistry::Reaction& reaction = here.catalogue.reactions[entry.reaction];
+        const electrode::ReactionParameters& reaction = here.parameters.reactions[entry.reaction];
         const Branch wanted = here.parameters.side == Side::Negative ? Branch::Anodic : Branch::Cathodic;
         const auto absent = electrode::absentReactant(here, reaction, wanted);
         constexpr double kRunning = 1e-9; // A
@@ -138,7 +150,7 @@ std::optional<double> otherFilmState(const CompiledCell& compiled, const state::
     constexpr double kAnotherState = 0.1; // V
     std::optional<double> other;
     for (const double shift : {-kFilmEdge, kFilmEdge}) {
-        const ElectrodeModel model(compiled.at(side, contents), Moment::Settled, shift);
+        const ElectrodeModel model(compiled.at(side, contents), electrode::secondsOf(Moment::Settled), shift);
         const double volts = model.potentialAt(0.0);
         const double apart = std::abs(volts - restVolts);
         if (apart > kAnotherState && (!other || apart > std::abs(*other - restVolts))) {

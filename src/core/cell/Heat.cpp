@@ -12,8 +12,8 @@ double heatWatts(const chemistry::Catalogue& catalogue, double temperatureKelvin
                 continue;
             }
             const double perKelvin = catalogue.reactions[route.reaction].standardVoltsPerKelvin;
-            const double thermoneutral = route.law.equilibriumVolts - temperatureKelvin * perKelvin;
-            watts -= route.law.current(volts) * thermoneutral;
+            const double thermoneutral = route.equilibriumVolts - temperatureKelvin * perKelvin;
+            watts -= route.current(volts) * thermoneutral;
         }
     }
     return watts;

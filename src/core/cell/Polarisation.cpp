@@ -14,7 +14,7 @@ namespace {
 
 electrode::ElectrodeModel modelOf(const CompiledCell& compiled, const state::Contents& contents,
                                   design::Side side, electrode::Moment moment) {
-    return {compiled.at(side, contents), moment};
+    return {compiled.at(side, contents), electrode::secondsOf(moment)};
 }
 
 } // namespace

@@ -27,7 +27,7 @@ void addGas(const Catalogue& catalogue, const Charger& charger, double amps, std
             if (route.blocked != electrode::Blocked::No) {
                 continue;
             }
-            const double current = route.law.current(volts);
+            const double current = route.current(volts);
             const chemistry::Reaction& reaction = catalogue.reactions[route.reaction];
             for (const chemistry::SpeciesTerm& term : reaction.terms) {
                 const double moles = -current * term.count / (reaction.electrons * base::kFaraday);

@@ -55,15 +55,14 @@ std::vector<ChargeReaction> Charger::reactionsAt(Side side, double volts) const 
     const double direction = branchOf(side) == Branch::Anodic ? 1.0 : -1.0;
     std::vector<ChargeReaction> reactions;
     for (const electrode::Route& route : electrode(side).routes()) {
-        double amps = route.blocked == electrode::Blocked::No ? direction * route.law.current(volts) : 0.0;
-        amps *= direction > 0.0 ? route.law.usefulShare : 1.0;
+        const double amps = direction * route.current(volts);
         const auto same = std::find_if(reactions.begin(), reactions.end(),
                                        [&](const ChargeReaction& r) { return r.reaction == route.reaction; });
         if (same != reactions.end()) {
             same->amps += amps;
         } else {
             reactions.push_back(
-                {route.reaction, route.law.equilibriumVolts, amps,
+                {route.reaction, route.equilibriumVolts, amps,
                  fateOf(m_catalogue, route.reaction, branchOf(side), m_evaluation.side(side).couple)});
         }
     }
@@ -172,7 +171,7 @@ double Charger::platingShare(const ChargePoint& point) const {
         }
         const double volts = point.potentialVolts[static_cast<std::size_t>(side)];
         for (const electrode::Route& route : electrode(side).routes()) {
-            const double amps = -route.law.current(volts);
+            const double amps = -route.current(volts);
             if (route.blocked == electrode::Blocked::No && amps > 0.0 &&
                 std::isfinite(route.law.cathodicLimit) && platesMetal(m_catalogue, route.reaction)) {
                 most = std::max(most, amps / route.law.cathodicLimit);

@@ -43,4 +43,28 @@ void indexMoieties(Catalogue& catalogue) {
     }
 }
 
+const std::vector<SpeciesIndex>& precursorsOf(const Catalogue& catalogue, Branch branch, SpeciesIndex solid) {
+    return catalogue.precursors[static_cast<std::size_t>(branch)][solid];
+}
+
+void indexPrecursors(Catalogue& catalogue) {
+    const auto isSolid = [&](const SpeciesTerm& term) {
+        return catalogue.species[term.species].formula.phase == Phase::Solid;
+    };
+    for (const Branch branch : {Branch::Anodic, Branch::Cathodic}) {
+        const double taken = branch == Branch::Cathodic ? -1.0 : 1.0;
+        auto& bySolid = catalogue.precursors[static_cast<std::size_t>(branch)];
+        bySolid.assign(catalogue.species.size(), {});
+        for (const Reaction& reaction : catalogue.reactions) {
+            for (const SpeciesTerm& made : reaction.terms) {
+                for (const SpeciesTerm& from : reaction.terms) {
+                    if (made.count * taken < 0.0 && from.count * taken > 0.0 && isSolid(from)) {
+                        bySolid[made.species].push_back(from.species);
+                    }
+                }
+            }
+        }
+    }
+}
+
 } // namespace anodex::chemistry

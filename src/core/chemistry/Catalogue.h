@@ -8,6 +8,7 @@
 #include "core/chemistry/Reaction.h"
 #include "core/chemistry/Species.h"
 #include "core/chemistry/Substance.h"
+#include <array>
 #include <map>
 #include <memory>
 #include <optional>
@@ -64,6 +65,8 @@ struct Catalogue {
     std::map<std::string, double> elementGramsPerMole;
     std::vector<Species> species;
     std::vector<std::vector<SpeciesTerm>> moieties; ///< By species; see moietiesOf(). Empty until indexed.
+    std::array<std::vector<std::vector<SpeciesIndex>>, 2>
+        precursors; ///< By branch and solid; see precursorsOf().
     KeySpecies key;
     std::map<std::pair<SpeciesIndex, SpeciesIndex>, PitzerPair> pitzerPairs; ///< (cation, anion)
     PitzerMixing pitzerMixing;
@@ -87,5 +90,12 @@ struct Catalogue {
 
 /// Works the moieties out once, after the species are complete.
 void indexMoieties(Catalogue& catalogue);
+
+/// Solids from which a reaction that runs along the branch makes this one.
+[[nodiscard]] const std::vector<SpeciesIndex>& precursorsOf(const Catalogue& catalogue, Branch branch,
+                                                            SpeciesIndex solid);
+
+/// Works the precursors out once, after the reactions are complete.
+void indexPrecursors(Catalogue& catalogue);
 
 } // namespace anodex::chemistry

@@ -35,6 +35,12 @@ struct PhWindow {
     bool operator==(const PhWindow&) const = default;
 };
 
+/// A reaction that takes part of another's current at the same spot, so that the leads never see it.
+struct Parasite {
+    std::size_t reaction = 0; ///< Of the catalogue; it runs the other way.
+    double share = 0.0;       ///< 0 to below 1.
+};
+
 struct SurfaceKinetics {
     std::vector<SpeciesIndex> surfaces; ///< Solid species it runs on.
     Branch storedBranch = Branch::Anodic;
@@ -51,7 +57,7 @@ struct SurfaceKinetics {
     std::optional<FactorSpread> anodicLimit; ///< A/m² true; passive films.
     std::optional<FactorSpread> cathodicLimit;
     std::optional<FactorSpread> grownFilmLimit; ///< A/m² true, once a film of its own product is complete.
-    double hydrogenShare = 0.0; ///< Part of the anodic charge lost to hydrogen at the same spot.
+    std::optional<Parasite> parasite;           ///< Of its anodic current.
     double activationJoulesPerMole = 40000.0;
     std::vector<std::string> sources;
 };

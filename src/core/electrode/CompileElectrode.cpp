@@ -1,5 +1,7 @@
 #include "core/electrode/CompileElectrode.h"
 
+#include "core/electrode/Transport.h"
+
 #include <algorithm>
 #include <cmath>
 #include <limits>
@@ -46,6 +48,8 @@ public:
     ElectrodeParameters compiled() {
         takeMaterial();
         takeSurroundings();
+        takeAcids();
+        takeHeldSolids();
         const std::vector<Face> faces = facesOf();
         for (std::size_t r = 0; r < m_catalogue.reactions.size(); ++r) {
             takeReaction(m_catalogue.reactions[r]);
@@ -93,6 +97,40 @@ private:
         m_parameters.stillOxygenFactor = m_draw.factor({InputKind::StillOxygen, {}}, kStillOxygen);
     }
 
+    void takeAcids() {
+        for (SpeciesIndex s = 0; s < m_catalogue.species.size(); ++s) {
+            const double protons =
+                s == m_catalogue.key.hydrogenIon ? 1.0 : m_catalogue.species[s].acidicProtons;
+            if (protons > 0.0) {
+                m_parameters.acids.push_back({s, protons});
+            }
+        }
+    }
+
+    void takeHeldSolids() {
+        std::vector<char>& held = m_parameters.heldSolids;
+        held.assign(m_catalogue.species.size(), 0);
+        const auto addSurfaces = [&](const Material& material) {
+            for (const chemistry::SurfacePart& part : material.surfaces) {
+                held[part.phase] = 1;
+            }
+        };
+        addSurfaces(m_material);
+        for (const design::ElectrodeAdditive& additive : m_electrode.additives) {
+            addSurfaces(m_catalogue.materials[additive.material]);
+        }
+        if (m_electrode.collector) {
+            const Material& collector = m_catalogue.materials[*m_electrode.collector];
+            addSurfaces(collector);
+            for (const chemistry::CompositionPart& part : collector.composition) {
+                held[part.species] = 1;
+            }
+            if (collector.plating) {
+                held[collector.plating->species] = 1;
+            }
+        }
+    }
+
     [[nodiscard]] double resistivityOf(const Material& material) const {
         return m_draw.factor({InputKind::Resistivity, material.id},
                              {material.resistivityOhmMetres, material.resistivitySpread});
@@ -135,8 +173,40 @@ private:
         parameters.gradeVolts = gradeVolts(reaction);
         for (const chemistry::SpeciesTerm& term : reaction.terms) {
             parameters.terms.push_back(activityTerm(reaction, term));
+            addReactant(parameters, parameters.terms.back());
         }
         m_parameters.reactions.push_back(std::move(parameters));
+    }
+
+    void addReactant(ReactionParameters& parameters, const ActivityTerm& term) const {
+        const auto& key = m_catalogue.key;
+        const Reaction& reaction = *parameters.reaction;
+        const chemistry::Phase phase = m_catalogue.species[term.species].formula.phase;
+        Reactant reactant;
+        reactant.branch = term.count < 0.0 ? chemistry::Branch::Cathodic : chemistry::Branch::Anodic;
+        reactant.term = term;
+        reactant.electronsPerUnit = reaction.electrons / std::abs(term.count);
+        if (term.species == key.oxygenGas) {
+            reactant.kind = Reactant::Kind::Oxygen;
+            if (reaction.supplyElectrons > 0.0) {
+                reactant.electronsPerUnit = reaction.supplyElectrons;
+            }
+        } else if (term.species == key.hydrogenIon) {
+            reactant.kind = Reactant::Kind::Acid;
+        } else if (phase == chemistry::Phase::Gas) {
+            reactant.kind = Reactant::Kind::Gas;
+        } else if (phase == chemistry::Phase::Solid) {
+            reactant.kind = Reactant::Kind::Solid;
+        }
+        const bool unlimited = (term.species == key.hydrogenIon && !needsAcid(m_catalogue, reaction)) ||
+                               phase == chemistry::Phase::Liquid;
+        if (unlimited) {
+            return;
+        }
+        reactant.assumed =
+            std::any_of(reaction.traces.begin(), reaction.traces.end(),
+                        [&](const chemistry::Trace& trace) { return trace.species == term.species; });
+        parameters.reactants.push_back(reactant);
     }
 
     [[nodiscard]] ActivityTerm activityTerm(const Reaction& reaction,
@@ -151,11 +221,11 @@ private:
         } else if (term.species == m_catalogue.key.hydrogenIon || term.species == m_catalogue.key.hydroxide) {
             result.kind = ActivityKind::Protonic;
         } else {
-            result.trace = m_draw.logUniform(input, kTraceActivity, kTraceLow, kTraceHigh);
+            result.lnTrace = std::log(m_draw.logUniform(input, kTraceActivity, kTraceLow, kTraceHigh));
         }
         for (const chemistry::Trace& trace : reaction.traces) {
             if (trace.species == term.species) {
-                result.ownTrace = m_draw.logUniform(input, trace.activity, trace.low, trace.high);
+                result.lnOwnTrace = std::log(m_draw.logUniform(input, trace.activity, trace.low, trace.high));
                 result.ownTraceBelow = trace.low;
                 break;
             }

@@ -16,27 +16,37 @@ using chemistry::ReferenceKind;
 using chemistry::SpeciesIndex;
 using chemistry::SurfaceKinetics;
 
-constexpr double kPresent = 1e-6;       // activity from which a species acts on a surface (from memory)
-constexpr double kNoActivity = 1e-30;   // keeps a logarithm finite
-constexpr double kLeastShifting = 1e-9; // activity below which a reference moves no further (from memory)
-constexpr double kLeastOther = 0.05;    // of both slopes that the branch not stored keeps
+constexpr double kPresent = 1e-6; // activity from which a species acts on a surface (from memory)
+constexpr double kLnNoActivity = -30.0 * base::kLn10; // keeps a logarithm finite
+// ln of the activity below which a reference moves no further (from memory)
+constexpr double kLnLeastShifting = -9.0 * base::kLn10;
+constexpr double kLeastOther = 0.05; // of both slopes that the branch not stored keeps
 
 /// What a reaction meets in the liquid, whatever phase it runs on.
 class RouteBuilder {
 public:
-    RouteBuilder(const Situation& here, Moment moment, std::size_t reactionIndex, double acidityShift)
+    RouteBuilder(const Situation& here, std::size_t reactionIndex, double acidityShift)
         : m_here(here), m_acidityShift(acidityShift), m_parameters(here.parameters.reactions[reactionIndex]),
-          m_reaction(*m_parameters.reaction), m_equilibrium(nernstVolts(m_parameters, here.atFace())),
-          m_anodicAbsent(absentReactant(here, m_reaction, Branch::Anodic).has_value()),
-          m_cathodicAbsent(absentReactant(here, m_reaction, Branch::Cathodic).has_value()),
-          m_anodicSupply(supplyLimit(here, m_parameters, Branch::Anodic, moment)),
-          m_cathodicSupply(supplyLimit(here, m_parameters, Branch::Cathodic, moment)) {}
+          m_reaction(*m_parameters.reaction),
+          m_anodicAbsent(absentReactant(here, m_parameters, Branch::Anodic).has_value()),
+          m_cathodicAbsent(absentReactant(here, m_parameters, Branch::Cathodic).has_value()) {}
+
+    /// Works out what every route of the reaction shares, once.
+    void prepare(Supplies& supplies) {
+        if (!m_prepared) {
+            m_prepared = true;
+            m_equilibrium = nernstVolts(m_parameters, m_here.atFace());
+            m_anodicSupply = supplies.limit(m_parameters, Branch::Anodic);
+            m_cathodicSupply = supplies.limit(m_parameters, Branch::Cathodic);
+        }
+    }
 
     [[nodiscard]] Route build(const RouteParameters& parameters) const {
         const SurfaceKinetics& kinetics = *parameters.kinetics;
         Route route;
         route.reaction = parameters.reaction;
         route.phase = parameters.phase;
+        route.equilibriumVolts = m_equilibrium;
         const double temperature = m_here.temperatureKelvin();
         const bool storedAnodic = kinetics.storedBranch == Branch::Anodic;
         const double stored = base::kLn10 / (kinetics.slopeVolts * temperature / base::kStandardTemperature);
@@ -55,7 +65,6 @@ public:
         law.anodicOnly = (kinetics.oneWay && storedAnodic) || m_cathodicAbsent;
         law.cathodicOnly = (kinetics.oneWay && !storedAnodic) || m_anodicAbsent;
         law.porousCrossover = parameters.porousCrossover;
-        law.usefulShare = 1.0 - kinetics.hydrogenShare;
         block(route, kinetics);
         return route;
     }
@@ -88,7 +97,7 @@ private:
         lnRate -= kinetics.activationJoulesPerMole / base::kGasConstant *
                   (1.0 / temperature - 1.0 / base::kStandardTemperature);
         for (const ActivityTerm& order : parameters.orders) {
-            lnRate += order.count * std::log(std::max(activityOrTrace(order, solution), kNoActivity));
+            lnRate += order.count * std::max(lnActivityOrTrace(order, solution), kLnNoActivity);
         }
         double reference = m_equilibrium;
         if (kinetics.reference == ReferenceKind::Standard) {
@@ -96,8 +105,8 @@ private:
         } else if (kinetics.reference == ReferenceKind::Absolute) {
             reference = parameters.referenceVolts;
             for (const chemistry::ReferenceShift& shift : kinetics.referenceShifts) {
-                const double activity = std::max(solution.activity[shift.species], kLeastShifting);
-                reference += shift.voltsPerDecade * std::log10(activity / shift.atActivity);
+                const double ln = std::max(solution.lnActivity[shift.species], kLnLeastShifting);
+                reference += shift.voltsPerDecade * (ln - std::log(shift.atActivity)) / base::kLn10;
             }
         }
         return lnRate + (storedAnodic ? 1.0 : -1.0) * storedPerVolt * (m_equilibrium - reference);
@@ -129,43 +138,75 @@ private:
     double m_acidityShift;
     const ReactionParameters& m_parameters;
     const Reaction& m_reaction;
-    double m_equilibrium;
     bool m_anodicAbsent;
     bool m_cathodicAbsent;
-    double m_anodicSupply;   // A/m²
-    double m_cathodicSupply; // A/m²
+    bool m_prepared = false;
+    double m_equilibrium = 0.0;
+    double m_anodicSupply = 0.0;   // A/m²
+    double m_cathodicSupply = 0.0; // A/m²
 };
 
 } // namespace
 
-ElectrodeModel::ElectrodeModel(const Situation& here, Moment moment, double acidityShift) {
+base::Sloped Route::at(double volts) const {
+    if (blocked != Blocked::No) {
+        return {};
+    }
+    const base::Sloped own = law.at(volts);
+    if (takenShare == 0.0) {
+        return own;
+    }
+    return own.value > 0.0 ? base::Sloped{-takenShare * own.value, -takenShare * own.slope} : base::Sloped{};
+}
+
+ElectrodeModel::ElectrodeModel(const Situation& here, double seconds, double acidityShift) {
+    bind(here, seconds, acidityShift);
+}
+
+void ElectrodeModel::bind(const Situation& here, double seconds, double acidityShift) {
+    m_routes.clear();
+    m_running.clear();
+    m_routes.reserve(2 * here.parameters.routes.size()); // each may have a parasite
+    m_running.reserve(here.parameters.routes.size());
+    Supplies supplies(here, seconds);
     std::optional<RouteBuilder> builder;
     std::size_t built = 0;
-    for (const RouteParameters& route : here.parameters.routes) {
-        if (!builder || built != route.reaction) {
-            builder.emplace(here, moment, route.reaction, acidityShift);
-            built = route.reaction;
+    for (const RouteParameters& parameters : here.parameters.routes) {
+        if (!builder || built != parameters.reaction) {
+            builder.emplace(here, parameters.reaction, acidityShift);
+            built = parameters.reaction;
         }
-        if (!builder->isUnheardOf(*route.kinetics)) {
-            m_routes.push_back(builder->build(route));
+        if (builder->isUnheardOf(*parameters.kinetics)) {
+            continue;
         }
-    }
-    for (const Route& route : m_routes) {
-        if (route.blocked == Blocked::No) {
-            m_running.push_back(route.law);
+        builder->prepare(supplies);
+        const Route route = builder->build(parameters);
+        m_routes.push_back(route);
+        if (route.blocked != Blocked::No) {
+            continue;
         }
+        const auto& parasite = parameters.kinetics->parasite;
+        if (parasite) {
+            Route taking = route;
+            taking.host = route.reaction;
+            taking.reaction = parasite->reaction;
+            taking.takenShare = parasite->share;
+            taking.equilibriumVolts =
+                nernstVolts(here.parameters.reactions[parasite->reaction], here.atFace());
+            m_routes.push_back(taking);
+        }
+        m_running.push_back({route.law, parasite ? 1.0 - parasite->share : 1.0});
     }
-    if (moment == Moment::First) {
-        m_capacitancePerSecond = chargedFarads(here, kFirstMomentSeconds) / kFirstMomentSeconds;
-    }
+    m_capacitancePerSecond = std::isinf(seconds) ? 0.0 : chargedFarads(here, seconds) / seconds;
+    m_residual = 0.0;
 }
 
 base::Sloped ElectrodeModel::at(double volts) const {
     base::Sloped sum{m_capacitancePerSecond * (volts - m_doubleLayerVolts) - m_residual,
                      m_capacitancePerSecond};
-    for (const RateLaw& law : m_running) {
-        const base::Sloped route = law.at(volts);
-        const double share = route.value > 0.0 ? law.usefulShare : 1.0;
+    for (const Running& running : m_running) {
+        const base::Sloped route = running.law.at(volts);
+        const double share = route.value > 0.0 ? running.toLeads : 1.0;
         sum.value += share * route.value;
         sum.slope += share * route.slope;
     }

@@ -7,21 +7,25 @@
 
 namespace anodex::electrode {
 
-double activityOrTrace(const ActivityTerm& term, const liquid::Solution& solution) {
-    constexpr double kLeastOfASolid = 1e-6; // a gas that nobody let in
-    const double activity = solution.activity[term.species];
-    if (activity < term.ownTraceBelow) {
-        return term.ownTrace;
+double lnActivityOrTrace(const ActivityTerm& term, const liquid::Solution& solution) {
+    constexpr double kLnLeastOfASolid = -6.0 * base::kLn10; // a gas that nobody let in
+    if (solution.activity[term.species] < term.ownTraceBelow) {
+        return term.lnOwnTrace;
     }
+    const double ln = solution.lnActivity[term.species];
     switch (term.kind) {
     case ActivityKind::Pure:
-        return std::max(activity, kLeastOfASolid);
+        return std::max(ln, kLnLeastOfASolid);
     case ActivityKind::Protonic:
-        return activity;
+        return ln;
     case ActivityKind::Dissolved:
-        return activity > 0.0 ? activity : std::min(term.trace, solution.saturation[term.species]);
+        return std::isinf(ln) ? std::min(term.lnTrace, std::log(solution.saturation[term.species])) : ln;
     }
-    return activity;
+    return ln;
+}
+
+double activityOrTrace(const ActivityTerm& term, const liquid::Solution& solution) {
+    return std::exp(lnActivityOrTrace(term, solution));
 }
 
 double standardVolts(const ReactionParameters& reaction, double temperatureKelvin) {
@@ -32,7 +36,7 @@ double standardVolts(const ReactionParameters& reaction, double temperatureKelvi
 double nernstVolts(const ReactionParameters& reaction, const liquid::Solution& solution) {
     double lnQuotient = 0.0;
     for (const ActivityTerm& term : reaction.terms) {
-        lnQuotient += term.count * std::log(activityOrTrace(term, solution));
+        lnQuotient += term.count * lnActivityOrTrace(term, solution);
     }
     const double temperature = solution.mixture.temperatureKelvin;
     return standardVolts(reaction, temperature) + reaction.gradeVolts -

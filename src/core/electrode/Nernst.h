@@ -17,5 +17,7 @@ namespace anodex::electrode {
 
 /// The activity used for one species in that potential.
 [[nodiscard]] double activityOrTrace(const ActivityTerm& term, const liquid::Solution& solution);
+/// Its logarithm.
+[[nodiscard]] double lnActivityOrTrace(const ActivityTerm& term, const liquid::Solution& solution);
 
 } // namespace anodex::electrode

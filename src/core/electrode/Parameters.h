@@ -23,9 +23,25 @@ struct ActivityTerm {
     chemistry::SpeciesIndex species = 0;
     double count = 0.0; ///< Products positive; of a rate its order.
     ActivityKind kind = ActivityKind::Dissolved;
-    double trace = 0.0;         ///< Drawn; at most what the least soluble solid leaves counts.
-    double ownTrace = 0.0;      ///< The reaction's own, drawn …
+    double lnTrace = 0.0;       ///< Drawn; at most what the least soluble solid leaves counts.
+    double lnOwnTrace = 0.0;    ///< The reaction's own, drawn …
     double ownTraceBelow = 0.0; ///< … which holds while the activity lies below this. 0: none.
+};
+
+/// What a branch of a reaction needs, and how it comes.
+struct Reactant {
+    enum class Kind {
+        Dissolved, ///< Through the liquid's layer.
+        Acid,      ///< Protons, free and carried by weak acids.
+        Oxygen,    ///< From air, through liquid or an open face.
+        Gas,       ///< Nothing stores another gas at an electrode.
+        Solid      ///< In the electrode, or made from what is.
+    };
+    Kind kind = Kind::Dissolved;
+    chemistry::Branch branch = chemistry::Branch::Anodic;
+    ActivityTerm term;
+    double electronsPerUnit = 0.0;
+    bool assumed = false; ///< The reaction takes a trace of it for granted.
 };
 
 struct ReactionParameters {
@@ -33,6 +49,13 @@ struct ReactionParameters {
     double standardVolts = 0.0; ///< E0 at 25 °C, drawn.
     double gradeVolts = 0.0;    ///< Shift by the grade of the solid reagent this electrode holds.
     std::vector<ActivityTerm> terms;
+    std::vector<Reactant> reactants; ///< Of both branches; the solvent's are never short.
+};
+
+/// A dissolved species that hands protons to an electrode.
+struct Acid {
+    chemistry::SpeciesIndex species = 0;
+    double protons = 0.0;
 };
 
 /// One reaction on one phase of the electrode.
@@ -54,6 +77,8 @@ struct ElectrodeParameters {
     design::Side side = design::Side::Negative;
     std::vector<ReactionParameters> reactions; ///< By the catalogue's index.
     std::vector<RouteParameters> routes;
+    std::vector<Acid> acids;
+    std::vector<char> heldSolids; ///< By species: what its surfaces and its collector are made of.
     double liquidConductivityFactor = 1.0;
     double supplyFactor = 1.0;                ///< Of everything that comes through the liquid.
     double stillOxygenFactor = 1.0;           ///< Of dissolved oxygen besides.

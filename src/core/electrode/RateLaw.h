@@ -19,7 +19,6 @@ struct RateLaw {
     bool anodicOnly = false;       ///< The other branch does not occur.
     bool cathodicOnly = false;
     double porousCrossover = 0.0; ///< A above which a porous layer's slope doubles; 0: never.
-    double usefulShare = 1.0;     ///< Of the anodic current that reaches the leads.
 
     /// Net current of the route itself (anodic positive) with its derivative, A and A/V. At the couple's own
     /// potential the slope of a one-way route is that of the side where it does not run.

@@ -1,8 +1,9 @@
 // src/core/electrode/Transport.h - how fast reactants reach an electrode.
 //
 // Law        i_L = n F D c / δ for each dissolved reactant, combined as resistances in series. The layer is
-//            0.5 mm in still liquid, 0.1 mm stirred, never wider than the gap, and for the moment `first` as
-//            deep as diffusion reaches in 5 s, √(πDt), with what fills the pores used first. Oxygen from an
+//            0.5 mm in still liquid, 0.1 mm stirred, never wider than the gap, and at first only as deep as
+//            diffusion reaches, √(πDt), with what fills the pores used first; `first` is read after 5 s,
+//            `settled` is the limit of long times. Oxygen from an
 //            open face has a limit of its own (PorousLayer.h).
 // Units      A/m² of geometric area.
 // Source     Nernst layer: Bard & Faulkner, Electrochemical Methods, 2nd ed., ch. 1 and 5.
@@ -18,14 +19,36 @@ inline constexpr double kStillLayerMetres = 0.0005;   // from memory
 inline constexpr double kStirredLayerMetres = 0.0001; // from memory
 inline constexpr double kFirstMomentSeconds = 5.0;    // until a reading is taken (common practice, no source)
 
-/// Limit of the reaction's oxidation (anodic) or reduction; infinity when only solids and solvent take part.
-[[nodiscard]] double supplyLimit(const Situation& here, const ReactionParameters& reaction,
-                                 chemistry::Branch branch, Moment moment);
+/// How long the load has been on when a moment is read; endless for settled layers.
+[[nodiscard]] double secondsOf(Moment moment);
+
+/// What reaches an electrode `seconds` after the load came on.
+class Supplies {
+public:
+    Supplies(const Situation& here, double seconds);
+
+    /// Limit of the reaction's oxidation (anodic) or reduction; infinity when only solids and solvent take part.
+    [[nodiscard]] double limit(const ReactionParameters& reaction, chemistry::Branch branch);
+
+private:
+    [[nodiscard]] double flux(chemistry::SpeciesIndex species, double concentration) const;
+    [[nodiscard]] double protons();
+    [[nodiscard]] double oxygen(double electrons) const;
+    [[nodiscard]] double limitOf(const Reactant& reactant);
+
+    const Situation& m_here;
+    double m_seconds;
+    double m_warmth;         ///< Of every diffusivity, over 25 °C.
+    double m_undisturbed;    ///< Layer that stirring and the gap leave, m.
+    double m_obstruction;    ///< Of the paths in it.
+    double m_poresPerSecond; ///< m/s: what fills the pores is used before any has to come from outside.
+    std::optional<double> m_protons; ///< Worked out when first asked for.
+};
 
 /// The reactant that is absent altogether, if one is: not in the liquid, or a solid that neither is in the
 /// electrode nor comes of one that is.
 [[nodiscard]] std::optional<chemistry::SpeciesIndex>
-absentReactant(const Situation& here, const chemistry::Reaction& reaction, chemistry::Branch branch);
+absentReactant(const Situation& here, const ReactionParameters& reaction, chemistry::Branch branch);
 
 /// m²/s at a temperature.
 [[nodiscard]] double diffusivity(const chemistry::Species& species, double temperatureKelvin);

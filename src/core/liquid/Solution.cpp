@@ -41,7 +41,7 @@ std::optional<double> lnOverMaster(const Catalogue& catalogue, const Solution& s
                 return std::nullopt;
             }
         } else if (solution.activity[term.species] > 0.0) {
-            lnRatio += term.count * std::log(solution.activity[term.species]);
+            lnRatio += term.count * solution.lnActivity[term.species];
         } else {
             return std::nullopt;
         }

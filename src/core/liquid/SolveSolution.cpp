@@ -103,6 +103,7 @@ void LiquidSolver::takeResult() {
         }
     }
     solution.precipitates.clear();
+    solution.precipitates.reserve(m_setting.totals.masters.size()); // no more can stand side by side
     for (const SpeciesTerm& solid : result.precipitate) {
         const double moles = solid.count * solution.composition.solventKg;
         solution.precipitates.push_back(

@@ -60,6 +60,11 @@ public:
         m_unknown = initialGuess();
         m_result.molality.assign(m_rows.size(), 0.0);
         m_result.lnActivity.assign(m_rows.size(), 0.0);
+        // Solids may come and go from one answer to the next.
+        m_active.reserve(m_solids.size());
+        m_amounts.reserve(m_solids.size());
+        m_barred.reserve(m_solids.size());
+        m_result.precipitate.reserve(m_solids.size());
     }
 
     /// Whether the same rows serve.

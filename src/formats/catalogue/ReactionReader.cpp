@@ -95,7 +95,9 @@ SurfaceKinetics kineticsOf(const Context& context, JsonObject& entry, const Reac
     kinetics.anodicLimit = limitOf(entry, "anodic_limit_A_per_m2", "anodic_limit_spread");
     kinetics.cathodicLimit = limitOf(entry, "cathodic_limit_A_per_m2", "cathodic_limit_spread");
     kinetics.grownFilmLimit = limitOf(entry, "grown_film_limit_A_per_m2", "grown_film_limit_spread");
-    kinetics.hydrogenShare = entry.numberOr("hydrogen_share", 0.0, kNotNegative);
+    if (const double share = entry.numberOr("hydrogen_share", 0.0, {0.0, 1.0, true, "a share from 0 to 1"})) {
+        kinetics.parasite = chemistry::Parasite{0, share};
+    }
     kinetics.activationJoulesPerMole = 1000.0 * entry.numberOr("activation_kJ", 40.0, kNotNegative);
     (void)entry.raw("note");
     kinetics.sources = context.sourcesOf(entry);
@@ -117,9 +119,42 @@ void takeEquation(const Context& context, JsonObject& entry, Reaction& reaction)
     reaction.electrons = equation->electrons;
 }
 
+/// The one that makes hydrogen of solvent alone.
+std::optional<std::size_t> hydrogenFromSolvent(const Catalogue& catalogue) {
+    for (std::size_t i = 0; i < catalogue.reactions.size(); ++i) {
+        const auto& terms = catalogue.reactions[i].terms;
+        const auto has = [&](SpeciesIndex species, double sign) {
+            return std::any_of(terms.begin(), terms.end(), [&](const SpeciesTerm& term) {
+                return term.species == species && sign * term.count > 0.0;
+            });
+        };
+        if (has(catalogue.key.solvent, -1.0) && has(catalogue.key.hydrogenGas, 1.0)) {
+            return i;
+        }
+    }
+    return std::nullopt;
+}
+
+/// Which reaction takes the share that a metal loses to hydrogen; it may stand later.
+void linkParasite(const Context& context, JsonObject& root, SurfaceKinetics& kinetics,
+                  const std::string& id) {
+    const auto& reactions = context.catalogue.reactions;
+    const auto named = std::find_if(reactions.begin(), reactions.end(),
+                                    [&](const Reaction& other) { return other.id == id; });
+    const auto found = named != reactions.end()
+                           ? std::optional(static_cast<std::size_t>(named - reactions.begin()))
+                           : hydrogenFromSolvent(context.catalogue);
+    if (!found || (!id.empty() && named == reactions.end())) {
+        root.fail(Code::UnknownName, "hydrogen_by", "\"" + id + "\"", "the id of a reaction");
+        return;
+    }
+    kinetics.parasite->reaction = *found;
+}
+
 } // namespace
 
 void readReactions(Context& context, JsonObject& root) {
+    std::vector<std::string> hydrogenBy; // of every kinetics in turn
     root.eachObject("reactions", [&](JsonObject& entry) {
         Reaction reaction;
         reaction.id = entry.text("id");
@@ -138,11 +173,21 @@ void readReactions(Context& context, JsonObject& root) {
         });
         entry.eachObject("kinetics", [&](JsonObject& item) {
             reaction.kinetics.push_back(kineticsOf(context, item, reaction));
+            hydrogenBy.push_back(item.textOr("hydrogen_by", ""));
         });
         reaction.knownConflict = entry.textOr("known_conflict", "");
         reaction.sources = context.sourcesOf(entry);
         context.catalogue.reactions.push_back(std::move(reaction));
     });
+    for (std::size_t i = 0, next = 0; i < context.catalogue.reactions.size(); ++i) {
+        for (SurfaceKinetics& kinetics : context.catalogue.reactions[i].kinetics) {
+            const std::string& id = hydrogenBy[next++];
+            if (kinetics.parasite) {
+                linkParasite(context, root, kinetics, id);
+            }
+        }
+    }
+    indexPrecursors(context.catalogue);
     root.eachObject("left_out", [&](JsonObject& entry) {
         context.catalogue.leftOut.push_back({entry.text("equation"), entry.text("why")});
     });

@@ -112,10 +112,11 @@ double oxygenLimit(const char* air, Moment moment) {
     json["positive"]["air"] = air;
     json["electrolyte"].erase("solutes");
     const test::Filled filled(json.dump());
+    const electrode::Situation here = filled.at(design::Side::Positive);
     for (const auto& reaction : filled.compiled.electrode(design::Side::Positive).reactions) {
         if (reaction.reaction->id == "oxygen-four") {
-            return electrode::supplyLimit(filled.at(design::Side::Positive), reaction,
-                                          chemistry::Branch::Cathodic, moment);
+            return electrode::Supplies(here, electrode::secondsOf(moment))
+                .limit(reaction, chemistry::Branch::Cathodic);
         }
     }
     return -1.0;

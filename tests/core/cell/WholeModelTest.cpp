@@ -1,5 +1,6 @@
 // Laws that came with the whole model: membranes, wetted collectors, platings, spreading, heat, crossover,
 // films.
+#include "core/cell/AfterUse.h"
 #include "core/cell/Capacity.h"
 #include "core/cell/Evaluation.h"
 #include "core/cell/Heat.h"
@@ -305,17 +306,55 @@ TEST(Magnesium, LosesAShareOfItsChargeToHydrogen) {
                  {"electrolyte", water({solute("NaCl", 0.6)})}};
     const Evaluation evaluation = test::evaluated(json.dump());
     EXPECT_NEAR(evaluation.sides[0].restVolts, -1.36, 0.05);
-    // The leads get 1 - f of what dissolves.
     const test::Filled filled(json.dump());
-    const electrode::ElectrodeModel model(filled.at(Side::Negative), electrode::Moment::Settled);
+    const electrode::ElectrodeModel model(filled.at(Side::Negative),
+                                          electrode::secondsOf(electrode::Moment::Settled));
     const double volts = model.potentialAt(1.0);
     double dissolving = 0.0;
-    double other = 0.0;
+    double taken = 0.0;
+    double all = 0.0;
     for (const electrode::Route& route : model.routes()) {
-        const double amps = route.blocked == electrode::Blocked::No ? route.law.current(volts) : 0.0;
-        (amps > 0.0 ? dissolving : other) += amps;
+        const double amps = route.current(volts);
+        dissolving += amps > 0.0 ? amps : 0.0;
+        taken -= route.takenShare > 0.0 ? amps : 0.0;
+        all += amps;
     }
-    EXPECT_NEAR(0.55 * dissolving + other, 1.0, 0.02);
+    EXPECT_NEAR(all, 1.0, 1e-6) << "the leads get the rest";
+    EXPECT_NEAR(taken / dissolving, 0.45, 1e-6);
+}
+
+TEST(Magnesium, GivesItsHydrogenAsGasHeatAndLostCharge) {
+    Json json = {{"negative", electrode("magnesium", 10)},
+                 {"positive", electrode("graphite", 10)},
+                 {"electrolyte", water({solute("NaCl", 0.6)})}};
+    json["case"] = {{"material", "glass"}, {"closed", true}, {"head_space_mL", 100}};
+    const test::Filled filled(json.dump());
+    const Evaluation e = evaluate(test::catalogue(), filled.cell, {0});
+    const WorkingCouple& couple = e.sides[0].couple;
+    EXPECT_NEAR(couple.takenShare, 0.45, 0.01);
+    EXPECT_GT(e.sides[0].hydrogenAmps, 0.4 * e.sides[0].corrosionAmps);
+    const auto metal =
+        std::find_if(e.capacity.reagents.begin(), e.capacity.reagents.end(), [&](const Reagent& reagent) {
+            return reagent.side == Side::Negative &&
+                   test::catalogue().species[reagent.species].formula.phase == chemistry::Phase::Solid;
+        });
+    ASSERT_NE(metal, e.capacity.reagents.end());
+    const double used = test::catalogue().materials[filled.cell.electrodes[0].material].utilisation.value;
+    EXPECT_NEAR(metal->expectedCoulombs / metal->coulombs, (1.0 - couple.takenShare) * used, 1e-6);
+
+    // 0.01 F in the leads: 0.01 / 0.55 F of metal, and the difference as hydrogen under the lid.
+    const state::State after =
+        afterUse(filled.compiled, filled.contents, couple, e.sides[1].couple, 0.01 * 96485.33212);
+    const double dissolved = 0.5 * 0.01 / (1.0 - couple.takenShare);
+    const auto& key = test::catalogue().key;
+    const auto magnesium = *test::catalogue().findSpecies("Mg(s)");
+    EXPECT_NEAR(state::molesOf(filled.contents.state.electrodes[0], magnesium) -
+                    state::molesOf(after.electrodes[0], magnesium),
+                dissolved, 1e-9);
+    const auto hydrogen = std::find_if(after.headSpace.begin(), after.headSpace.end(),
+                                       [&](const auto& gas) { return gas.species == key.hydrogenGas; });
+    ASSERT_NE(hydrogen, after.headSpace.end());
+    EXPECT_NEAR(hydrogen->count, couple.takenShare * dissolved, 1e-9);
 }
 
 } // namespace

@@ -101,7 +101,7 @@ TEST(ElectrodeModel, CurrentRisesWithPotentialOnEveryMaterial) {
                 R"(","wetted_area_cm2":10},"positive":{"material":"copper","wetted_area_cm2":10},"electrolyte":)" +
                 liquid + "}");
             for (const Moment moment : {Moment::First, Moment::Settled}) {
-                const ElectrodeModel model(filled.at(design::Side::Negative), moment);
+                const ElectrodeModel model(filled.at(design::Side::Negative), secondsOf(moment));
                 double last = -1e300;
                 for (double volts = -3.0; volts <= 3.0; volts += 0.05) {
                     const double now = model.currentAt(volts);

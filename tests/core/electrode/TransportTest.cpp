@@ -33,13 +33,15 @@ const std::string kZinc = "Zn2+ + 2 e- = Zn(s)";
 struct Supply {
     explicit Supply(const std::string& json, Side where = Side::Positive, Moment when = Moment::Settled)
         : filled(json), side(where), moment(when) {}
+    [[nodiscard]] const ReactionParameters& reaction(const std::string& equation) const {
+        return filled.compiled.electrode(side).reactions[indexOf(equation)];
+    }
     [[nodiscard]] double limit(const std::string& equation, Branch branch) const {
-        return supplyLimit(filled.at(side), filled.compiled.electrode(side).reactions[indexOf(equation)],
-                           branch, moment);
+        const Situation here = filled.at(side);
+        return Supplies(here, secondsOf(moment)).limit(reaction(equation), branch);
     }
     [[nodiscard]] std::optional<std::string> absent(const std::string& equation, Branch branch) const {
-        const auto found =
-            absentReactant(filled.at(side), test::catalogue().reactions[indexOf(equation)], branch);
+        const auto found = absentReactant(filled.at(side), reaction(equation), branch);
         return found ? std::optional(test::catalogue().species[*found].name) : std::nullopt;
     }
     test::Filled filled;

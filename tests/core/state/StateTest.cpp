@@ -18,7 +18,8 @@ SpeciesIndex named(const char* name) {
 }
 
 double restOf(const test::Filled& filled, const Contents& contents, Side side) {
-    return electrode::ElectrodeModel(filled.compiled.at(side, contents), electrode::Moment::Settled)
+    return electrode::ElectrodeModel(filled.compiled.at(side, contents),
+                                     electrode::secondsOf(electrode::Moment::Settled))
         .potentialAt(0.0);
 }
 
@@ -123,7 +124,7 @@ TEST(Contents, AFilmCoversAsFarAsItsShare) {
         Contents contents = filled.contents;
         contents.state.electrodes[1].filmCoverage = coverage;
         return electrode::ElectrodeModel(filled.compiled.at(Side::Positive, contents),
-                                         electrode::Moment::Settled)
+                                         electrode::secondsOf(electrode::Moment::Settled))
             .currentAt(1.9);
     };
     EXPECT_GE(limitAt(0.0), limitAt(0.5));

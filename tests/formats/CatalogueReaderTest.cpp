@@ -125,6 +125,40 @@ TEST(CatalogueReader, FaultsAreNamedWithFileAndPlace) {
     EXPECT_EQ(faultOf(files).substr(0, 18), "cases.json: line 1");
 }
 
+TEST(CatalogueReader, ASpeciesHasOneEnthalpy) {
+    for (const auto& species : test::catalogue().species) {
+        EXPECT_TRUE(species.enthalpyJoulesPerMole) << species.name;
+    }
+    const auto enthalpyOf = [](const char* name) {
+        return *test::catalogue().species[*test::catalogue().findSpecies(name)].enthalpyJoulesPerMole;
+    };
+    EXPECT_NEAR(enthalpyOf("OH-"), -229990.0, 200.0) << "from the solvent's and that of its parting";
+    EXPECT_NEAR(enthalpyOf("AgCl(s)"), -127000.0, 200.0);
+    EXPECT_NE(faultOf(replaced("species.json", "\"formation\": \"H2O(l) - H+\",",
+                               "\"formation\": \"H2O(l) - H+\", \"enthalpy_kJ_per_mol\": -230,"))
+                  .find("enthalpy_kJ_per_mol"),
+              std::string::npos)
+        << "two of them could differ";
+}
+
+TEST(CatalogueReader, AShareOfHydrogenNamesItsReaction) {
+    EXPECT_NE(faultOf(replaced("reactions.json", "\"hydrogen_by\": \"hydrogen-from-acid\"",
+                               "\"hydrogen_by\": \"hydrogen-from-nowhere\""))
+                  .find("hydrogen_by"),
+              std::string::npos);
+    EXPECT_NE(faultOf(replaced("reactions.json", "\"hydrogen_share\": 0.45", "\"hydrogen_share\": 1.45"))
+                  .find("hydrogen_share"),
+              std::string::npos);
+    for (const auto& reaction : test::catalogue().reactions) {
+        for (const auto& kinetics : reaction.kinetics) {
+            if (kinetics.parasite) {
+                const auto& taker = test::catalogue().reactions[kinetics.parasite->reaction];
+                EXPECT_TRUE(taker.id.starts_with("hydrogen-from-")) << taker.id;
+            }
+        }
+    }
+}
+
 TEST(CatalogueReader, SlopesMustLeaveRoomForDetailedBalance) {
     EXPECT_EQ(faultOf(replaced("reactions.json", "\"slope_V\": 0.04,",
                                "\"slope_V\": 0.04, \"other_slope_V\": 0.12,")),

@@ -75,6 +75,22 @@ const std::vector<Potential> kPotentials = {
     {"carbon-oxidation", 0.207, kBratsch},
 };
 
+/// mV/K, Bratsch 1989; none of these gave an enthalpy.
+struct Coefficient {
+    const char* reaction;
+    double published;
+};
+
+const std::vector<Coefficient> kCoefficients = {
+    {"zn2-zn", 0.119},         {"cu2-cu", 0.011},          {"al3-al", 0.533},
+    {"mg2-mg", 0.199},         {"fe2-fe", 0.07},           {"fe3-fe2", 1.175},
+    {"pbso4-pb", -0.99},       {"pb2-pb", -0.395},         {"pbo2-pbso4", 0.326},
+    {"pbo2-pb2", -0.238},      {"ag-ag", -0.989},          {"agcl-ag", -0.645},
+    {"agbr-ag", -0.49},        {"agi-ag", -0.28},          {"ag2o-ag", -1.34},
+    {"ni2-ni", 0.146},         {"sn2-sn", -0.32},          {"hydrogen-from-water", -0.836},
+    {"oxygen-four", -0.846},   {"peroxide-water", -0.658}, {"carbon-oxidation", -0.853},
+    {"bromine-bromide", -0.5}, {"iodine-iodide", -0.234},  {"mno2-mn2", -0.609}};
+
 const chemistry::Reaction& reactionNamed(const std::string& id) {
     for (const chemistry::Reaction& reaction : catalogue().reactions) {
         if (reaction.id == id) {
@@ -101,6 +117,12 @@ std::vector<Row> potentialRows() {
         rows.push_back({"standard potential from Gibbs energies, V", reaction.equation, potential.source,
                         potential.published, gibbsVolts(reaction), Margin::Absolute, 0.010,
                         potential.whyMissed, potential.entered});
+    }
+    for (const Coefficient& coefficient : kCoefficients) {
+        const chemistry::Reaction& reaction = reactionNamed(coefficient.reaction);
+        rows.push_back({"temperature coefficient from enthalpies, mV/K", reaction.equation, kBratsch,
+                        coefficient.published, 1000.0 * reaction.standardVoltsPerKelvin, Margin::Absolute,
+                        0.1, ""});
     }
     const auto emf = [&](double molality, double published) {
         const double percent = 100.0 * molality * 0.098079 / (1.0 + molality * 0.098079);

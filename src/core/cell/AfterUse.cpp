@@ -99,10 +99,13 @@ private:
         }
     }
 
-    /// Peroxide, whose masters hold hydrogen and oxygen alone, leaves solvent and oxygen.
+    /// Peroxide leaves solvent and oxygen; what holds other elements stays.
     void fallApart(Side side, SpeciesIndex species, double moles) {
         for (const SpeciesTerm& part : chemistry::moietiesOf(m_catalogue, species)) {
             const auto& elements = m_catalogue.species[part.species].formula.elements;
+            if (elements.size() != 2 || !elements.contains("H") || !elements.contains("O")) {
+                continue;
+            }
             const double solvent = 0.5 * elements.at("H") * part.count * moles;
             const double oxygen = 0.5 * (elements.at("O") * part.count * moles - solvent);
             liquidOf(side).addMaster(part.species, -part.count * moles);

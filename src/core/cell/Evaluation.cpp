@@ -256,9 +256,8 @@ Evaluation evaluate(const CompiledCell& compiled, std::shared_ptr<const state::C
     evaluation.dryingKgPerSecond = dryingKgPerSecond(cell, contents);
     evaluation.sharedLiquidAmps = sharedLiquidAmps(evaluation.resistance, evaluation.openCircuitVolts);
     evaluation.meterVolts = settled.voltsThrough(kMeterInputOhm);
-    evaluation.heatAtRestWatts = heatWatts(catalogue, contents.state.temperatureKelvin, settled, 0.0);
-    evaluation.heatAtPowerWatts =
-        heatWatts(catalogue, contents.state.temperatureKelvin, settled, evaluation.settled.maximumPower.amps);
+    evaluation.heatAtRestWatts = heatWatts(catalogue, settled, 0.0);
+    evaluation.heatAtPowerWatts = heatWatts(catalogue, settled, evaluation.settled.maximumPower.amps);
     const double hydrogenAmps = evaluation.sides[0].hydrogenAmps + evaluation.sides[1].hydrogenAmps;
     evaluation.hydrogenM3PerSecond = hydrogenAmps / (2.0 * base::kFaraday) * kGasM3PerMole;
     if (options.curvePoints >= 2) {

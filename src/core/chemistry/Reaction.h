@@ -74,10 +74,11 @@ struct Reaction {
     std::string equation;   ///< As written in the catalogue, a reduction.
     std::string anodicName; ///< Plain words when it runs as an oxidation.
     std::string cathodicName;
-    std::vector<SpeciesTerm> terms; ///< Products positive, reactants negative, electrons left out.
-    double electrons = 1.0;         ///< n > 0, on the reactant side.
-    OffsetSpread standardVolts;     ///< E0 at 25 °C.
-    double standardVoltsPerKelvin = 0.0;
+    std::vector<SpeciesTerm> terms;      ///< Products positive, reactants negative, electrons left out.
+    double electrons = 1.0;              ///< n > 0, on the reactant side.
+    OffsetSpread standardVolts;          ///< E0 at 25 °C.
+    double standardVoltsPerKelvin = 0.0; ///< From its enthalpy, where the species' are known.
+    double thermoneutralVolts = 0.0;     ///< -ΔH / nF: what it is worth if all its enthalpy were work.
     double rateDeterminingRepeats = 1.0; ///< The stoichiometric number of the law 1/ba + 1/bc.
     double supplyElectrons = 0.0;        ///< Electrons per molecule in the supply limit; 0: same as n.
     std::vector<Trace> traces;

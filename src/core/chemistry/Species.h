@@ -45,10 +45,11 @@ struct Species {
     double molarVolumeM3 =
         0.0; ///< Per mole, partial, conventional (hydrogen ion 0), of masters and hydroxide.
     bool precipitates = false; ///< A solid or liquid that falls out as soon as it is saturated.
-    std::optional<double> gibbsJoulesPerMole; ///< Standard energy of formation at 25 °C.
-    double setchenow = 0.0;                   ///< log10 γ per mol/kg of ionic strength, for neutral species.
-    double defaultActivity = 1.0;             ///< Solids and gases; overridden where the cell knows better.
-    double acidicProtons = 0.0;               ///< How many it can hand to an electrode that consumes H+.
+    std::optional<double> gibbsJoulesPerMole;    ///< Standard energy of formation at 25 °C.
+    std::optional<double> enthalpyJoulesPerMole; ///< Standard enthalpy of formation, the only one it has.
+    double setchenow = 0.0;              ///< log10 γ per mol/kg of ionic strength, for neutral species.
+    double defaultActivity = 1.0;        ///< Solids and gases; overridden where the cell knows better.
+    double acidicProtons = 0.0;          ///< How many it can hand to an electrode that consumes H+.
     std::vector<SpeciesTerm> conductsAs; ///< Ions it counts as when salt tables are mixed; empty: itself.
     std::optional<AirLimit> airLimit;
     std::vector<std::string> sources;

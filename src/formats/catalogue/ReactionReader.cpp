@@ -67,6 +67,29 @@ void checkDetailedBalance(JsonObject& entry, const Reaction& reaction, double st
     }
 }
 
+std::optional<double> enthalpyOf(const Catalogue& catalogue, const Reaction& reaction) {
+    std::optional<double> sum = 0.0;
+    for (const SpeciesTerm& term : reaction.terms) {
+        const auto& one = catalogue.species[term.species].enthalpyJoulesPerMole;
+        sum = sum && one ? std::optional(*sum + term.count * *one) : std::nullopt;
+    }
+    return sum;
+}
+
+/// dE0/dT = (E0 - E_thermoneutral) / T: either gives the other. Stated only where an enthalpy is not known.
+void takeWarmth(const Catalogue& catalogue, JsonObject& entry, Reaction& reaction) {
+    const double volts = reaction.standardVolts.value;
+    const auto enthalpy = enthalpyOf(catalogue, reaction);
+    const auto stated = entry.maybeNumber("dE0_mV_per_K");
+    if (stated || !enthalpy) {
+        reaction.standardVoltsPerKelvin = 0.001 * stated.value_or(0.0);
+        reaction.thermoneutralVolts = volts - base::kStandardTemperature * reaction.standardVoltsPerKelvin;
+        return;
+    }
+    reaction.thermoneutralVolts = -*enthalpy / (reaction.electrons * base::kFaraday);
+    reaction.standardVoltsPerKelvin = (volts - reaction.thermoneutralVolts) / base::kStandardTemperature;
+}
+
 SurfaceKinetics kineticsOf(const Context& context, JsonObject& entry, const Reaction& reaction) {
     SurfaceKinetics kinetics;
     kinetics.surfaces = speciesList(context, entry, "on");
@@ -163,7 +186,7 @@ void readReactions(Context& context, JsonObject& root) {
         reaction.cathodicName = entry.text("cathodic_name");
         takeEquation(context, entry, reaction);
         reaction.standardVolts = {entry.number("E0_V"), entry.numberOr("E0_half_width_V", 0.0, kNotNegative)};
-        reaction.standardVoltsPerKelvin = 0.001 * entry.numberOr("dE0_mV_per_K", 0.0);
+        takeWarmth(context.catalogue, entry, reaction);
         reaction.rateDeterminingRepeats = entry.numberOr("rate_determining_repeats", 1.0, kPositive);
         reaction.supplyElectrons = entry.numberOr("supply_electrons", 0.0, kNotNegative);
         entry.eachObject("traces", [&](JsonObject& trace) {

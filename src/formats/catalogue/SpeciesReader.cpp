@@ -17,7 +17,7 @@ void linkSpecies(const Context& context, JsonObject& entry, Species& species, co
     for (const char* key :
          {"name", "formation", "log_K", "enthalpy_kJ", "diffusivity_1e-9_m2_per_s", "setchenow",
           "limiting_conductivity_1e-4_S_m2_per_mol", "default_activity", "acidic_protons", "precipitates",
-          "molar_volume_cm3_per_mol", "gibbs_kJ_per_mol", "air_limit", "sources"}) {
+          "molar_volume_cm3_per_mol", "enthalpy_kJ_per_mol", "gibbs_kJ_per_mol", "air_limit", "sources"}) {
         (void)entry.raw(key);
     }
     entry.eachNumber("conducts_as", [&](const std::string& ion, double count) {
@@ -48,6 +48,25 @@ void linkSpecies(const Context& context, JsonObject& entry, Species& species, co
                    "equal elements and charge on both sides");
     }
     species.formation->terms = std::move(*terms);
+    if (species.enthalpyJoulesPerMole) {
+        entry.fail(Code::Conflict, "enthalpy_kJ_per_mol", "beside a formation",
+                   "enthalpy_kJ of the formation alone: a species has one enthalpy");
+    }
+}
+
+/// That of a species with a formation follows from those it is formed of.
+void deriveEnthalpies(Catalogue& catalogue) {
+    for (Species& species : catalogue.species) {
+        if (!species.formation) {
+            continue;
+        }
+        std::optional<double> sum = species.formation->enthalpyJoulesPerMole;
+        for (const SpeciesTerm& term : species.formation->terms) {
+            const auto& part = catalogue.species[term.species].enthalpyJoulesPerMole;
+            sum = sum && part ? std::optional(*sum + term.count * *part) : std::nullopt;
+        }
+        species.enthalpyJoulesPerMole = sum;
+    }
 }
 
 void readKey(Context& context, JsonObject& root) {
@@ -84,6 +103,9 @@ void readSpecies(Context& context, JsonObject& root) {
         if (const auto gibbs = entry.maybeNumber("gibbs_kJ_per_mol")) {
             species.gibbsJoulesPerMole = 1000.0 * *gibbs;
         }
+        if (const auto enthalpy = entry.maybeNumber("enthalpy_kJ_per_mol")) {
+            species.enthalpyJoulesPerMole = 1000.0 * *enthalpy;
+        }
         species.acidicProtons = entry.numberOr("acidic_protons", 0.0, kNotNegative);
         entry.object("air_limit", [&](JsonObject& limit) {
             species.airLimit = AirLimit{
@@ -110,6 +132,7 @@ void readSpecies(Context& context, JsonObject& root) {
         ++index;
     });
     readKey(context, root);
+    deriveEnthalpies(context.catalogue);
     indexMoieties(context.catalogue);
 }
 

@@ -3,6 +3,7 @@
 #include "notebook/Place.h"
 #include "notebook/Replay.h"
 #include "notebook/Rows.h"
+#include "notebook/RunLevels.h"
 #include "notebook/RunStore.h"
 #include "notebook/Schema.h"
 #include "notebook/Seals.h"
@@ -12,6 +13,7 @@
 #include <cmath>
 #include <fmt/format.h>
 #include <functional>
+#include <limits>
 #include <map>
 #include <set>
 
@@ -83,9 +85,15 @@ void orphans(SQLite::Database& database, Faults& faults) {
     while (keys.executeStep()) {
         faults.push_back(fmt::format("a row of {} belongs to nothing", keys.getColumn(0).getString()));
     }
-    for (const std::string& run :
-         column(database, "SELECT DISTINCT run FROM run_chunk WHERE run NOT IN (SELECT id FROM run)")) {
-        faults.push_back(fmt::format("there are samples of a run {} that is not there", run));
+    for (const char* table : {"run_chunk", "run_tail", "channel"}) {
+        if (!database.tableExists(table)) {
+            continue; // of a later version
+        }
+        for (const std::string& run :
+             column(database, fmt::format("SELECT DISTINCT run FROM {} WHERE run NOT IN (SELECT id FROM run)",
+                                          table))) {
+            faults.push_back(fmt::format("there are samples of a run {} that is not there", run));
+        }
     }
     for (const std::string& name :
          column(database, "SELECT name FROM revision WHERE parent <> '' AND parent NOT IN "
@@ -141,17 +149,22 @@ void rows(SQLite::Database& database, Faults& faults) {
     }
 }
 
-/// What is wrong with a run's samples; empty when nothing is.
-std::string faultOf(const record::RunSamples& samples) {
-    const auto finite = [](const std::vector<double>& values) {
-        return std::all_of(values.begin(), values.end(), [](double value) { return std::isfinite(value); });
-    };
-    if (!finite(samples.seconds) || !finite(samples.volts) || !finite(samples.amps)) {
-        return "a sample is no number";
-    }
-    const auto stands = std::adjacent_find(samples.seconds.begin(), samples.seconds.end(),
-                                           [](double a, double b) { return b <= a; });
-    return stands == samples.seconds.end() ? std::string() : "its time does not rise";
+/// What is wrong with a run's samples, looked at part after part; empty when nothing is.
+std::string faultOf(SQLite::Database& database, const std::string& run) {
+    std::string fault;
+    double last = -std::numeric_limits<double>::infinity();
+    eachPart(database, run, [&](const Columns& columns) {
+        for (const std::span<const double> values : columns) {
+            const bool finite =
+                std::all_of(values.begin(), values.end(), [](double value) { return std::isfinite(value); });
+            fault = finite ? fault : "a sample is no number";
+        }
+        for (const double seconds : columns.front()) {
+            fault = !fault.empty() || seconds > last ? fault : "its time does not rise";
+            last = seconds;
+        }
+    });
+    return fault;
 }
 
 void runs(SQLite::Database& database, Faults& faults, const std::stop_token& stop) {
@@ -163,13 +176,19 @@ void runs(SQLite::Database& database, Faults& faults, const std::stop_token& sto
             return;
         }
         try {
-            const std::string fault = faultOf(samplesOf(database, run));
+            const std::string fault = faultOf(database, run);
             if (!fault.empty()) {
                 faults.push_back(placeOf(database, "run", run) + ": " + fault);
             }
         } catch (const RowFault& fault) {
             faults.push_back(placeOf(database, "run", run) + ": " + fault.text);
         }
+    }
+}
+
+void levels(SQLite::Database& database, Faults& faults) {
+    for (const std::string& run : runsWithWrongLevels(database)) {
+        faults.push_back("the outline of " + placeOf(database, "run", run) + " is not that of its samples");
     }
 }
 
@@ -204,6 +223,7 @@ std::vector<std::string> faultsIn(SQLite::Database& database, const std::stop_to
     look(circles);
     look(rows);
     look([&](SQLite::Database& in, Faults& into) { runs(in, into, stop); });
+    look(levels);
     look(history);
     return faults;
 }

@@ -45,4 +45,8 @@ std::uint64_t freeBytes(const std::string& path) {
     return problem ? 0 : space.available;
 }
 
+std::string withoutLinks(const std::string& path) {
+    return std::filesystem::is_symlink(path) ? std::filesystem::canonical(path).string() : path;
+}
+
 } // namespace anodex::notebook

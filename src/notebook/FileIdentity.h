@@ -15,6 +15,9 @@ struct FileIdentity {
 /// Symbolic links are followed; nothing where no file stands.
 [[nodiscard]] std::optional<FileIdentity> identityOf(const std::string& path);
 
+/// The file itself, where a symbolic link leads to it.
+[[nodiscard]] std::string withoutLinks(const std::string& path);
+
 /// False on file systems known to lack what a log shared between programs needs: network and FAT.
 [[nodiscard]] bool hasSharedMemory(const std::string& path);
 

@@ -6,6 +6,7 @@
 #include "notebook/FreshName.h"
 #include "notebook/Guard.h"
 #include "notebook/Rows.h"
+#include "notebook/RunChannels.h"
 #include "notebook/RunPieces.h"
 #include "notebook/Schema.h"
 #include "notebook/Seals.h"
@@ -25,28 +26,8 @@ std::int64_t single(SQLite::Database& database, const char* sql) {
     return database.execAndGet(sql).getInt64();
 }
 
-/// Rejects what is no notebook of ours before anything is changed in it. Reads the first pages only.
-void verify(SQLite::Database& database) {
-    if (single(database, "PRAGMA application_id") != kApplicationId) {
-        throw NotebookError{Code::NotANotebook, database.getFilename()};
-    }
-    const int version = versionOf(database);
-    if (version > kSchemaVersion) {
-        throw NotebookError{Code::Newer, database.getFilename()};
-    }
-    const std::string missing = version < 1 ? "its version is impossible" : missingFrom(database);
-    if (!missing.empty()) {
-        throw NotebookError{Code::Damaged, missing};
-    }
-}
-
 bool holdsSomething(const std::string& path) {
     return std::filesystem::exists(path) && std::filesystem::file_size(path) > 0;
-}
-
-/// The file itself, where a symbolic link leads to it.
-std::string withoutLinks(const std::string& path) {
-    return std::filesystem::is_symlink(path) ? std::filesystem::canonical(path).string() : path;
 }
 
 } // namespace
@@ -244,8 +225,19 @@ Answer<std::vector<record::Document>> Notebook::documents() const {
 Answer<record::RunSamples> Notebook::samples(const record::Id& run) const {
     return guarded([&] { return samplesOf(*m_database, run); });
 }
-Answer<std::vector<run::CurveSample>> Notebook::outline(const record::Id& run, RunColumn column) const {
-    return guarded([&] { return outlineOf(*m_database, run, column); });
+Answer<std::vector<record::Channel>> Notebook::channels(const record::Id& run) const {
+    return guarded([&] { return channelsOf(*m_database, run); });
+}
+Answer<void> Notebook::eachPart(const record::Id& run, const TakePart& take) const {
+    return guarded([&] { notebook::eachPart(*m_database, run, take); });
+}
+Answer<std::pair<double, double>> Notebook::span(const record::Id& run) const {
+    return guarded([&] { return spanOf(*m_database, run); });
+}
+Answer<std::vector<Bucket>> Notebook::window(const record::Id& run, const std::string& channel,
+                                             double fromSeconds, double toSeconds,
+                                             std::size_t buckets) const {
+    return guarded([&] { return windowOf(*m_database, run, channel, fromSeconds, toSeconds, buckets); });
 }
 
 Answer<Counts> Notebook::counts() const {

@@ -7,12 +7,12 @@
 //            moved, replaced or deleted meanwhile, the change is refused with Moved.
 #pragma once
 #include "core/record/Record.h"
-#include "core/run/Thinning.h"
 #include "notebook/FileIdentity.h"
 #include "notebook/History.h"
 #include "notebook/NotebookError.h"
 #include "notebook/RoleLock.h"
 #include "notebook/RunStore.h"
+#include "notebook/RunWindow.h"
 #include <functional>
 #include <memory>
 #include <stop_token>
@@ -76,8 +76,15 @@ public:
     /// Set aside or not, in the order they were written.
     [[nodiscard]] Answer<std::vector<record::Document>> documents() const;
     [[nodiscard]] Answer<record::RunSamples> samples(const record::Id& run) const;
-    [[nodiscard]] Answer<std::vector<run::CurveSample>> outline(const record::Id& run,
-                                                                RunColumn column) const;
+    [[nodiscard]] Answer<std::vector<record::Channel>> channels(const record::Id& run) const;
+    /// A part at a time, in order; memory stays flat however long the run.
+    [[nodiscard]] Answer<void> eachPart(const record::Id& run, const TakePart& take) const;
+    /// First and last second.
+    [[nodiscard]] Answer<std::pair<double, double>> span(const record::Id& run) const;
+    /// What a picture of `buckets` pixels shows of a channel from one moment to another.
+    [[nodiscard]] Answer<std::vector<Bucket>> window(const record::Id& run, const std::string& channel,
+                                                     double fromSeconds, double toSeconds,
+                                                     std::size_t buckets) const;
     [[nodiscard]] Answer<Counts> counts() const;
 
     /// One command: all changes or none, undone as one, named by `sentence`.

@@ -46,6 +46,11 @@ std::string namesOf(SQLite::Database& database, const Naming& naming, const std:
 } // namespace
 
 std::string placeOf(SQLite::Database& database, const std::string& table, const std::string& row) {
+    if (table == "run_tail" || table == "channel") {
+        const std::size_t at = row.rfind('/');
+        return fmt::format("{} of {}", table == "channel" ? "a column" : "the end",
+                           placeOf(database, "run", row.substr(0, at)));
+    }
     if (table == "run_chunk") {
         const std::size_t column = row.rfind('/');
         const std::size_t chunk =

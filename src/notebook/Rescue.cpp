@@ -4,6 +4,8 @@
 #include "notebook/Copies.h"
 #include "notebook/Guard.h"
 #include "notebook/Place.h"
+#include "notebook/RunChannels.h"
+#include "notebook/RunLevels.h"
 #include "notebook/RunStore.h"
 #include "notebook/Schema.h"
 #include "notebook/Seals.h"
@@ -18,8 +20,11 @@ namespace anodex::notebook {
 namespace {
 
 // Those a row may belong to come first.
-constexpr const char* kTables[] = {"project", "revision", "build",     "reading",        "event",
-                                   "run",     "document", "run_chunk", "import_mapping", "view_state"};
+constexpr const char* kTables[] = {"project",   "revision", "build",          "reading",
+                                   "event",     "run",      "document",       "channel",
+                                   "run_chunk", "run_tail", "import_mapping", "view_state"};
+// Files of earlier versions have none, and lose nothing by it.
+constexpr const char* kLaterTables[] = {"channel", "run_tail"};
 constexpr std::int64_t kMostProbes = 1'000'000;
 
 class Rescue {
@@ -33,6 +38,7 @@ public:
         }
         dropUnreadable();
         shortenRuns();
+        rebuildLevels(m_to);
         m_to.exec("DELETE FROM seal");
         m_to.exec("DELETE FROM table_seal");
         sealEverything(m_to);
@@ -46,7 +52,12 @@ private:
     void takeTable(const char* table) {
         try {
             if (!m_from.tableExists(table)) {
-                lose(fmt::format("the table {}", table));
+                const bool later = versionOf(m_from) < kSchemaVersion &&
+                                   std::find(std::begin(kLaterTables), std::end(kLaterTables),
+                                             std::string(table)) != std::end(kLaterTables);
+                if (!later) {
+                    lose(fmt::format("the table {}", table));
+                }
                 return;
             }
         } catch (const SQLite::Exception&) {
@@ -143,10 +154,12 @@ private:
         }
         for (const auto& [run, samples] : runs) {
             const std::int64_t sound = soundChunks(run);
-            const std::int64_t kept = std::min(samples, sound * static_cast<std::int64_t>(kChunkSamples));
-            if (kept == samples) {
+            const std::int64_t inChunks = std::min(samples, sound * static_cast<std::int64_t>(kChunkSamples));
+            if (inChunks == samples || inChunks + soundTail(run, inChunks) == samples) {
                 continue;
             }
+            const std::int64_t kept = inChunks;
+            dropTail(m_to, run);
             lose(fmt::format("{} ends after {} of {} readings", placeOf(m_to, "run", run), kept, samples));
             SQLite::Statement cut(m_to, "DELETE FROM run_chunk WHERE run = ? AND chunk >= ?");
             cut.bind(1, run);
@@ -161,17 +174,37 @@ private:
         }
     }
 
+    /// Samples of the tail that follow the chunks without a gap, as they were written.
+    std::int64_t soundTail(const std::string& run, std::int64_t from) {
+        const auto columns = static_cast<std::int64_t>(channelsOf(m_to, run).size());
+        SQLite::Statement query(
+            m_to, "SELECT sample, samples, length(data) FROM run_tail WHERE run = ? ORDER BY sample");
+        query.bind(1, run);
+        std::int64_t next = from;
+        while (query.executeStep()) {
+            const std::int64_t samples = query.getColumn(1).getInt64();
+            const bool whole = query.getColumn(0).getInt64() == next && samples > 0 &&
+                               query.getColumn(2).getInt64() == 8 * samples * columns;
+            if (!whole || differing().contains(fmt::format("{}/{}", run, next))) {
+                return 0;
+            }
+            next += samples;
+        }
+        return next - from;
+    }
+
     /// How many chunks from the first on are whole, and as they were written.
     std::int64_t soundChunks(const std::string& run) {
         SQLite::Statement query(
             m_to, "SELECT chunk, column_name, samples, length(data) FROM run_chunk WHERE run = ? "
                   "ORDER BY chunk, column_name");
         query.bind(1, run);
+        const auto perChunk = static_cast<std::int64_t>(channelsOf(m_to, run).size());
         std::int64_t columns = 0;
         while (query.executeStep()) {
             const std::int64_t chunk = query.getColumn(0).getInt64();
-            const bool whole = chunk == columns / kRunColumns &&
-                               query.getColumn(1).getInt64() == columns % kRunColumns &&
+            const bool whole = chunk == columns / perChunk &&
+                               query.getColumn(1).getInt64() == columns % perChunk &&
                                query.getColumn(3).getInt64() == 8 * query.getColumn(2).getInt64();
             const std::string row = fmt::format("{}/{}/{}", run, chunk, query.getColumn(1).getInt64());
             if (!whole || differing().contains(row)) {
@@ -179,7 +212,7 @@ private:
             }
             ++columns;
         }
-        return columns / kRunColumns;
+        return columns / perChunk;
     }
 
     /// Chunks that are not as they were written, where the damaged file can still say so.
@@ -188,7 +221,8 @@ private:
             m_differing.emplace();
             try {
                 for (const SealFault& fault : sealFaultsIn(m_from)) {
-                    if (fault.table == "run_chunk" && fault.kind == SealFault::Kind::Differs) {
+                    if ((fault.table == "run_chunk" || fault.table == "run_tail") &&
+                        fault.kind == SealFault::Kind::Differs) {
                         m_differing->insert(fault.row);
                     }
                 }

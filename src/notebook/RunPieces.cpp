@@ -2,6 +2,8 @@
 
 #include "notebook/NotebookError.h"
 #include "notebook/Rows.h"
+#include "notebook/RunChannels.h"
+#include "notebook/RunLevels.h"
 #include "notebook/RunStore.h"
 #include "notebook/Seals.h"
 
@@ -29,6 +31,7 @@ void begin(SQLite::Database& database, const record::RunHeader& run) {
     SQLite::Transaction transaction(database);
     putRow(database, run);
     sealRow(database, "run", run.id);
+    putChannels(database, run.id, usualChannels());
     execWith(database, "INSERT INTO unfinished VALUES (?)", run.id);
     transaction.commit();
 }
@@ -86,6 +89,9 @@ void discardRun(SQLite::Database& database, const record::Id& run) {
         transaction.commit();
     }
     SQLite::Transaction transaction(database);
+    dropTail(database, run);
+    dropLevels(database, run);
+    dropChannels(database, run);
     execWith(database, "DELETE FROM run WHERE id = ?", run);
     sealRow(database, "run", run);
     finishRun(database, run);

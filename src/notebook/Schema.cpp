@@ -1,5 +1,8 @@
 #include "notebook/Schema.h"
 
+#include "notebook/NotebookError.h"
+#include "notebook/RunChannels.h"
+#include "notebook/RunLevels.h"
 #include "notebook/Seals.h"
 
 #include <SQLiteCpp/SQLiteCpp.h>
@@ -55,17 +58,46 @@ constexpr const char* kSeals = R"(
         CREATE TABLE unfinished(run TEXT PRIMARY KEY NOT NULL);
 )";
 
+// Runs that grow: what their columns are, what is not yet a whole chunk, and their outlines apart from the
+// samples.
+constexpr const char* kRecording = R"(
+        CREATE TABLE channel  (run TEXT NOT NULL, number INTEGER NOT NULL, name TEXT NOT NULL, unit TEXT NOT NULL,
+                               factor REAL NOT NULL, PRIMARY KEY (run, number));
+        CREATE TABLE run_tail (run TEXT NOT NULL, sample INTEGER NOT NULL, samples INTEGER NOT NULL,
+                               data BLOB NOT NULL, PRIMARY KEY (run, sample));
+        CREATE TABLE run_level(run TEXT NOT NULL, level INTEGER NOT NULL, column_name INTEGER NOT NULL,
+                               part INTEGER NOT NULL, samples INTEGER NOT NULL, first REAL NOT NULL,
+                               last REAL NOT NULL, low REAL NOT NULL, high REAL NOT NULL,
+                               PRIMARY KEY (run, level, column_name, part)) WITHOUT ROWID;
+)";
+
 struct Step {
     int version;
     const char* sql;
 };
-constexpr Step kSteps[] = {{1, kFirst}, {2, kDocuments}, {3, kSeals}};
+constexpr Step kSteps[] = {{1, kFirst}, {2, kDocuments}, {3, kSeals}, {4, kRecording}};
 constexpr int kFirstSealed = 3;
+constexpr int kFirstRecording = 4;
+
+void nameChannels(SQLite::Database& database) {
+    std::vector<std::string> runs;
+    SQLite::Statement query(database, "SELECT id FROM run");
+    while (query.executeStep()) {
+        runs.push_back(query.getColumn(0).getString());
+    }
+    for (const std::string& run : runs) {
+        putChannels(database, run, usualChannels());
+    }
+}
 
 void take(SQLite::Database& database, const Step& step) {
     database.exec(step.sql);
     if (step.version == kFirstSealed) {
         sealEverything(database);
+    }
+    if (step.version == kFirstRecording) {
+        nameChannels(database);
+        rebuildLevels(database);
     }
     database.exec("PRAGMA user_version = " + std::to_string(step.version));
 }
@@ -150,6 +182,20 @@ std::string foreignIn(SQLite::Database& database) {
         }
     }
     return {};
+}
+
+void verify(SQLite::Database& database) {
+    if (database.execAndGet("PRAGMA application_id").getInt64() != kApplicationId) {
+        throw NotebookError{NotebookError::Code::NotANotebook, database.getFilename()};
+    }
+    const int version = versionOf(database);
+    if (version > kSchemaVersion) {
+        throw NotebookError{NotebookError::Code::Newer, database.getFilename()};
+    }
+    const std::string missing = version < 1 ? "its version is impossible" : missingFrom(database);
+    if (!missing.empty()) {
+        throw NotebookError{NotebookError::Code::Damaged, missing};
+    }
 }
 
 } // namespace anodex::notebook

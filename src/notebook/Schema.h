@@ -11,7 +11,7 @@ class Database;
 namespace anodex::notebook {
 
 inline constexpr int kApplicationId = 0x414E4F58; // "ANOX"
-inline constexpr int kSchemaVersion = 3;
+inline constexpr int kSchemaVersion = 4;
 
 /// Tables whose changes can be undone; all others are bookkeeping.
 inline constexpr const char* kUndoableTables[] = {"project", "revision", "build",   "reading",
@@ -28,5 +28,9 @@ void bringUpToDate(SQLite::Database& database);
 [[nodiscard]] std::string missingFrom(SQLite::Database& database);
 /// A table, trigger, view or index that no version of ours made; empty when there is none.
 [[nodiscard]] std::string foreignIn(SQLite::Database& database);
+
+/// Rejects what is no notebook of ours, with a NotebookError, before anything is changed in it. Reads the first
+/// pages only.
+void verify(SQLite::Database& database);
 
 } // namespace anodex::notebook

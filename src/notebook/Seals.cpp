@@ -100,35 +100,41 @@ const SealedTable& sealedTable(const std::string& name) {
     throw SQLite::Exception("no sealed table " + name);
 }
 
-std::string conditionFor(const std::string& table) {
-    // By the columns themselves, so that the table's own index finds the row.
+/// The columns of the table's own key, so that its index finds the row.
+std::vector<std::string> keyOf(const std::string& table) {
     if (table == "run_chunk") {
-        return "run = ?1 AND chunk = ?2 AND column_name = ?3";
+        return {"run", "chunk", "column_name"};
     }
-    if (table == "import_mapping") {
-        return "signature = ?1";
+    if (table == "run_tail") {
+        return {"run", "sample"};
     }
-    return table == "view_state" ? "key = ?1" : "id = ?1";
+    if (table == "channel") {
+        return {"run", "number"};
+    }
+    return {table == "import_mapping" ? "signature" : table == "view_state" ? "key" : "id"};
 }
 
-void bindRow(SQLite::Statement& query, const std::string& table, const std::string& row) {
-    if (table != "run_chunk") {
-        query.bind(1, row);
-        return;
+/// The row's name, parted from its end; the first part may hold the mark itself.
+void bindRow(SQLite::Statement& query, std::string row, std::size_t parts) {
+    for (std::size_t i = parts; i > 1; --i) {
+        const std::size_t at = row.rfind('/');
+        query.bind(static_cast<int>(i), row.substr(at + 1));
+        row.resize(at);
     }
-    const std::size_t column = row.rfind('/');
-    const std::size_t chunk = row.rfind('/', column - 1);
-    query.bind(1, row.substr(0, chunk));
-    query.bind(2, row.substr(chunk + 1, column - chunk - 1));
-    query.bind(3, row.substr(column + 1));
+    query.bind(1, row);
 }
 
 /// Of the row as it stands; none where it is gone.
 std::optional<std::int64_t> sumNow(SQLite::Database& database, const std::string& table,
                                    const std::string& row) {
-    SQLite::Statement query(
-        database, fmt::format("SELECT * FROM {} WHERE {}", sealedTable(table).name, conditionFor(table)));
-    bindRow(query, table, row);
+    const std::vector<std::string> key = keyOf(table);
+    std::string condition;
+    for (std::size_t i = 0; i < key.size(); ++i) {
+        condition += fmt::format("{}{} = ?{}", i == 0 ? "" : " AND ", key[i], i + 1);
+    }
+    SQLite::Statement query(database,
+                            fmt::format("SELECT * FROM {} WHERE {}", sealedTable(table).name, condition));
+    bindRow(query, row, key.size());
     return query.executeStep() ? std::optional(sumOf(query, 0)) : std::nullopt;
 }
 
@@ -161,6 +167,9 @@ bool tableAgrees(SQLite::Database& database, const char* table, const Seals& sea
 
 void sealEverything(SQLite::Database& database) {
     for (const SealedTable& table : kSealedTables) {
+        if (!database.tableExists(table.name)) {
+            continue; // of a later version
+        }
         SQLite::Statement rows(database, fmt::format("SELECT {}, * FROM {}", table.rowName, table.name));
         SQLite::Statement put(database, "INSERT INTO seal VALUES (?, ?, ?)");
         while (rows.executeStep()) {
@@ -210,6 +219,9 @@ std::vector<SealFault> sealFaultsIn(SQLite::Database& database) {
         return faults;
     }
     for (const SealedTable& table : kSealedTables) {
+        if (!database.tableExists(table.name)) {
+            continue; // of a later version
+        }
         Seals seals = sealsOf(database, table.name);
         if (!tableAgrees(database, table.name, seals)) {
             faults.push_back({Kind::TableDiffers, table.name, {}});

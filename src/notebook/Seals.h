@@ -32,11 +32,13 @@ inline constexpr SealedTable kSealedTables[] = {{"project", "id"},
                                                 {"run", "id"},
                                                 {"document", "id"},
                                                 {"run_chunk", "run || '/' || chunk || '/' || column_name"},
+                                                {"run_tail", "run || '/' || sample"},
+                                                {"channel", "run || '/' || number"},
                                                 {"history", "CAST(id AS TEXT)"},
                                                 {"import_mapping", "signature"},
                                                 {"view_state", "key"}};
 
-/// Seals every row as it stands: once, when a file gets its seals.
+/// Seals every row as it stands, of the tables that are there: once, when a file gets its seals.
 void sealEverything(SQLite::Database& database);
 
 /// Of the row as it stands now; takes the seal away when the row is gone.

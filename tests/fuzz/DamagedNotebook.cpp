@@ -1,6 +1,7 @@
 #include "tests/fuzz/DamagedNotebook.h"
 
 #include "notebook/Notebook.h"
+#include "notebook/RunWriter.h"
 #include "tests/support/Samples.h"
 
 #include <SQLiteCpp/SQLiteCpp.h>
@@ -51,6 +52,16 @@ constexpr const char* kStatements[] = {
     "UPDATE run_chunk SET data = 'text' WHERE rowid = 1 + {} % (SELECT max(rowid) FROM run_chunk)",
     "UPDATE run_chunk SET run = 'nobody' WHERE rowid = 1 + {} % (SELECT max(rowid) FROM run_chunk)",
     "UPDATE run_chunk SET low = low - {}",
+    "UPDATE run_tail SET data = substr(data, 9) WHERE rowid = 1 + {} % (SELECT max(rowid) FROM run_tail)",
+    "UPDATE run_tail SET data = zeroblob(length(data)) WHERE rowid = 1 + {} % (SELECT max(rowid) FROM "
+    "run_tail)",
+    "UPDATE run_tail SET sample = sample + 100000 + {} % 9",
+    "DELETE FROM run_tail WHERE rowid = 1 + {} % (SELECT max(rowid) FROM run_tail)",
+    "UPDATE channel SET factor = factor * (2 + {} % 9) WHERE name = 'current'",
+    "UPDATE channel SET name = 'current' || {} WHERE number = 1",
+    "DELETE FROM channel WHERE rowid = 1 + {} % (SELECT max(rowid) FROM channel)",
+    "UPDATE run_level SET high = high + 1 + {} WHERE column_name = 1",
+    "DELETE FROM run_level WHERE level = 1 + {} % 3",
     "UPDATE history SET changeset = x'00' WHERE id = 1 + {} % (SELECT max(id) FROM history)",
     "UPDATE history SET changeset = substr(changeset, 1, 1 + {} % 80)",
     "UPDATE history SET changeset = CAST(substr(changeset, 1, 40) || x'FF' || substr(changeset, 42) AS BLOB) "
@@ -157,6 +168,18 @@ void writeSoundNotebook(const std::filesystem::path& path, std::uint64_t seed) {
         run.build = builds[random() % builds.size()];
         run.name = fmt::format("run of {}", count);
         require(book.importRun("run", now += 1000, run, samplesFor(random, count)));
+    }
+    record::RunHeader growing;
+    growing.id = "growing";
+    growing.build = builds[0];
+    growing.name = "being recorded";
+    auto writer = notebook::RunWriter::begin(path.string(), growing,
+                                             {{"voltage", "V", 1.0}, {"current", "A", 1.0}}, "fuzz");
+    const record::RunSamples recorded = samplesFor(random, 4400);
+    for (std::size_t at = 0; writer && at < recorded.size(); at += 100) {
+        require(writer->append(
+            std::span(recorded.seconds).subspan(at, 100),
+            {std::span(recorded.volts).subspan(at, 100), std::span(recorded.amps).subspan(at, 100)}));
     }
     keep("reading", {record::Reading{"last", builds[0], {}, {}, 1.0, {}, now, "", false}});
     require(book.undo());

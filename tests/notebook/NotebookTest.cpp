@@ -214,21 +214,6 @@ TEST(Notebook, AStoppedImportLeavesNothingBehind) {
     EXPECT_EQ(b.book.samples("n7")->size(), 0U);
 }
 
-TEST(Notebook, OutlinesARunWithoutReadingIt) {
-    Book b;
-    fill(b.book);
-    const auto outline = *b.book.outline("n1", RunColumn::Volts);
-    ASSERT_EQ(outline.size(), 6U); // three chunks of 4,096
-    double high = 0.0;
-    double low = 9.0;
-    for (const auto& point : outline) {
-        high = std::max(high, point.y);
-        low = std::min(low, point.y);
-    }
-    EXPECT_DOUBLE_EQ(high, 1.5);
-    EXPECT_DOUBLE_EQ(low, 1.0);
-}
-
 TEST(Notebook, ARunsHeaderTellsItsLengthAndDuration) {
     Book b;
     fill(b.book);

@@ -154,9 +154,27 @@ std::vector<record::RunHeader> Workbench::allRuns(const record::Id& id) const {
 notebook::Answer<record::RunSamples> Workbench::samples(const record::Id& run) const {
     return m_notebook ? m_notebook->samples(run) : record::RunSamples();
 }
-notebook::Answer<std::vector<run::CurveSample>> Workbench::outline(const record::Id& run,
-                                                                   notebook::RunColumn column) const {
-    return m_notebook ? m_notebook->outline(run, column) : std::vector<run::CurveSample>();
+notebook::Answer<std::vector<run::CurveSample>> Workbench::voltageCurve(const record::Id& run,
+                                                                        std::size_t pixels) const {
+    std::vector<run::CurveSample> curve;
+    if (!m_notebook) {
+        return curve;
+    }
+    const auto span = m_notebook->span(run);
+    if (!span) {
+        return tl::unexpected(span.error());
+    }
+    const auto buckets = m_notebook->window(run, record::kVoltageChannel, span->first, span->second, pixels);
+    if (!buckets) {
+        return tl::unexpected(buckets.error());
+    }
+    for (const notebook::Bucket& bucket : *buckets) {
+        curve.push_back({bucket.fromSeconds, bucket.high});
+        if (bucket.toSeconds > bucket.fromSeconds) {
+            curve.push_back({bucket.toSeconds, bucket.low});
+        }
+    }
+    return curve;
 }
 
 void Workbench::selectRevision(const record::Id& id) {

@@ -64,8 +64,9 @@ public:
     /// Set aside or not.
     [[nodiscard]] std::vector<record::RunHeader> allRuns(const record::Id& build) const;
     [[nodiscard]] notebook::Answer<record::RunSamples> samples(const record::Id& run) const;
-    [[nodiscard]] notebook::Answer<std::vector<run::CurveSample>> outline(const record::Id& run,
-                                                                          notebook::RunColumn column) const;
+    /// Its voltage over seconds, as far as a picture so many pixels wide shows it.
+    [[nodiscard]] notebook::Answer<std::vector<run::CurveSample>> voltageCurve(const record::Id& run,
+                                                                               std::size_t pixels) const;
 
     // --- what is at hand ---
     [[nodiscard]] const record::Revision* revision() const { return m_contents.revision(m_at.revision); }

@@ -132,6 +132,17 @@ struct Document {
     bool operator==(const Document&) const = default;
 };
 
+/// A named column of a run.
+struct Channel {
+    std::string name;
+    std::string unit;    ///< Of what stands in the file.
+    double factor = 1.0; ///< By which what the device gave was multiplied: its unit, and our sign.
+    bool operator==(const Channel&) const = default;
+};
+inline constexpr const char* kTimeChannel = "time";       ///< s, the first of every run.
+inline constexpr const char* kVoltageChannel = "voltage"; ///< V
+inline constexpr const char* kCurrentChannel = "current"; ///< A, positive on discharge.
+
 /// Bulk samples of a run: parallel columns, time rising.
 struct RunSamples {
     std::vector<double> seconds;

@@ -236,18 +236,10 @@ void BenchView::refreshCurve() {
         first = std::min(first, reading.when);
     }
     const auto hours = [&](record::Millis when) { return static_cast<double>(when - first) / 3.6e6; };
-    constexpr std::int64_t kDrawWhole = 200'000;
     for (const record::RunHeader& run : build.runs) {
-        std::vector<run::CurveSample> points;
-        if (run.samples > kDrawWhole) {
-            auto outline = m_bench.outline(run.id, notebook::RunColumn::Volts);
-            points = outline ? std::move(*outline) : noCurve(outline.error());
-        } else {
-            const auto samples = m_bench.samples(run.id);
-            constexpr std::size_t kBuckets = 500;
-            points =
-                samples ? run::thinned(samples->seconds, samples->volts, kBuckets) : noCurve(samples.error());
-        }
+        constexpr std::size_t kPixels = 500;
+        auto curve = m_bench.voltageCurve(run.id, kPixels);
+        std::vector<run::CurveSample> points = curve ? std::move(*curve) : noCurve(curve.error());
         for (run::CurveSample& point : points) {
             point.x = hours(run.started) + point.x / 3600.0;
         }

@@ -19,8 +19,8 @@ void take(notebook::Answer<T> answer, T& into, std::vector<notebook::NotebookErr
 
 } // namespace
 
-RunDigestPointer digestOf(const record::RunSamples& samples) {
-    auto digest = run::digestRun(samples);
+RunDigestPointer digestOf(const run::RunSource& source) {
+    auto digest = run::digestRun(source);
     return digest ? std::make_shared<const run::RunDigest>(std::move(*digest)) : nullptr;
 }
 

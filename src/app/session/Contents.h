@@ -36,7 +36,7 @@ struct BuildSummary {
 };
 
 /// The essence of a run; null when its samples cannot be used.
-[[nodiscard]] RunDigestPointer digestOf(const record::RunSamples& samples);
+[[nodiscard]] RunDigestPointer digestOf(const run::RunSource& source);
 
 struct Contents {
     std::vector<record::Project> projects;

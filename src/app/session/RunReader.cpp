@@ -1,11 +1,40 @@
 #include "app/session/RunReader.h"
 
+#include "notebook/RunChannels.h"
 #include "wording/ErrorText.h"
 
 #include <QMetaObject>
 #include <algorithm>
+#include <optional>
 
 namespace anodex::app {
+namespace {
+
+/// A run of the notebook, part after part; what goes wrong stands in `error`, and then nothing more comes.
+run::RunSource sourceOf(const notebook::Notebook& book, const record::Id& id, const std::stop_token& stop,
+                        std::optional<notebook::NotebookError>& error) {
+    return [&book, id, &stop, &error](const std::function<void(const run::RunPart&)>& take) {
+        const auto channels = book.channels(id);
+        const auto volts = channels ? notebook::positionOf(*channels, record::kVoltageChannel) : std::nullopt;
+        const auto amps = channels ? notebook::positionOf(*channels, record::kCurrentChannel) : std::nullopt;
+        std::vector<double> none; // of a channel the run has not
+        const auto read = book.eachPart(id, [&](const notebook::Columns& columns) {
+            if (stop.stop_requested() || error) {
+                return;
+            }
+            none.resize(columns.front().size(), 0.0);
+            const auto column = [&](const std::optional<std::size_t>& position) {
+                return position ? columns[*position] : std::span(none).first(columns.front().size());
+            };
+            take({columns.front(), column(volts), column(amps)});
+        });
+        if (!read) {
+            error = read.error();
+        }
+    };
+}
+
+} // namespace
 
 RunReader::~RunReader() {
     stop();
@@ -27,10 +56,14 @@ void RunReader::read(const QString& notebook, const std::vector<record::Id>& run
             if (stop.stop_requested()) {
                 return;
             }
-            const auto samples = book ? book->samples(run) : tl::unexpected(book.error());
-            const RunDigestPointer digest = samples ? digestOf(*samples) : nullptr;
-            const QString problem =
-                samples ? QString() : QString::fromStdString(wording::errorText(samples.error()));
+            std::optional<notebook::NotebookError> error;
+            RunDigestPointer digest = book ? digestOf(sourceOf(*book, run, stop, error)) : nullptr;
+            if (stop.stop_requested()) {
+                return;
+            }
+            error = book ? error : book.error();
+            digest = error ? nullptr : digest;
+            const QString problem = error ? QString::fromStdString(wording::errorText(*error)) : QString();
             QMetaObject::invokeMethod(
                 this,
                 [this, run, digest, problem] {

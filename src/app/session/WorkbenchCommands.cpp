@@ -235,7 +235,7 @@ bool Workbench::importRun(const QString& name, record::Millis started, const rec
         report("import", done.error());
         return false;
     }
-    m_contents.digests[run.id] = digestOf(samples); // in hand: it need not be read again
+    m_contents.digests[run.id] = digestOf(run::sourceOf(samples)); // in hand: it need not be read again
     reload();
     emit said(sentence);
     return true;

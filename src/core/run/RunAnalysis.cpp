@@ -6,7 +6,25 @@
 namespace anodex::run {
 namespace {
 
-using record::RunSamples;
+struct Sample {
+    double seconds = 0.0;
+    double volts = 0.0;
+    double amps = 0.0;
+};
+
+/// Goes through a run with each sample's number and the one before it; the first stands before itself.
+template <typename Take> void eachSample(const RunSource& source, const Take& take) {
+    std::size_t number = 0;
+    Sample before;
+    source([&](const RunPart& part) {
+        for (std::size_t i = 0; i < part.seconds.size(); ++i) {
+            const Sample now{part.seconds[i], part.volts[i], part.amps[i]};
+            take(number, number == 0 ? now : before, now);
+            before = now;
+            ++number;
+        }
+    });
+}
 
 struct Segment {
     double positive = 0.0; // integral of the positive part of the first factor
@@ -45,127 +63,177 @@ Segment integrate(double dt, double i0, double i1, double v0, double v1) {
             first.discharging + second.discharging};
 }
 
-std::optional<RunError> fault(const RunSamples& samples) {
-    if (samples.size() < 2) {
-        return RunError{RunError::Code::TooFewSamples, 0};
-    }
-    for (std::size_t i = 0; i < samples.size(); ++i) {
-        if (!std::isfinite(samples.seconds[i]) || !std::isfinite(samples.volts[i]) ||
-            !std::isfinite(samples.amps[i])) {
-            return RunError{RunError::Code::NotFinite, i};
-        }
-        if (i > 0 && !(samples.seconds[i] > samples.seconds[i - 1])) {
-            return RunError{RunError::Code::TimeNotIncreasing, i};
-        }
-    }
-    return std::nullopt;
-}
-
+/// 0 of none: a source may break off in a later pass.
 double medianOf(std::vector<double> values) {
+    if (values.empty()) {
+        return 0.0;
+    }
     const auto middle = values.begin() + static_cast<std::ptrdiff_t>(values.size() / 2);
     std::nth_element(values.begin(), middle, values.end());
     return *middle;
 }
 
-double typicalStep(const RunSamples& samples) {
-    std::vector<double> steps;
-    const std::size_t stride = std::max<std::size_t>(1, samples.size() / 2000);
-    for (std::size_t i = 1; i < samples.size(); i += stride) {
-        steps.push_back(samples.seconds[i] - samples.seconds[i - 1]);
+/// What one pass can tell, and what the next need.
+class Totals {
+public:
+    void add(std::size_t number, const Sample& before, const Sample& now) {
+        m_count = number + 1;
+        if (!std::isfinite(now.seconds) || !std::isfinite(now.volts) || !std::isfinite(now.amps)) {
+            complain(RunError::Code::NotFinite, number);
+        } else if (number > 0 && !(now.seconds > before.seconds)) {
+            complain(RunError::Code::TimeNotIncreasing, number);
+        }
+        m_largestAmps = std::max(m_largestAmps, std::abs(now.amps));
+        m_analysis.maximumWatts = std::max(m_analysis.maximumWatts, now.volts * now.amps);
+        m_analysis.lastVolts = now.volts;
+        m_last = now.seconds;
+        if (number == 0) {
+            m_first = now.seconds;
+            m_analysis.firstVolts = m_analysis.lowestVolts = now.volts;
+            return;
+        }
+        m_analysis.lowestVolts = std::min(m_analysis.lowestVolts, now.volts);
+        const double dt = now.seconds - before.seconds;
+        const Segment part = integrate(dt, before.amps, now.amps, before.volts, now.volts);
+        m_analysis.dischargeCoulombs += part.positive;
+        m_analysis.chargeCoulombs += part.negative;
+        m_analysis.deliveredJoules += part.energy;
+        m_discharging += part.discharging;
+        m_voltSeconds += 0.5 * (now.volts + before.volts) * dt;
     }
-    return medianOf(std::move(steps));
-}
 
-/// From every step of the load that is large enough to stand out of the noise.
-void noteInternalResistance(const RunSamples& samples, double largestAmps, RunAnalysis& analysis) {
-    std::vector<double> ratios;
-    std::vector<double> currents;
-    for (std::size_t i = 1; i < samples.size(); ++i) {
-        const double di = samples.amps[i] - samples.amps[i - 1];
-        const double dv = samples.volts[i] - samples.volts[i - 1];
-        if (std::abs(di) > 0.2 * largestAmps && di * dv < 0.0) {
-            ratios.push_back(-dv / di);
-            currents.push_back(std::max(std::abs(samples.amps[i]), std::abs(samples.amps[i - 1])));
+    [[nodiscard]] std::optional<RunError> fault() const {
+        return m_count < 2 ? std::optional(RunError{RunError::Code::TooFewSamples, 0}) : m_fault;
+    }
+    [[nodiscard]] std::size_t count() const { return m_count; }
+    [[nodiscard]] double largestAmps() const { return m_largestAmps; }
+
+    [[nodiscard]] RunAnalysis analysis() const {
+        RunAnalysis analysis = m_analysis;
+        analysis.durationSeconds = m_last - m_first;
+        analysis.meanVolts = analysis.dischargeCoulombs > 0.0
+                                 ? analysis.deliveredJoules / analysis.dischargeCoulombs
+                                 : m_voltSeconds / analysis.durationSeconds;
+        analysis.meanDischargeAmps = m_discharging > 0.0 ? analysis.dischargeCoulombs / m_discharging : 0.0;
+        return analysis;
+    }
+
+private:
+    void complain(RunError::Code code, std::size_t number) {
+        m_fault = m_fault ? m_fault : std::optional(RunError{code, number});
+    }
+
+    RunAnalysis m_analysis;
+    std::optional<RunError> m_fault;
+    std::size_t m_count = 0;
+    double m_first = 0.0;
+    double m_last = 0.0;
+    double m_largestAmps = 0.0;
+    double m_discharging = 0.0;
+    double m_voltSeconds = 0.0;
+};
+
+/// What needs the largest current: the first load, and the steps that stand out of the noise.
+class Steps {
+public:
+    Steps(std::size_t count, double largestAmps)
+        : m_stride(std::max<std::size_t>(1, count / kTypical)), m_largestAmps(largestAmps) {}
+
+    void add(std::size_t number, const Sample& before, const Sample& now) {
+        if (!m_loaded && now.amps > 0.05 * m_largestAmps && now.amps > 0.0) {
+            m_loaded = now;
+        }
+        if (number == 0) {
+            m_first = now;
+            return;
+        }
+        if ((number - 1) % m_stride == 0) {
+            m_intervals.push_back(now.seconds - before.seconds);
+        }
+        const double di = now.amps - before.amps;
+        const double dv = now.volts - before.volts;
+        if (std::abs(di) > 0.2 * m_largestAmps && di * dv < 0.0 && m_ratios.size() < kMostSteps) {
+            m_ratios.push_back(-dv / di);
+            m_currents.push_back(std::max(std::abs(now.amps), std::abs(before.amps)));
         }
     }
-    if (!ratios.empty()) {
-        analysis.internalOhm = medianOf(std::move(ratios));
-        analysis.stepAmps = medianOf(std::move(currents));
+    /// Leaves the typical interval between two samples.
+    double finish(RunAnalysis& analysis) {
+        analysis.loadedVolts = m_loaded ? m_loaded->volts : m_first.volts;
+        analysis.loadedAmps = m_loaded ? m_loaded->amps : 0.0;
+        analysis.ranDown = m_loaded && analysis.lowestVolts < 0.5 * analysis.loadedVolts;
+        if (!m_ratios.empty()) {
+            analysis.internalOhm = medianOf(std::move(m_ratios));
+            analysis.stepAmps = medianOf(std::move(m_currents));
+        }
+        return medianOf(std::move(m_intervals));
     }
-}
 
-void noteEvents(const RunSamples& samples, double largestAmps, RunAnalysis& analysis) {
+private:
+    static constexpr std::size_t kTypical = 2000;        // intervals looked at
+    static constexpr std::size_t kMostSteps = 1'000'000; // of the load; more tell nothing new
+
+    std::size_t m_stride;
+    double m_largestAmps;
+    Sample m_first;
+    std::optional<Sample> m_loaded;
+    std::vector<double> m_intervals;
+    std::vector<double> m_ratios;
+    std::vector<double> m_currents;
+};
+
+void noteEvents(const RunSource& source, double largestAmps, double typicalInterval, RunAnalysis& analysis) {
     const double on = 0.05 * largestAmps;
-    const double gap = std::max(10.0 * typicalStep(samples), 1e-9);
-    const auto add = [&](RunEvent::Kind kind, std::size_t i, double value) {
+    const double gap = std::max(10.0 * typicalInterval, 1e-9);
+    const auto add = [&](RunEvent::Kind kind, double seconds, double value) {
         if (analysis.events.size() < kMostEvents) {
-            analysis.events.push_back({kind, samples.seconds[i], value});
+            analysis.events.push_back({kind, seconds, value});
         }
     };
     bool reversed = false;
-    for (std::size_t i = 0; i < samples.size(); ++i) {
-        const double before = i == 0 ? 0.0 : samples.amps[i - 1];
-        if (i > 0 && samples.seconds[i] - samples.seconds[i - 1] > gap) {
-            add(RunEvent::Kind::Gap, i - 1, samples.seconds[i] - samples.seconds[i - 1]);
+    eachSample(source, [&](std::size_t number, const Sample& last, const Sample& now) {
+        const double before = number == 0 ? 0.0 : last.amps;
+        if (now.seconds - last.seconds > gap) {
+            add(RunEvent::Kind::Gap, last.seconds, now.seconds - last.seconds);
         }
-        if (samples.amps[i] > on && before <= on) {
-            add(RunEvent::Kind::LoadOn, i, samples.amps[i]);
-        } else if (samples.amps[i] <= on && before > on) {
-            add(RunEvent::Kind::LoadOff, i, samples.amps[i]);
+        if (now.amps > on && before <= on) {
+            add(RunEvent::Kind::LoadOn, now.seconds, now.amps);
+        } else if (now.amps <= on && before > on) {
+            add(RunEvent::Kind::LoadOff, now.seconds, now.amps);
         }
-        if (samples.amps[i] < -on && before >= -on) {
-            add(RunEvent::Kind::ChargeOn, i, samples.amps[i]);
+        if (now.amps < -on && before >= -on) {
+            add(RunEvent::Kind::ChargeOn, now.seconds, now.amps);
         }
-        if (samples.volts[i] < 0.0 && !reversed) {
-            add(RunEvent::Kind::Reversed, i, samples.volts[i]);
+        if (now.volts < 0.0 && !reversed) {
+            add(RunEvent::Kind::Reversed, now.seconds, now.volts);
         }
-        reversed = samples.volts[i] < 0.0;
-    }
+        reversed = now.volts < 0.0;
+    });
 }
 
 } // namespace
 
-tl::expected<RunAnalysis, RunError> analyseRun(const RunSamples& samples) {
-    if (const auto problem = fault(samples)) {
+tl::expected<RunAnalysis, RunError> analyseRun(const RunSource& source) {
+    Totals totals;
+    eachSample(source, [&](std::size_t number, const Sample& before, const Sample& now) {
+        totals.add(number, before, now);
+    });
+    if (const auto problem = totals.fault()) {
         return tl::unexpected(*problem);
     }
-    RunAnalysis analysis;
-    double discharging = 0.0;
-    double voltSeconds = 0.0;
-    double largestAmps = std::abs(samples.amps.front());
-    for (std::size_t i = 1; i < samples.size(); ++i) {
-        const double dt = samples.seconds[i] - samples.seconds[i - 1];
-        const Segment part =
-            integrate(dt, samples.amps[i - 1], samples.amps[i], samples.volts[i - 1], samples.volts[i]);
-        analysis.dischargeCoulombs += part.positive;
-        analysis.chargeCoulombs += part.negative;
-        analysis.deliveredJoules += part.energy;
-        discharging += part.discharging;
-        voltSeconds += 0.5 * (samples.volts[i] + samples.volts[i - 1]) * dt;
-        largestAmps = std::max(largestAmps, std::abs(samples.amps[i]));
-    }
-    for (std::size_t i = 0; i < samples.size(); ++i) {
-        analysis.maximumWatts = std::max(analysis.maximumWatts, samples.volts[i] * samples.amps[i]);
-    }
-    analysis.durationSeconds = samples.seconds.back() - samples.seconds.front();
-    analysis.meanVolts = analysis.dischargeCoulombs > 0.0
-                             ? analysis.deliveredJoules / analysis.dischargeCoulombs
-                             : voltSeconds / analysis.durationSeconds;
-    analysis.meanDischargeAmps = discharging > 0.0 ? analysis.dischargeCoulombs / discharging : 0.0;
-    analysis.firstVolts = samples.volts.front();
-    analysis.lastVolts = samples.volts.back();
-    analysis.lowestVolts = *std::min_element(samples.volts.begin(), samples.volts.end());
-    const auto loaded = std::find_if(samples.amps.begin(), samples.amps.end(),
-                                     [&](double amps) { return amps > 0.05 * largestAmps && amps > 0.0; });
-    const auto at = loaded == samples.amps.end() ? 0 : loaded - samples.amps.begin();
-    analysis.loadedVolts = samples.volts[static_cast<std::size_t>(at)];
-    analysis.loadedAmps = loaded == samples.amps.end() ? 0.0 : *loaded;
-    analysis.ranDown = loaded != samples.amps.end() && analysis.lowestVolts < 0.5 * analysis.loadedVolts;
-    if (largestAmps > 0.0) {
-        noteInternalResistance(samples, largestAmps, analysis);
-    }
-    noteEvents(samples, largestAmps, analysis);
+    RunAnalysis analysis = totals.analysis();
+    Steps steps(totals.count(), totals.largestAmps());
+    eachSample(source, [&](std::size_t number, const Sample& before, const Sample& now) {
+        steps.add(number, before, now);
+    });
+    const double typicalInterval = steps.finish(analysis);
+    noteEvents(source, totals.largestAmps(), typicalInterval, analysis);
+    analysis.samples = totals.count();
     return analysis;
+}
+
+tl::expected<RunAnalysis, RunError> analyseRun(const record::RunSamples& samples) {
+    return analyseRun(sourceOf(samples));
 }
 
 } // namespace anodex::run

@@ -5,7 +5,7 @@
 // Units      SI. Current positive while the cell delivers it.
 // Errors     RunError names the first sample at fault; nothing throws.
 #pragma once
-#include "core/record/Record.h"
+#include "core/run/RunSource.h"
 #include <cstddef>
 #include <optional>
 #include <tl/expected.hpp>
@@ -27,6 +27,7 @@ struct RunEvent {
 };
 
 struct RunAnalysis {
+    std::size_t samples = 0;
     double durationSeconds = 0.0;
     double dischargeCoulombs = 0.0;
     double chargeCoulombs = 0.0;
@@ -47,6 +48,8 @@ struct RunAnalysis {
 
 inline constexpr std::size_t kMostEvents = 200;
 
+/// Goes through the source three times; memory does not grow with the run.
+[[nodiscard]] tl::expected<RunAnalysis, RunError> analyseRun(const RunSource& source);
 [[nodiscard]] tl::expected<RunAnalysis, RunError> analyseRun(const record::RunSamples& samples);
 
 } // namespace anodex::run

@@ -7,24 +7,39 @@ namespace {
 
 constexpr std::size_t kBuckets = 500; // more than a screen has columns to show
 
-std::vector<double> deliveredSoFar(const record::RunSamples& samples) {
-    std::vector<double> coulombs(samples.size(), 0.0);
-    for (std::size_t i = 1; i < samples.size(); ++i) {
-        const double charge =
-            0.5 * (samples.amps[i] + samples.amps[i - 1]) * (samples.seconds[i] - samples.seconds[i - 1]);
-        coulombs[i] = coulombs[i - 1] + std::max(charge, 0.0);
-    }
-    return coulombs;
+/// Voltage over the charge delivered so far.
+std::vector<CurveSample> voltsOverCoulombs(const RunSource& source, std::size_t samples) {
+    Thinner thinner(samples, kBuckets);
+    double coulombs = 0.0;
+    double seconds = 0.0;
+    double amps = 0.0;
+    bool first = true;
+    source([&](const RunPart& part) {
+        for (std::size_t i = 0; i < part.seconds.size(); ++i) {
+            const double charge = 0.5 * (part.amps[i] + amps) * (part.seconds[i] - seconds);
+            coulombs += first ? 0.0 : std::max(charge, 0.0);
+            first = false;
+            seconds = part.seconds[i];
+            amps = part.amps[i];
+            thinner.add(coulombs, part.volts[i]);
+        }
+    });
+    return thinner.curve();
 }
 
 } // namespace
 
-tl::expected<RunDigest, RunError> digestRun(const record::RunSamples& samples) {
-    auto analysis = analyseRun(samples);
+tl::expected<RunDigest, RunError> digestRun(const RunSource& source) {
+    auto analysis = analyseRun(source);
     if (!analysis) {
         return tl::unexpected(analysis.error());
     }
-    return RunDigest{std::move(*analysis), thinned(deliveredSoFar(samples), samples.volts, kBuckets)};
+    const std::size_t samples = analysis->samples;
+    return RunDigest{std::move(*analysis), voltsOverCoulombs(source, samples)};
+}
+
+tl::expected<RunDigest, RunError> digestRun(const record::RunSamples& samples) {
+    return digestRun(sourceOf(samples));
 }
 
 } // namespace anodex::run

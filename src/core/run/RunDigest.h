@@ -15,6 +15,7 @@ struct RunDigest {
 };
 
 /// Charging does not take delivered charge back: the curve never runs to the left.
+[[nodiscard]] tl::expected<RunDigest, RunError> digestRun(const RunSource& source);
 [[nodiscard]] tl::expected<RunDigest, RunError> digestRun(const record::RunSamples& samples);
 
 } // namespace anodex::run

@@ -4,28 +4,51 @@
 
 namespace anodex::run {
 
+void Thinner::add(double x, double y) {
+    const At here{m_next++, {x, y}};
+    if (m_count <= 2 * m_buckets || m_buckets == 0) {
+        m_curve.push_back(here.sample);
+        return;
+    }
+    while (here.number >= (m_bucket + 1) * m_count / m_buckets) {
+        close();
+    }
+    if (!m_open) {
+        m_low = m_high = here;
+        m_open = true;
+    }
+    if (y < m_low.sample.y) {
+        m_low = here;
+    }
+    if (y >= m_high.sample.y) {
+        m_high = here;
+    }
+}
+
+void Thinner::close() {
+    if (m_open) {
+        const bool lowFirst = m_low.number <= m_high.number;
+        m_curve.push_back((lowFirst ? m_low : m_high).sample);
+        m_curve.push_back((lowFirst ? m_high : m_low).sample);
+    }
+    m_open = false;
+    ++m_bucket;
+}
+
+std::vector<CurveSample> Thinner::curve() const {
+    Thinner finished = *this;
+    finished.close();
+    return std::move(finished.m_curve);
+}
+
 std::vector<CurveSample> thinned(std::span<const double> xs, std::span<const double> ys,
                                  std::size_t buckets) {
     const std::size_t count = std::min(xs.size(), ys.size());
-    std::vector<CurveSample> curve;
-    if (count <= 2 * buckets || buckets == 0) {
-        for (std::size_t i = 0; i < count; ++i) {
-            curve.push_back({xs[i], ys[i]});
-        }
-        return curve;
+    Thinner thinner(count, buckets);
+    for (std::size_t i = 0; i < count; ++i) {
+        thinner.add(xs[i], ys[i]);
     }
-    for (std::size_t b = 0; b < buckets; ++b) {
-        const std::size_t from = b * count / buckets;
-        const std::size_t to = (b + 1) * count / buckets;
-        const auto [low, high] = std::minmax_element(ys.begin() + static_cast<std::ptrdiff_t>(from),
-                                                     ys.begin() + static_cast<std::ptrdiff_t>(to));
-        const auto lowAt = static_cast<std::size_t>(low - ys.begin());
-        const auto highAt = static_cast<std::size_t>(high - ys.begin());
-        for (const std::size_t i : {std::min(lowAt, highAt), std::max(lowAt, highAt)}) {
-            curve.push_back({xs[i], ys[i]});
-        }
-    }
-    return curve;
+    return thinner.curve();
 }
 
 } // namespace anodex::run

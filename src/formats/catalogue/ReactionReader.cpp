@@ -118,7 +118,8 @@ SurfaceKinetics kineticsOf(const Context& context, JsonObject& entry, const Reac
     kinetics.anodicLimit = limitOf(entry, "anodic_limit_A_per_m2", "anodic_limit_spread");
     kinetics.cathodicLimit = limitOf(entry, "cathodic_limit_A_per_m2", "cathodic_limit_spread");
     kinetics.grownFilmLimit = limitOf(entry, "grown_film_limit_A_per_m2", "grown_film_limit_spread");
-    if (const double share = entry.numberOr("hydrogen_share", 0.0, {0.0, 1.0, true, "a share from 0 to 1"})) {
+    const double share = entry.numberOr("hydrogen_share", 0.0, {0.0, 0.95, true, "a share from 0 to 0.95"});
+    if (share > 0.0) {
         kinetics.parasite = chemistry::Parasite{0, share};
     }
     kinetics.activationJoulesPerMole = 1000.0 * entry.numberOr("activation_kJ", 40.0, kNotNegative);

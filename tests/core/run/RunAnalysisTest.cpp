@@ -1,9 +1,11 @@
 #include "core/run/RunAnalysis.h"
+#include "core/run/RunDigest.h"
 #include "tests/support/Samples.h"
 
 #include <cmath>
 #include <gtest/gtest.h>
 #include <limits>
+#include <span>
 
 namespace anodex::run {
 namespace {
@@ -133,6 +135,51 @@ TEST(RunAnalysis, ARestNeverLoaded) {
     EXPECT_FALSE(run->ranDown);
     EXPECT_NEAR(run->meanVolts, 1.1, 1e-12);
     EXPECT_EQ(run->deliveredJoules, 0.0);
+}
+
+/// The same samples in parts of uneven length.
+RunSource inParts(const record::RunSamples& samples) {
+    return [&samples](const std::function<void(const RunPart&)>& take) {
+        for (std::size_t at = 0, length = 1; at < samples.size();
+             at += length, length = 1 + (7 * length) % 13) {
+            const std::size_t count = std::min(length, samples.size() - at);
+            take({std::span(samples.seconds).subspan(at, count), std::span(samples.volts).subspan(at, count),
+                  std::span(samples.amps).subspan(at, count)});
+            length = count;
+        }
+    };
+}
+
+TEST(RunAnalysis, DoesNotDependOnHowTheRunIsParted) {
+    record::RunSamples run = test::straightDischarge(0.1, 3600.0, 501);
+    for (std::size_t i = 100; i < 200; ++i) {
+        run.amps[i] = i % 10 < 5 ? 0.0 : -0.05;
+    }
+    const RunAnalysis whole = *analyseRun(run);
+    const RunAnalysis parted = *analyseRun(inParts(run));
+    EXPECT_EQ(parted.samples, 501U);
+    EXPECT_EQ(parted.dischargeCoulombs, whole.dischargeCoulombs);
+    EXPECT_EQ(parted.chargeCoulombs, whole.chargeCoulombs);
+    EXPECT_EQ(parted.internalOhm, whole.internalOhm);
+    EXPECT_EQ(parted.lowestVolts, whole.lowestVolts);
+    ASSERT_EQ(parted.events.size(), whole.events.size());
+    EXPECT_GT(whole.events.size(), 10U);
+    run.seconds[77] = run.seconds[76];
+    EXPECT_EQ(analyseRun(inParts(run)).error().sample, 77U);
+}
+
+TEST(RunAnalysis, ASourceThatBreaksOffInALaterPassIsSurvived) {
+    const record::RunSamples run = test::straightDischarge(0.1, 3600.0, 5000);
+    for (const int passes : {1, 2, 3}) {
+        int asked = 0;
+        const auto digest = digestRun([&](const std::function<void(const RunPart&)>& take) {
+            if (asked++ < passes) {
+                take({run.seconds, run.volts, run.amps});
+            }
+        });
+        ASSERT_TRUE(digest) << passes;
+        EXPECT_EQ(digest->analysis.samples, 5000U);
+    }
 }
 
 } // namespace

@@ -41,7 +41,7 @@ TEST(RunDigest, StaysSmallHoweverLongTheRun) {
 }
 
 TEST(RunDigest, PassesOnWhatIsWrongWithTheRun) {
-    EXPECT_EQ(digestRun({}).error().code, RunError::Code::TooFewSamples);
+    EXPECT_EQ(digestRun(record::RunSamples{}).error().code, RunError::Code::TooFewSamples);
     record::RunSamples samples = test::straightDischarge(0.1, 10.0, 5);
     samples.seconds[3] = samples.seconds[2];
     const auto wrong = digestRun(samples);

@@ -4,22 +4,20 @@
 // The edit figure drives the real window: from the moment a key, wheel or drag event is sent to the end of
 // the paint that shows the new value, over every starter cell and the demo's designs.
 #include "app/frame/MainWindow.h"
-#include "app/widgets/picture/Picture.h"
+#include "bench/Edits.h"
+#include "bench/Measure.h"
 #include "core/cell/Doubt.h"
 #include "core/charge/Charge.h"
 #include "core/design/Resolve.h"
 #include "core/liquid/SolveSolution.h"
 #include "core/shelf/Screening.h"
 #include "formats/CellFile.h"
-#include "formats/EmbeddedData.h"
 #include "formats/ShelfFile.h"
 #include "formats/catalogue/CatalogueReader.h"
 #include "tests/fuzz/RandomDesign.h"
 
 #include <QApplication>
-#include <QKeyEvent>
 #include <QTemporaryDir>
-#include <QWheelEvent>
 #include <algorithm>
 #include <array>
 #include <chrono>
@@ -31,37 +29,7 @@
 namespace {
 
 using namespace anodex;
-using Clock = std::chrono::steady_clock;
-
-double millisecondsSince(Clock::time_point start) {
-    return std::chrono::duration<double, std::milli>(Clock::now() - start).count();
-}
-
-/// True once a figure missed its target: then the program ends with 1.
-bool& anythingMissed() {
-    static bool missed = false;
-    return missed;
-}
-
-void report(const char* what, std::vector<double> times, double target) {
-    std::sort(times.begin(), times.end());
-    const auto at = [&](double share) {
-        return times[static_cast<std::size_t>(share * static_cast<double>(times.size() - 1))];
-    };
-    anythingMissed() = anythingMissed() || at(0.95) > target;
-    std::printf("%-40s n %4zu   median %7.2f ms   p95 %7.2f ms   worst %7.2f ms   target %6.1f ms %s\n", what,
-                times.size(), at(0.5), at(0.95), times.back(), target, at(0.95) <= target ? "met" : "MISSED");
-}
-
-std::vector<design::CellDesign> starters() {
-    std::vector<design::CellDesign> designs;
-    for (const formats::EmbeddedFile& file : formats::embeddedFiles()) {
-        if (file.name.starts_with("starters/")) {
-            designs.push_back(*formats::readCellFile(file.content));
-        }
-    }
-    return designs;
-}
+using namespace anodex::bench;
 
 /// The homemade cells of the reference tests and two hundred random designs.
 std::vector<design::CellDesign> modelCells(const chemistry::Catalogue& catalogue) {
@@ -180,50 +148,6 @@ void benchScreening(const chemistry::Catalogue& catalogue) {
     report("a shelf screened", {took}, 10'000.0);
 }
 
-enum class Gesture { Key, Wheel, Drag };
-
-void sendMouse(QWidget& target, QEvent::Type type, const QPointF& at) {
-    const bool moving = type == QEvent::MouseMove;
-    QMouseEvent mouse(type, at, target.mapToGlobal(at), moving ? Qt::NoButton : Qt::LeftButton,
-                      type == QEvent::MouseButtonRelease ? Qt::NoButton : Qt::LeftButton, Qt::NoModifier);
-    QApplication::sendEvent(&target, &mouse);
-}
-
-/// One edit: an event goes to the section, then everything pending is handled and painted. Of a drag the move
-/// is timed, as the hand sees it; pressing changes nothing, and releasing writes to the disk.
-double editOnce(app::MainWindow& window, app::Picture& section, const QString& id, Gesture gesture,
-                int turn) {
-    const app::PictureItem* item = section.item(id);
-    if (item == nullptr) {
-        return 0.0;
-    }
-    const QPointF at = item->area.center();
-    const QPointF away = at + (turn % 2 == 0 ? QPointF(9, -9) : QPointF(-9, 9));
-    if (gesture == Gesture::Drag) {
-        sendMouse(section, QEvent::MouseButtonPress, at);
-    }
-    const auto start = Clock::now();
-    if (gesture == Gesture::Key) {
-        section.focusItem(id);
-        QKeyEvent key(QEvent::KeyPress, Qt::Key_Plus, Qt::NoModifier, QStringLiteral("+"));
-        QApplication::sendEvent(&section, &key);
-    } else if (gesture == Gesture::Wheel) {
-        QWheelEvent wheel(at, section.mapToGlobal(at), {}, QPoint(0, -120), Qt::NoButton, Qt::NoModifier,
-                          Qt::NoScrollPhase, false);
-        QApplication::sendEvent(&section, &wheel);
-    } else {
-        sendMouse(section, QEvent::MouseMove, away);
-    }
-    // Laying out and painting is what these two posted events do; nothing else waits.
-    QCoreApplication::sendPostedEvents(nullptr, QEvent::LayoutRequest);
-    QCoreApplication::sendPostedEvents(&window, QEvent::UpdateRequest);
-    const double took = millisecondsSince(start);
-    if (gesture == Gesture::Drag) {
-        sendMouse(section, QEvent::MouseButtonRelease, away);
-    }
-    return took;
-}
-
 void benchWindow(const chemistry::Catalogue& catalogue) {
     const QTemporaryDir folder;
     app::Services services = app::desktopServices();
@@ -239,28 +163,7 @@ void benchWindow(const chemistry::Catalogue& catalogue) {
     for (const record::Revision& revision : bench.revisions()) {
         designs.push_back(revision.design);
     }
-    const QStringList handles = {QStringLiteral("gap"), QStringLiteral("negative.area"),
-                                 QStringLiteral("positive.thickness"), QStringLiteral("positive.area")};
-    constexpr int kEdits = 504;
-    std::vector<double> edits[3];
-    std::vector<double> all;
-    for (const design::CellDesign& design : designs) {
-        bench.startDesign(design);
-        window.showStation(QStringLiteral("cell"));
-        QCoreApplication::processEvents();
-        auto* section = window.findChild<app::Picture*>(QStringLiteral("section"));
-        for (int i = 0; i < kEdits / static_cast<int>(designs.size()); ++i) {
-            const int gesture = i % 3;
-            const double took =
-                editOnce(window, *section, handles[i / 3 % 4], static_cast<Gesture>(gesture), i / 12);
-            edits[gesture].push_back(took);
-            all.push_back(took);
-        }
-    }
-    report("edit to painted value, keys", edits[0], 16.0);
-    report("edit to painted value, wheel", edits[1], 16.0);
-    report("edit to painted value, drag", edits[2], 16.0);
-    report("edit to painted value, all", all, 16.0);
+    benchEdits(bench, window, designs, 16.0);
 }
 
 /// Ten million samples: stored, opened again, and on the screen.

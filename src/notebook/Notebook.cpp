@@ -12,10 +12,10 @@
 #include "notebook/Seals.h"
 
 #include <SQLiteCpp/VariadicBind.h>
-#include <array>
+#include <boost/uuid/random_generator.hpp>
+#include <boost/uuid/uuid_io.hpp>
 #include <filesystem>
 #include <fmt/format.h>
-#include <random>
 
 namespace anodex::notebook {
 namespace {
@@ -33,15 +33,7 @@ bool holdsSomething(const std::string& path) {
 } // namespace
 
 record::Id newId() {
-    std::random_device device;
-    std::array<std::uint32_t, 4> words{};
-    for (std::uint32_t& word : words) {
-        word = device();
-    }
-    words[1] = (words[1] & 0xFFFF0FFFU) | 0x00004000U;
-    words[2] = (words[2] & 0x3FFFFFFFU) | 0x80000000U;
-    return fmt::format("{:08x}-{:04x}-{:04x}-{:04x}-{:04x}{:08x}", words[0], words[1] >> 16U,
-                       words[1] & 0xFFFFU, words[2] >> 16U, words[2] & 0xFFFFU, words[3]);
+    return boost::uuids::to_string(boost::uuids::random_generator()());
 }
 
 Notebook::Notebook(Notebook&&) noexcept = default;

@@ -113,6 +113,10 @@ void recordCommand(SQLite::Database& database, const std::string& sentence, reco
         change();
         changeset = session.changeset();
     }
+    if (changeset.empty()) {
+        transaction.commit(); // it stood so already: nothing to undo, and what was undone can still be redone
+        return;
+    }
     sealChanged(database, changeset);
     forget(database, "undone = 1");
     SQLite::Statement insert(

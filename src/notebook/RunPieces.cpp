@@ -8,6 +8,7 @@
 #include "notebook/Seals.h"
 
 #include <SQLiteCpp/SQLiteCpp.h>
+#include <algorithm>
 #include <chrono>
 #include <thread>
 
@@ -17,7 +18,8 @@ namespace {
 using Clock = std::chrono::steady_clock;
 
 constexpr auto kLongestPiece = std::chrono::milliseconds(20);
-// Who waits tries again now and then: without a pause it might never find the moment between two pieces.
+// Who waits tries again now and then: without a pause as long as the piece it might never find the moment
+// between two of them.
 constexpr auto kPause = std::chrono::milliseconds(10);
 constexpr int kChunksDroppedAtOnce = 64;
 
@@ -62,9 +64,10 @@ void storeRun(SQLite::Database& database, const record::RunHeader& run, const re
     begin(database, run);
     try {
         for (std::size_t from = 0; from < samples.size();) {
+            const auto began = Clock::now();
             from = piece(database, run.id, samples, from, progress, stop);
             if (from < samples.size()) {
-                std::this_thread::sleep_for(kPause);
+                std::this_thread::sleep_for(std::max<Clock::duration>(kPause, Clock::now() - began));
             }
         }
     } catch (...) {

@@ -338,6 +338,19 @@ TEST(Notebook, ReadsWhereItMayNotWrite) {
     b.book = b.open(OpenMode::Write);
 }
 
+TEST(Notebook, ACommandThatChangesNothingIsNoStep) {
+    Book b;
+    fill(b.book);
+    const std::size_t steps = b.book.history()->size();
+    const std::string before = b.dump();
+    EXPECT_EQ(*b.book.undo(), "run");
+    ASSERT_TRUE(b.book.commit("as it was", 9, {project(), reading("m1", 1.09)}));
+    EXPECT_EQ(b.book.history()->size(), steps);
+    EXPECT_EQ(*b.book.redo(), "run") << "what was undone is not lost to it";
+    EXPECT_EQ(b.dump(), before);
+    EXPECT_TRUE(b.book.check()->empty());
+}
+
 TEST(Notebook, IdsAreUuidsAndDiffer) {
     const record::Id one = newId();
     EXPECT_EQ(one.size(), 36U);

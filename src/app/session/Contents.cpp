@@ -3,6 +3,8 @@
 #include "core/record/MeasuredValue.h"
 
 #include <algorithm>
+#include <type_traits>
+#include <variant>
 
 namespace anodex::app {
 namespace {
@@ -14,6 +16,21 @@ void take(notebook::Answer<T> answer, T& into, std::vector<notebook::NotebookErr
         into = std::move(*answer);
     } else {
         problems.push_back(answer.error());
+    }
+}
+
+/// In the place of the row with the same id, or new; in order of time, where it has one.
+template <typename Row, typename Time> void put(std::vector<Row>& rows, const Row& row, Time time) {
+    const auto same =
+        std::find_if(rows.begin(), rows.end(), [&](const Row& other) { return other.id == row.id; });
+    if (same != rows.end()) {
+        *same = row;
+    } else {
+        rows.push_back(row);
+    }
+    if constexpr (!std::is_same_v<Time, std::nullptr_t>) {
+        std::stable_sort(rows.begin(), rows.end(),
+                         [&](const Row& a, const Row& b) { return a.*time < b.*time; });
     }
 }
 
@@ -68,15 +85,81 @@ std::vector<notebook::NotebookError> Contents::load(const notebook::Notebook& no
         app::take(notebook.readings(one.id), summary.readings, problems);
         app::take(notebook.events(one.id), summary.events, problems);
         app::take(notebook.runs(one.id), summary.allRuns, problems);
-        using record::ReadingQuantity;
-        summary.openCircuit =
-            record::measuredValue(summary.readings, summary.events, ReadingQuantity::OpenCircuitVoltage);
-        summary.shortCircuit =
-            record::measuredValue(summary.readings, summary.events, ReadingQuantity::ShortCircuitCurrent);
+        findMeasured(summary);
         addRuns(summary);
         builds.push_back(std::move(summary));
     }
     return problems;
+}
+
+void Contents::findMeasured(BuildSummary& summary) {
+    using record::ReadingQuantity;
+    summary.openCircuit =
+        record::measuredValue(summary.readings, summary.events, ReadingQuantity::OpenCircuitVoltage);
+    summary.shortCircuit =
+        record::measuredValue(summary.readings, summary.events, ReadingQuantity::ShortCircuitCurrent);
+}
+
+void Contents::apply(const std::vector<notebook::Change>& changes) {
+    for (const notebook::Change& change : changes) {
+        std::visit([this](const auto& row) { apply(row); }, change);
+    }
+}
+
+void Contents::apply(const record::Project& project) {
+    put(projects, project, &record::Project::created);
+}
+void Contents::apply(const record::Revision& revision) {
+    put(revisions, revision, &record::Revision::created);
+}
+void Contents::apply(const record::Document& document) {
+    put(documents, document, nullptr);
+}
+
+void Contents::apply(const record::Build& build) {
+    if (BuildSummary* known = summaryOf(build.id)) {
+        known->build = build;
+    } else {
+        BuildSummary summary;
+        summary.build = build;
+        builds.push_back(std::move(summary));
+    }
+    std::stable_sort(builds.begin(), builds.end(), [](const BuildSummary& a, const BuildSummary& b) {
+        return a.build.built < b.build.built;
+    });
+}
+
+void Contents::apply(const record::Reading& reading) {
+    if (BuildSummary* summary = summaryOf(reading.build)) {
+        put(summary->readings, reading, &record::Reading::when);
+        findMeasured(*summary);
+    }
+}
+
+void Contents::apply(const record::Event& event) {
+    if (BuildSummary* summary = summaryOf(event.build)) {
+        put(summary->events, event, &record::Event::when);
+        findMeasured(*summary);
+    }
+}
+
+void Contents::apply(const record::RunHeader& run) {
+    if (BuildSummary* summary = summaryOf(run.build)) {
+        put(summary->allRuns, run, &record::RunHeader::started);
+        summary->runs.clear();
+        summary->digests.clear();
+        summary->readingRuns = false;
+        for (const record::RunHeader& one : summary->allRuns) {
+            std::erase(unreadRuns, one.id);
+        }
+        addRuns(*summary);
+    }
+}
+
+BuildSummary* Contents::summaryOf(const record::Id& build) {
+    const auto found = std::find_if(builds.begin(), builds.end(),
+                                    [&](const BuildSummary& summary) { return summary.build.id == build; });
+    return found == builds.end() ? nullptr : &*found;
 }
 
 void Contents::addRuns(BuildSummary& summary) {

@@ -48,6 +48,8 @@ struct Contents {
 
     /// Reads everything but samples anew. The problems, if any; what could be read is there all the same.
     [[nodiscard]] std::vector<notebook::NotebookError> load(const notebook::Notebook& notebook);
+    /// What a command changed, without reading anything again.
+    void apply(const std::vector<notebook::Change>& changes);
     /// A run was read; builds that have it know its essence now.
     void take(const record::Id& run, const RunDigestPointer& digest);
     [[nodiscard]] const record::Revision* revision(const record::Id& id) const;
@@ -58,6 +60,15 @@ struct Contents {
     [[nodiscard]] std::string freshName(std::string stem) const;
 
 private:
+    void apply(const record::Project& project);
+    void apply(const record::Revision& revision);
+    void apply(const record::Build& build);
+    void apply(const record::Reading& reading);
+    void apply(const record::Event& event);
+    void apply(const record::RunHeader& run);
+    void apply(const record::Document& document);
+    [[nodiscard]] BuildSummary* summaryOf(const record::Id& build);
+    static void findMeasured(BuildSummary& summary);
     void addRuns(BuildSummary& summary);
 };
 

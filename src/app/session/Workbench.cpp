@@ -295,13 +295,15 @@ bool Workbench::commit(const QString& sentence, const std::vector<notebook::Chan
     const auto done = m_notebook->commit(sentence.toStdString(), m_services.now(), changes);
     if (done) {
         m_at = after;
+        m_contents.apply(changes);
+        showContents();
     } else {
         if (done.error().code == notebook::NotebookError::Code::Moved) {
             m_pending = Pending{sentence, changes, after};
         }
         report("commit", done.error());
+        reload();
     }
-    reload();
     m_idle.start();
     return done.has_value();
 }

@@ -179,11 +179,12 @@ void putRow(SQLite::Database& database, const record::Event& event) {
 }
 
 void putRow(SQLite::Database& database, const record::RunHeader& run) {
+    // Its length is not the caller's to change: it may be growing while its name is edited.
     SQLite::Statement put(
         database, "INSERT INTO run (id, build, name, started, samples, duration, set_aside) VALUES (?, ?, ?, "
                   "?, ?, ?, ?) "
                   "ON CONFLICT(id) DO UPDATE SET name = excluded.name, started = excluded.started, "
-                  "samples = excluded.samples, duration = excluded.duration, set_aside = excluded.set_aside");
+                  "set_aside = excluded.set_aside");
     SQLite::bind(put, run.id, run.build, run.name, run.started, run.samples, run.durationSeconds,
                  run.setAside ? 1 : 0);
     put.exec();

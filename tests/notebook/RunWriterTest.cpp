@@ -157,8 +157,11 @@ TEST_F(Recording, OneRecordsAndAnotherEditsMeanwhile) {
     appendTo(writer, 0, 10);
     record::RunHeader renamed = editor->runs("b1")->back();
     renamed.name = "with the new felt";
+    appendTo(writer, 10, 5);
     ASSERT_TRUE(editor->commit("rename", 9, {renamed}));
-    appendTo(writer, 10, 4100);
+    EXPECT_EQ(reader().runs("b1")->back().samples, 15) << "the editor knew of ten";
+    EXPECT_EQ(reader().samples("n2")->size(), 15U);
+    appendTo(writer, 15, 4095);
     EXPECT_EQ(reader().runs("b1")->back().name, "with the new felt");
     EXPECT_EQ(reader().runs("b1")->back().samples, 4110);
     EXPECT_EQ(*editor->undo(), "rename");

@@ -27,10 +27,11 @@ using electrode::Route;
 /// How much of the couple's current another reaction takes on the spot.
 void takeParasite(const ElectrodeModel& model, double restVolts, double loadVolts, double growth,
                   WorkingCouple& couple) {
+    constexpr double kMostTaken = 0.95; // as the catalogue allows; some always reaches the leads
     for (const Route& route : model.routes()) {
         if (route.takenShare > 0.0 && route.host == couple.reaction && growth > 0.0) {
             const double taken = route.current(restVolts) - route.current(loadVolts);
-            couple.takenShare += std::max(taken, 0.0) / growth;
+            couple.takenShare = std::min(couple.takenShare + std::max(taken, 0.0) / growth, kMostTaken);
             couple.taker = route.reaction;
         }
     }

@@ -150,9 +150,7 @@ void benchScreening(const chemistry::Catalogue& catalogue) {
 
 void benchWindow(const chemistry::Catalogue& catalogue) {
     const QTemporaryDir folder;
-    app::Services services = app::desktopServices();
-    services.documentsFolder = folder.path();
-    services.settingsFile.clear();
+    const app::Services services = servicesIn(folder);
     app::Theme theme;
     theme.apply(*qApp, app::ThemeChoice::Light);
     app::Workbench bench(catalogue, services);
@@ -177,9 +175,7 @@ void benchLongRun(const chemistry::Catalogue& catalogue) {
         samples.volts.push_back(1.1 - 4e-8 * static_cast<double>(i));
         samples.amps.push_back(i % 7200 < 3600 ? 0.02 : 0.0);
     }
-    app::Services services = app::desktopServices();
-    services.documentsFolder = folder.path();
-    services.settingsFile.clear();
+    const app::Services services = servicesIn(folder);
     app::Theme theme;
     theme.apply(*qApp, app::ThemeChoice::Light);
     const auto importing = Clock::now();
@@ -194,10 +190,7 @@ void benchLongRun(const chemistry::Catalogue& catalogue) {
     const auto opening = Clock::now();
     app::Workbench bench(catalogue, services);
     app::MainWindow window(bench, theme);
-    window.show();
-    bench.openNotebook(QString::fromStdString(path), false);
-    window.showStation(QStringLiteral("bench"));
-    QCoreApplication::processEvents();
+    showBench(bench, window, path);
     report("ten million samples, curve on the screen", {millisecondsSince(opening)}, 1000.0);
     while (bench.build()->readingRuns) {
         QCoreApplication::processEvents(QEventLoop::AllEvents, 10);

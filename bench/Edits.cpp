@@ -56,6 +56,20 @@ double editOnce(app::MainWindow& window, app::Picture& section, const QString& i
 
 } // namespace
 
+app::Services servicesIn(const QTemporaryDir& folder) {
+    app::Services services = app::desktopServices();
+    services.documentsFolder = folder.path();
+    services.settingsFile.clear();
+    return services;
+}
+
+void showBench(app::Workbench& bench, app::MainWindow& window, const std::string& path) {
+    window.show();
+    bench.openNotebook(QString::fromStdString(path), false);
+    window.showStation(QStringLiteral("bench"));
+    QCoreApplication::processEvents();
+}
+
 void benchEdits(app::Workbench& bench, app::MainWindow& window,
                 const std::vector<design::CellDesign>& designs, double target) {
     const QStringList handles = {QStringLiteral("gap"), QStringLiteral("negative.area"),

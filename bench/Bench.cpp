@@ -14,6 +14,7 @@
 #include "formats/CellFile.h"
 #include "formats/ShelfFile.h"
 #include "formats/catalogue/CatalogueReader.h"
+#include "tests/app/Importing.h"
 #include "tests/fuzz/RandomDesign.h"
 
 #include <QApplication>
@@ -158,7 +159,7 @@ void benchWindow(const chemistry::Catalogue& catalogue) {
     window.show();
     window.openDemo();
     std::vector<design::CellDesign> designs = starters();
-    for (const record::Revision& revision : bench.revisions()) {
+    for (const record::Revision& revision : bench.contents().revisions) {
         designs.push_back(revision.design);
     }
     benchEdits(bench, window, designs, 16.0);
@@ -181,10 +182,10 @@ void benchLongRun(const chemistry::Catalogue& catalogue) {
     const auto importing = Clock::now();
     {
         app::Workbench bench(catalogue, services);
-        bench.openNotebook(QString::fromStdString(path), true);
+        bench.files().open(QString::fromStdString(path), true);
         bench.startDesign(starters().front());
         bench.writeDownBuild();
-        bench.importRun(QStringLiteral("weeks"), 0, samples, {}, {});
+        app::importRun(bench, QStringLiteral("weeks"), 0, samples);
     }
     report("ten million samples, stored", {millisecondsSince(importing)}, 20'000.0);
     const auto opening = Clock::now();
@@ -192,7 +193,7 @@ void benchLongRun(const chemistry::Catalogue& catalogue) {
     app::MainWindow window(bench, theme);
     showBench(bench, window, path);
     report("ten million samples, curve on the screen", {millisecondsSince(opening)}, 1000.0);
-    while (bench.build()->readingRuns) {
+    while (bench.selection().build()->readingRuns) {
         QCoreApplication::processEvents(QEventLoop::AllEvents, 10);
     }
     report("ten million samples, analysed aside", {millisecondsSince(opening)}, 10'000.0);

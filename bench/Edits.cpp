@@ -65,7 +65,7 @@ app::Services servicesIn(const QTemporaryDir& folder) {
 
 void showBench(app::Workbench& bench, app::MainWindow& window, const std::string& path) {
     window.show();
-    bench.openNotebook(QString::fromStdString(path), false);
+    bench.files().open(QString::fromStdString(path), false);
     window.showStation(QStringLiteral("bench"));
     QCoreApplication::processEvents();
 }

@@ -25,6 +25,19 @@ void settle(int milliseconds) {
     }
 }
 
+/// Every view; curves and charge are faces of the couple.
+QStringList picturesWanted() {
+    QStringList pictures;
+    for (const anodex::app::ViewEntry& view : anodex::app::viewList()) {
+        pictures << view.id;
+        if (view.id == QLatin1String("couple")) {
+            pictures << "curves"
+                     << "charge";
+        }
+    }
+    return pictures;
+}
+
 } // namespace
 
 int main(int argc, char** argv) {
@@ -65,7 +78,7 @@ int main(int argc, char** argv) {
     window.resize(size.value(0).toInt(), size.value(1).toInt());
     window.show();
     if (parser.isSet("notebook")) {
-        bench.openNotebook(parser.value("notebook"), false);
+        bench.files().open(parser.value("notebook"), false);
     } else if (parser.isSet("cell")) {
         QFile file(parser.value("cell"));
         const bool opened = file.open(QIODevice::ReadOnly);
@@ -78,13 +91,10 @@ int main(int argc, char** argv) {
     } else if (!parser.isSet("empty")) {
         window.openDemo();
     }
-    for (const QString& view :
-         {QString("notebook"), QString("couple"), QString("curves"), QString("charge"), QString("cell"),
-          QString("bench"), QString("judge"), QString("shelf"), QString("catalogue")}) {
+    for (const QString& view : picturesWanted()) {
         if (parser.isSet("only") && parser.value("only") != view) {
             continue;
         }
-        // Curves and charge are faces of the couple.
         const bool face = view == "charge" || view == "curves";
         const QString station = face ? QString("couple") : view;
         window.showStation(station);

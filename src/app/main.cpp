@@ -59,6 +59,7 @@ int main(int argc, char** argv) {
     application.endOnSignals();
     app::Theme theme;
     theme.apply(application, storedTheme(services.settingsFile));
+    const app::Aside::AwaitAll untilAllEnded; // work aside speaks of the catalogue until it ends
     app::Workbench bench(*catalogue, services);
     app::MainWindow window(bench, theme);
     application.setFaulted([&](const QString& text) { window.strip()->refuse(text); });
@@ -69,8 +70,8 @@ int main(int argc, char** argv) {
     if (parser.isSet(demo)) {
         window.openDemo();
     } else if (!files.isEmpty() || QFileInfo::exists(last)) {
-        if (bench.openNotebook(files.isEmpty() ? last : files.front(), false)) {
-            const QString station = bench.remembered(QStringLiteral("station"));
+        if (bench.files().open(files.isEmpty() ? last : files.front(), false)) {
+            const QString station = bench.store().remembered(QStringLiteral("station"));
             window.showStation(station.isEmpty() ? QStringLiteral("notebook") : station);
         }
     }
@@ -79,8 +80,8 @@ int main(int argc, char** argv) {
     }
     const int result = QApplication::exec();
     application.setFaulted({});
-    if (bench.hasNotebook() && !bench.isDemo()) {
-        settings.setValue(QStringLiteral("lastNotebook"), QFileInfo(bench.notebookPath()).absoluteFilePath());
+    if (bench.store().isOpen() && !bench.files().isDemo()) {
+        settings.setValue(QStringLiteral("lastNotebook"), QFileInfo(bench.store().path()).absoluteFilePath());
     }
     return result;
 }

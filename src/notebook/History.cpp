@@ -1,5 +1,6 @@
 #include "notebook/History.h"
 
+#include "formats/SaidJson.h"
 #include "notebook/Changeset.h"
 #include "notebook/Schema.h"
 #include "notebook/Seals.h"
@@ -48,7 +49,7 @@ private:
 };
 
 /// Applies the newest done entry backwards, or the oldest undone one forwards.
-std::string step(SQLite::Database& database, bool back) {
+Taken step(SQLite::Database& database, bool back) {
     SQLite::Transaction transaction(database);
     std::int64_t id = 0;
     std::string sentence;
@@ -79,7 +80,7 @@ std::string step(SQLite::Database& database, bool back) {
     mark.exec();
     sealRow(database, "history", std::to_string(id));
     transaction.commit();
-    return sentence;
+    return {formats::readSaid(sentence), rowsTouched(changeset)};
 }
 
 /// Steps that `condition` names, with their seals.
@@ -101,7 +102,7 @@ void forget(SQLite::Database& database, const char* condition) {
 
 } // namespace
 
-void recordCommand(SQLite::Database& database, const std::string& sentence, record::Millis now,
+void recordCommand(SQLite::Database& database, const base::Said& said, record::Millis now,
                    const std::function<void()>& before, const std::function<void()>& change) {
     SQLite::Transaction transaction(database);
     if (before) {
@@ -122,7 +123,7 @@ void recordCommand(SQLite::Database& database, const std::string& sentence, reco
     SQLite::Statement insert(
         database, "INSERT INTO history (happened, sentence, changeset, undone) VALUES (?, ?, ?, 0)");
     insert.bind(1, now);
-    insert.bind(2, sentence);
+    insert.bind(2, formats::writeSaid(said));
     insert.bind(3, changeset.data(), static_cast<int>(changeset.size()));
     insert.exec();
     sealRow(database, "history", std::to_string(database.getLastInsertRowid()));
@@ -131,10 +132,10 @@ void recordCommand(SQLite::Database& database, const std::string& sentence, reco
     transaction.commit();
 }
 
-std::string undoLast(SQLite::Database& database) {
+Taken undoLast(SQLite::Database& database) {
     return step(database, true);
 }
-std::string redoNext(SQLite::Database& database) {
+Taken redoNext(SQLite::Database& database) {
     return step(database, false);
 }
 
@@ -143,7 +144,8 @@ std::vector<HistoryEntry> historyEntries(SQLite::Database& database) {
     SQLite::Statement query(database, "SELECT id, happened, sentence, undone FROM history ORDER BY id");
     while (query.executeStep()) {
         entries.push_back({query.getColumn(0).getInt64(), query.getColumn(1).getInt64(),
-                           query.getColumn(2).getString(), query.getColumn(3).getInt() != 0});
+                           formats::readSaid(query.getColumn(2).getString()),
+                           query.getColumn(3).getInt() != 0});
     }
     return entries;
 }

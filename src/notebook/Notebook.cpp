@@ -14,8 +14,10 @@
 #include <SQLiteCpp/VariadicBind.h>
 #include <boost/uuid/random_generator.hpp>
 #include <boost/uuid/uuid_io.hpp>
+#include <chrono>
 #include <filesystem>
 #include <fmt/format.h>
+#include <thread>
 
 namespace anodex::notebook {
 namespace {
@@ -24,6 +26,28 @@ using Code = NotebookError::Code;
 
 std::int64_t single(SQLite::Database& database, const char* sql) {
     return database.execAndGet(sql).getInt64();
+}
+
+constexpr auto kPause = std::chrono::milliseconds(10);
+
+Step asItIsNow(SQLite::Database& database, Taken taken) {
+    Step step{std::move(taken.said), {}, {}};
+    for (const auto& [table, row] : taken.rows) {
+        if (auto now = rowOf(database, table, row)) {
+            step.now.push_back(std::move(*now));
+        } else {
+            step.gone.push_back(row);
+        }
+    }
+    return step;
+}
+
+/// As it stands in the file while its samples are being written.
+record::RunHeader unfinished(record::RunHeader run, const record::RunSamples& samples) {
+    run.samples = static_cast<std::int64_t>(samples.size());
+    run.durationSeconds = samples.size() > 0 ? samples.seconds.back() - samples.seconds.front() : 0.0;
+    run.setAside = true;
+    return run;
 }
 
 bool holdsSomething(const std::string& path) {
@@ -245,10 +269,14 @@ Answer<Counts> Notebook::counts() const {
     });
 }
 
-Answer<void> Notebook::commit(const std::string& sentence, record::Millis now,
+Answer<std::int64_t> Notebook::changesOfOthers() const {
+    return guarded([&] { return single(*m_database, "PRAGMA data_version"); });
+}
+
+Answer<void> Notebook::commit(const base::Said& said, record::Millis now,
                               const std::vector<Change>& changes) {
     return changing([&] {
-        recordCommand(*m_database, sentence, now, {}, [&] {
+        recordCommand(*m_database, said, now, {}, [&] {
             for (const Change& change : changes) {
                 std::visit([&](const auto& row) { putRow(*m_database, row); }, change);
             }
@@ -256,29 +284,70 @@ Answer<void> Notebook::commit(const std::string& sentence, record::Millis now,
     });
 }
 
-Answer<void> Notebook::importRun(const std::string& sentence, record::Millis now, record::RunHeader run,
-                                 const record::RunSamples& samples,
-                                 const std::function<void(double)>& progress, const std::stop_token& stop) {
-    return changing([&] {
-        run.samples = static_cast<std::int64_t>(samples.size());
-        run.durationSeconds = samples.size() > 0 ? samples.seconds.back() - samples.seconds.front() : 0.0;
-        run.setAside = true;
-        storeRun(*m_database, run, samples, progress, stop);
-        // What is recorded is only that it comes in.
-        recordCommand(
-            *m_database, sentence, now, [&] { finishRun(*m_database, run.id); },
-            [&] {
-                run.setAside = false;
-                putRow(*m_database, run);
-            });
-    });
+Answer<std::size_t> Notebook::importPiece(const record::RunHeader& run, const record::RunSamples& samples,
+                                          std::size_t from) {
+    auto stored = changing([&] { return storePiece(*m_database, unfinished(run, samples), samples, from); });
+    if (!stored) {
+        // The disk that had no room for the run may have none for this either: it is done at the next
+        // opening.
+        (void)dropImport(run.id);
+    }
+    return stored;
 }
 
-Answer<std::string> Notebook::undo() {
-    return changing([&] { return undoLast(*m_database); });
+Answer<record::RunHeader> Notebook::finishImport(const base::Said& said, record::Millis now,
+                                                 const record::RunHeader& run,
+                                                 const record::RunSamples& samples) {
+    record::RunHeader whole = unfinished(run, samples);
+    whole.setAside = false;
+    // What is recorded is only that it comes in.
+    const auto done = changing([&] {
+        recordCommand(
+            *m_database, said, now, [&] { finishRun(*m_database, run.id); },
+            [&] { putRow(*m_database, whole); });
+    });
+    return done ? Answer<record::RunHeader>(whole) : tl::unexpected(done.error());
 }
-Answer<std::string> Notebook::redo() {
-    return changing([&] { return redoNext(*m_database); });
+
+Answer<void> Notebook::dropImport(const record::Id& run) {
+    return guarded([&] { discardRun(*m_database, run); });
+}
+
+Answer<void> Notebook::importRun(const base::Said& said, record::Millis now, const record::RunHeader& run,
+                                 const record::RunSamples& samples,
+                                 const std::function<void(double)>& progress, const std::stop_token& stop) {
+    for (std::size_t from = 0;;) {
+        const auto began = std::chrono::steady_clock::now();
+        const auto stored = importPiece(run, samples, from);
+        if (!stored) {
+            return tl::unexpected(stored.error());
+        }
+        from = *stored;
+        if (progress) {
+            progress(static_cast<double>(from) /
+                     static_cast<double>(std::max<std::size_t>(samples.size(), 1)));
+        }
+        if (stop.stop_requested()) {
+            const auto dropped = dropImport(run.id);
+            return tl::unexpected(dropped ? NotebookError{Code::Stopped, {}} : dropped.error());
+        }
+        if (from >= samples.size()) {
+            break;
+        }
+        // Who waits tries again now and then: without a pause as long as the piece it might never find the
+        // moment between two of them.
+        std::this_thread::sleep_for(
+            std::max<std::chrono::steady_clock::duration>(kPause, std::chrono::steady_clock::now() - began));
+    }
+    const auto finished = finishImport(said, now, run, samples);
+    return finished ? Answer<void>() : tl::unexpected(finished.error());
+}
+
+Answer<Step> Notebook::undo() {
+    return changing([&] { return asItIsNow(*m_database, undoLast(*m_database)); });
+}
+Answer<Step> Notebook::redo() {
+    return changing([&] { return asItIsNow(*m_database, redoNext(*m_database)); });
 }
 Answer<std::vector<HistoryEntry>> Notebook::history() const {
     return guarded([&] { return historyEntries(*m_database); });

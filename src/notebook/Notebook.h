@@ -7,6 +7,7 @@
 //            moved, replaced or deleted meanwhile, the change is refused with Moved.
 #pragma once
 #include "core/record/Record.h"
+#include "notebook/Change.h"
 #include "notebook/FileIdentity.h"
 #include "notebook/History.h"
 #include "notebook/NotebookError.h"
@@ -18,7 +19,6 @@
 #include <stop_token>
 #include <string>
 #include <tl/expected.hpp>
-#include <variant>
 #include <vector>
 
 namespace SQLite {
@@ -26,10 +26,6 @@ class Database;
 }
 
 namespace anodex::notebook {
-
-/// A record as it shall be from now on: new when its id is new.
-using Change = std::variant<record::Project, record::Revision, record::Build, record::Reading, record::Event,
-                            record::RunHeader, record::Document>;
 
 enum class OpenMode { Create, Write, Read };
 
@@ -86,19 +82,29 @@ public:
                                                      double fromSeconds, double toSeconds,
                                                      std::size_t buckets) const;
     [[nodiscard]] Answer<Counts> counts() const;
+    /// A number that is another one once another connection, such as a recorder's, has changed the file.
+    [[nodiscard]] Answer<std::int64_t> changesOfOthers() const;
 
-    /// One command: all changes or none, undone as one, named by `sentence`.
-    [[nodiscard]] Answer<void> commit(const std::string& sentence, record::Millis now,
+    /// One command: all changes or none, undone as one, called `said`.
+    [[nodiscard]] Answer<void> commit(const base::Said& said, record::Millis now,
                                       const std::vector<Change>& changes);
     /// Stores a run with its samples, in pieces that keep nobody waiting; only the last, which brings it in,
     /// is a command. Undoing sets the run aside; its samples stay. Stopped or failed, nothing of it is left.
-    [[nodiscard]] Answer<void> importRun(const std::string& sentence, record::Millis now,
-                                         record::RunHeader run, const record::RunSamples& samples,
+    [[nodiscard]] Answer<void> importRun(const base::Said& said, record::Millis now,
+                                         const record::RunHeader& run, const record::RunSamples& samples,
                                          const std::function<void(double)>& progress = {},
                                          const std::stop_token& stop = {});
-    /// The sentence of what was undone; empty text when there was nothing.
-    [[nodiscard]] Answer<std::string> undo();
-    [[nodiscard]] Answer<std::string> redo();
+    /// The same, piece by piece, for who has other things to do between them: each stores what fits into 20 ms
+    /// from sample `from` on and gives the sample to go on from. A piece that failed leaves nothing of the run.
+    [[nodiscard]] Answer<std::size_t> importPiece(const record::RunHeader& run,
+                                                  const record::RunSamples& samples, std::size_t from);
+    /// After the last piece: the run comes in, as a command. It, as it is now.
+    [[nodiscard]] Answer<record::RunHeader> finishImport(const base::Said& said, record::Millis now,
+                                                         const record::RunHeader& run,
+                                                         const record::RunSamples& samples);
+    [[nodiscard]] Answer<void> dropImport(const record::Id& run);
+    [[nodiscard]] Answer<Step> undo();
+    [[nodiscard]] Answer<Step> redo();
     [[nodiscard]] Answer<std::vector<HistoryEntry>> history() const;
 
     /// Remembered outside the history: where the window stood, how a logger's file is read.

@@ -45,6 +45,9 @@ void bindOptional(SQLite::Statement& statement, int index, const std::optional<d
     }
 }
 
+constexpr const char* kProjects = "SELECT id, name, created FROM project";
+constexpr const char* kEvents = "SELECT id, build, happened, text, changes_cell FROM event";
+constexpr const char* kRuns = "SELECT id, build, name, started, samples, duration, set_aside FROM run";
 constexpr const char* kRevisions =
     "SELECT id, project, parent, name, design, created, set_aside FROM revision";
 constexpr const char* kBuilds =
@@ -52,6 +55,21 @@ constexpr const char* kBuilds =
 constexpr const char* kReadings =
     "SELECT id, build, quantity, side, value, load_ohm, taken, note, struck FROM reading";
 constexpr const char* kDocuments = "SELECT id, kind, name, text, set_aside FROM document";
+
+record::Project projectFrom(SQLite::Statement& query) {
+    return {query.getColumn(0).getString(), query.getColumn(1).getString(), query.getColumn(2).getInt64()};
+}
+
+record::Event eventFrom(SQLite::Statement& query) {
+    return {query.getColumn(0).getString(), query.getColumn(1).getString(), query.getColumn(2).getInt64(),
+            query.getColumn(3).getString(), query.getColumn(4).getInt() != 0};
+}
+
+record::RunHeader runFrom(SQLite::Statement& query) {
+    return {query.getColumn(0).getString(),  query.getColumn(1).getString(), query.getColumn(2).getString(),
+            query.getColumn(3).getInt64(),   query.getColumn(4).getInt64(),  query.getColumn(5).getDouble(),
+            query.getColumn(6).getInt() != 0};
+}
 
 record::Revision revisionFrom(SQLite::Statement& query) {
     record::Revision row;
@@ -191,13 +209,8 @@ void putRow(SQLite::Database& database, const record::RunHeader& run) {
 }
 
 std::vector<record::Project> projectRows(SQLite::Database& database) {
-    std::vector<record::Project> rows;
-    SQLite::Statement query(database, "SELECT id, name, created FROM project ORDER BY created, rowid");
-    while (query.executeStep()) {
-        rows.push_back(
-            {query.getColumn(0).getString(), query.getColumn(1).getString(), query.getColumn(2).getInt64()});
-    }
-    return rows;
+    SQLite::Statement query(database, std::string(kProjects) + " ORDER BY created, rowid");
+    return allOf(query, projectFrom);
 }
 
 std::vector<record::Revision> revisionRows(SQLite::Database& database) {
@@ -217,32 +230,15 @@ std::vector<record::Reading> readingRows(SQLite::Database& database, const Id& b
 }
 
 std::vector<record::Event> eventRows(SQLite::Database& database, const Id& build) {
-    std::vector<record::Event> rows;
-    SQLite::Statement query(
-        database,
-        "SELECT id, build, happened, text, changes_cell FROM event WHERE build = ? ORDER BY happened, rowid");
+    SQLite::Statement query(database, std::string(kEvents) + " WHERE build = ? ORDER BY happened, rowid");
     query.bind(1, build);
-    while (query.executeStep()) {
-        rows.push_back({query.getColumn(0).getString(), query.getColumn(1).getString(),
-                        query.getColumn(2).getInt64(), query.getColumn(3).getString(),
-                        query.getColumn(4).getInt() != 0});
-    }
-    return rows;
+    return allOf(query, eventFrom);
 }
 
 std::vector<record::RunHeader> runRows(SQLite::Database& database, const Id& build) {
-    std::vector<record::RunHeader> rows;
-    SQLite::Statement query(database,
-                            "SELECT id, build, name, started, samples, duration, set_aside FROM run "
-                            "WHERE build = ? ORDER BY started, rowid");
+    SQLite::Statement query(database, std::string(kRuns) + " WHERE build = ? ORDER BY started, rowid");
     query.bind(1, build);
-    while (query.executeStep()) {
-        rows.push_back({query.getColumn(0).getString(), query.getColumn(1).getString(),
-                        query.getColumn(2).getString(), query.getColumn(3).getInt64(),
-                        query.getColumn(4).getInt64(), query.getColumn(5).getDouble(),
-                        query.getColumn(6).getInt() != 0});
-    }
-    return rows;
+    return allOf(query, runFrom);
 }
 
 void putRow(SQLite::Database& database, const record::Document& document) {
@@ -261,6 +257,30 @@ std::vector<record::Document> documentRows(SQLite::Database& database) {
     }
     SQLite::Statement query(database, std::string(kDocuments) + " ORDER BY rowid");
     return allOf(query, documentFrom);
+}
+
+std::optional<Change> rowOf(SQLite::Database& database, const std::string& table, const Id& id) {
+    const auto one = [&](const char* select, const auto& from) -> std::optional<Change> {
+        SQLite::Statement query(database, std::string(select) + " WHERE id = ?");
+        query.bind(1, id);
+        return query.executeStep() ? std::optional<Change>(from(query)) : std::nullopt;
+    };
+    if (table == "project") {
+        return one(kProjects, projectFrom);
+    }
+    if (table == "revision") {
+        return one(kRevisions, revisionFrom);
+    }
+    if (table == "build") {
+        return one(kBuilds, buildFrom);
+    }
+    if (table == "reading") {
+        return one(kReadings, readingFrom);
+    }
+    if (table == "event") {
+        return one(kEvents, eventFrom);
+    }
+    return table == "run" ? one(kRuns, runFrom) : one(kDocuments, documentFrom);
 }
 
 std::vector<std::string> unreadableRows(SQLite::Database& database, const std::string& table) {

@@ -1,6 +1,8 @@
 // src/notebook/Rows.h - records to rows and back, one pair of functions a table.
 #pragma once
 #include "core/record/Record.h"
+#include "notebook/Change.h"
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -27,6 +29,10 @@ void putRow(SQLite::Database& database, const record::Document& document);
 
 /// None in a file of a version that has no documents.
 [[nodiscard]] std::vector<record::Document> documentRows(SQLite::Database& database);
+
+/// One row of a table with undo; none when there is no such row.
+[[nodiscard]] std::optional<Change> rowOf(SQLite::Database& database, const std::string& table,
+                                          const record::Id& id);
 
 /// A stored design or expectation that no longer reads; names the row.
 struct RowFault {

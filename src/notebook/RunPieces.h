@@ -5,8 +5,7 @@
 // there, and the next one to open the notebook for editing takes it away.
 #pragma once
 #include "core/record/Record.h"
-#include <functional>
-#include <stop_token>
+#include <cstddef>
 
 namespace SQLite {
 class Database;
@@ -14,9 +13,10 @@ class Database;
 
 namespace anodex::notebook {
 
-/// Each transaction ends within about 50 ms. Throws when stopped or failed, and leaves nothing of the run.
-void storeRun(SQLite::Database& database, const record::RunHeader& run, const record::RunSamples& samples,
-              const std::function<void(double)>& progress, const std::stop_token& stop);
+/// Stores what fits into about 20 ms from sample `from` on, in one transaction; 0 begins the run. The sample
+/// after the last that is stored.
+[[nodiscard]] std::size_t storePiece(SQLite::Database& database, const record::RunHeader& run,
+                                     const record::RunSamples& samples, std::size_t from);
 
 /// Within the transaction that brings the run in.
 void finishRun(SQLite::Database& database, const record::Id& run);

@@ -2,21 +2,28 @@
 
 #include "formats/CellFile.h"
 #include "wording/Quantities.h"
+#include "wording/Texts.h"
 
 #include <algorithm>
-#include <fmt/format.h>
+#include <tuple>
 
 namespace anodex::wording {
 namespace {
 
+using base::Said;
 using formats::Json;
 
+/// One value of a cell file and what it is of; its words are under "field." and its keys.
 struct Leaf {
-    std::string path; ///< "negative area", "liquid · salt"
+    std::string field; ///< "wetted_area", "electrolyte.solutes": without side and unit.
+    std::string side;  ///< "negative", "positive"; empty for what is of the whole cell.
+    std::string name;  ///< Of the substance or material in a list.
     std::string value;
     std::string unit;
-    bool isFlag = false; ///< Its presence says it all.
-    bool isName = false; ///< A name and an amount may share their words; they are never one leaf.
+    bool isFlag = false;
+    bool isName = false; ///< A name and an amount may be of one field; they are never one leaf.
+
+    [[nodiscard]] auto key() const { return std::tie(field, side, name, isName); }
 };
 
 struct UnitSuffix {
@@ -29,134 +36,136 @@ constexpr UnitSuffix kSuffixes[] = {
     {"_mL", "mL"},         {"_g", "g"},         {"_C", "°C"},      {"_V", "V"},
     {"_A", "A"},           {"_m3", "m³"},       {"_per_h", "/h"},  {"_L", "L"}};
 
-struct KeyWord {
-    const char* key;
-    const char* word;
-};
-constexpr KeyWord kWords[] = {{"electrolyte", "liquid"},
-                              {"wetted_area", "area"},
-                              {"material", ""},
-                              {"substance", ""},
-                              {"ready", ""},
-                              {"contact", "contacts"},
-                              {"mass", ""},
-                              {"solutes", ""},
-                              {"volume", ""}};
+/// The amounts a thing may be given by: one field, whatever the unit.
+constexpr const char* kAmounts[] = {"mol", "mass", "volume", "water", "material", "substance", "ready"};
 
-std::string wordFor(std::string key, std::string& unit) {
-    for (const UnitSuffix& suffix : kSuffixes) {
-        if (key.ends_with(suffix.suffix)) {
-            key.resize(key.size() - std::string_view(suffix.suffix).size());
-            unit = suffix.unit;
-            break;
+class Walk {
+public:
+    std::vector<Leaf> leaves;
+
+    void object(const Json& json, const Leaf& above) {
+        for (const auto& [key, value] : json.items()) {
+            const bool untold = above.field.empty() && (key == "format" || key == "name" || key == "ids");
+            if (!untold) {
+                entry(key, value, above);
+            }
         }
     }
-    if (key == "mol") {
-        unit = unit.empty() ? "mol" : unit;
-        key.clear();
-    } else if (key == "mass" && unit == "%") {
-        key.clear();
-    }
-    for (const KeyWord& word : kWords) {
-        if (key == word.key) {
-            return word.word;
-        }
-    }
-    std::replace(key.begin(), key.end(), '_', ' ');
-    return key;
-}
 
-std::string joinWords(const std::string& a, const std::string& b) {
-    return a.empty() ? b : b.empty() ? a : a + " " + b;
-}
-
-void flatten(const Json& json, const std::string& path, std::vector<Leaf>& leaves) {
-    for (const auto& [key, value] : json.items()) {
-        if (path.empty() && (key == "format" || key == "name")) {
-            continue;
+private:
+    void entry(std::string key, const Json& value, Leaf leaf) {
+        if (key == "negative" || key == "positive") {
+            leaf.side = key;
+        } else {
+            for (const UnitSuffix& suffix : kSuffixes) {
+                if (key.ends_with(suffix.suffix)) {
+                    key.resize(key.size() - std::string_view(suffix.suffix).size());
+                    leaf.unit = suffix.unit;
+                    break;
+                }
+            }
+            leaf.unit = key == "mol" && leaf.unit.empty() ? "mol" : leaf.unit;
+            const bool amount =
+                std::find(std::begin(kAmounts), std::end(kAmounts), key) != std::end(kAmounts);
+            const bool ofAbove = amount && !(leaf.field.empty() && key == "mass");
+            if (!ofAbove) {
+                leaf.field += (leaf.field.empty() ? "" : ".") + key;
+            }
         }
-        std::string unit;
-        const std::string here = joinWords(path, wordFor(key, unit));
         if (value.is_array()) {
             for (const Json& item : value) {
                 // A solute or additive is known by its name, wherever it stands in the list.
-                // Its own side is named only when both sides hold it.
                 Json rest = item;
-                const std::string name = item.value("substance", item.value("material", ""));
+                leaf.name = item.value("substance", item.value("material", ""));
                 rest.erase("substance");
                 rest.erase("material");
-                flatten(rest, joinWords(path, name), leaves);
+                object(rest, leaf);
             }
         } else if (value.is_object()) {
-            flatten(value, here, leaves);
+            object(value, leaf);
         } else {
-            const std::string shown = value.is_string()    ? value.get<std::string>()
-                                      : value.is_boolean() ? (value.get<bool>() ? "yes" : "no")
-                                                           : numberText(value.get<double>(), 4);
-            leaves.push_back({here, shown, unit, value.is_boolean(), value.is_string()});
+            leaf.isFlag = value.is_boolean();
+            leaf.isName = value.is_string();
+            leaf.value = leaf.isName   ? value.get<std::string>()
+                         : leaf.isFlag ? std::string()
+                                       : numberText(value.get<double>(), 4);
+            leaves.push_back(std::move(leaf));
         }
     }
+};
+
+std::vector<Leaf> leavesOf(const design::CellDesign& design) {
+    Walk walk;
+    walk.object(formats::cellToJson(design), {});
+    return std::move(walk.leaves);
 }
 
-/// Without what the names were found under: no builder changes that.
-Json asWritten(const design::CellDesign& design) {
-    Json json = formats::cellToJson(design);
-    json.erase("ids");
-    return json;
+/// "choice.air.still" where the value is one of few; what was typed stays as it is.
+base::SaidValue shown(const Leaf& leaf) {
+    const std::string choice = "choice." + leaf.field + "." + leaf.value;
+    if (leaf.isName && Texts::english().has(choice)) {
+        return std::vector{Said(choice)};
+    }
+    return leaf.unit.empty() ? leaf.value : leaf.value + "\u00A0" + leaf.unit;
 }
 
-std::string withUnit(const std::string& value, const std::string& unit) {
-    return unit.empty() ? value : value + "\u00A0" + unit;
+std::vector<Said> fieldOf(const Leaf& leaf) {
+    const std::string id = "field." + (leaf.field.empty() ? "electrode" : leaf.field);
+    return {Said(id, {{"side", leaf.side}, {"name", leaf.name}})};
+}
+
+Said flagSaid(const Leaf& leaf, bool on) {
+    return Said((on ? "change.on." : "change.off.") + leaf.field, {{"side", leaf.side}});
 }
 
 } // namespace
 
-std::vector<std::string> changesBetween(const design::CellDesign& before, const design::CellDesign& after) {
-    std::vector<Leaf> old;
-    std::vector<Leaf> now;
-    flatten(asWritten(before), "", old);
-    flatten(asWritten(after), "", now);
-    const auto find = [](std::vector<Leaf>& leaves, const Leaf& wanted) {
-        return std::find_if(leaves.begin(), leaves.end(), [&](const Leaf& leaf) {
-            return leaf.path == wanted.path && leaf.isName == wanted.isName;
-        });
+std::vector<Said> changesBetween(const design::CellDesign& before, const design::CellDesign& after) {
+    const std::vector<Leaf> old = leavesOf(before);
+    const std::vector<Leaf> now = leavesOf(after);
+    const auto find = [](const std::vector<Leaf>& leaves, const Leaf& wanted) {
+        return std::find_if(leaves.begin(), leaves.end(),
+                            [&](const Leaf& leaf) { return leaf.key() == wanted.key(); });
     };
-    std::vector<std::string> changes;
+    std::vector<Said> changes;
     for (const Leaf& leaf : now) {
         const auto was = find(old, leaf);
         if (was == old.end() && leaf.isFlag) {
-            changes.push_back(leaf.path);
+            changes.push_back(flagSaid(leaf, true));
         } else if (was == old.end()) {
-            changes.push_back(joinWords(leaf.path, withUnit(leaf.value, leaf.unit)) + " added");
+            changes.emplace_back("change.added", std::map<std::string, base::SaidValue>{
+                                                     {"field", fieldOf(leaf)}, {"value", shown(leaf)}});
         } else if (was->value != leaf.value || was->unit != leaf.unit) {
-            const std::string from = was->unit == leaf.unit ? was->value : withUnit(was->value, was->unit);
-            changes.push_back(joinWords(leaf.path, from) + " → " + withUnit(leaf.value, leaf.unit));
+            Leaf from = *was;
+            from.unit = was->unit == leaf.unit ? std::string() : was->unit;
+            changes.emplace_back("change.to", std::map<std::string, base::SaidValue>{{"field", fieldOf(leaf)},
+                                                                                     {"from", shown(from)},
+                                                                                     {"to", shown(leaf)}});
         }
     }
     for (const Leaf& leaf : old) {
-        if (find(now, leaf) == now.end() && leaf.isFlag) {
-            changes.push_back("not " + leaf.path);
-        } else if (find(now, leaf) == now.end()) {
-            changes.push_back(joinWords(leaf.path, withUnit(leaf.value, leaf.unit)) + " left out");
+        if (find(now, leaf) == now.end()) {
+            changes.push_back(
+                leaf.isFlag ? flagSaid(leaf, false)
+                            : Said("change.left-out", {{"field", fieldOf(leaf)}, {"value", shown(leaf)}}));
         }
     }
     return changes;
 }
 
-std::string changeLine(const design::CellDesign& before, const design::CellDesign& after) {
-    const std::vector<std::string> changes = changesBetween(before, after);
+Said changeSaid(const design::CellDesign& before, const design::CellDesign& after, std::size_t most) {
+    std::vector<Said> changes = changesBetween(before, after);
     if (changes.empty()) {
-        return before.name == after.name ? "nothing changed" : "renamed " + after.name;
+        return before.name == after.name ? Said("change.none")
+                                         : Said("change.renamed", {{"name", after.name}});
     }
-    std::string line = changes[0];
-    constexpr std::size_t kMost = 3;
-    for (std::size_t i = 1; i < std::min(changes.size(), kMost); ++i) {
-        line += ", " + changes[i];
-    }
-    if (changes.size() > kMost) {
-        line += fmt::format(" and {} more", changes.size() - kMost);
-    }
-    return line;
+    const std::size_t more = changes.size() > most ? changes.size() - most : 0;
+    changes.resize(changes.size() - more);
+    return Said("change.all", {{"changes", changes}, {"more", static_cast<std::int64_t>(more)}});
+}
+
+std::string changeLine(const design::CellDesign& before, const design::CellDesign& after) {
+    return text(changeSaid(before, after));
 }
 
 } // namespace anodex::wording

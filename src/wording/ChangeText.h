@@ -1,5 +1,6 @@
 // src/wording/ChangeText.h - what differs between two designs, in a few words each: "gap 12 → 4 mm".
 #pragma once
+#include "core/base/Said.h"
 #include "core/design/Design.h"
 #include <string>
 #include <vector>
@@ -7,10 +8,12 @@
 namespace anodex::wording {
 
 /// One entry for each thing that differs, in the order of the cell file. The name is left out.
-[[nodiscard]] std::vector<std::string> changesBetween(const design::CellDesign& before,
-                                                      const design::CellDesign& after);
+[[nodiscard]] std::vector<base::Said> changesBetween(const design::CellDesign& before,
+                                                     const design::CellDesign& after);
 
-/// All of them on one line; "nothing changed" when equal. Longer lists end in "and 3 more".
+/// All of them as one; more than `most` end in "and 3 more". That nothing changed when they are equal.
+[[nodiscard]] base::Said changeSaid(const design::CellDesign& before, const design::CellDesign& after,
+                                    std::size_t most = 3);
 [[nodiscard]] std::string changeLine(const design::CellDesign& before, const design::CellDesign& after);
 
 } // namespace anodex::wording

@@ -1,6 +1,7 @@
 #include "wording/PartText.h"
 
 #include "wording/Quantities.h"
+#include "wording/Texts.h"
 
 #include <array>
 
@@ -11,126 +12,147 @@ using cell::ResistancePart;
 using explain::Quantity;
 using record::ReadingQuantity;
 
-const char* partText(ResistancePart part, bool twoLiquids) {
+namespace {
+
+const char* idOf(ResistancePart part) {
     switch (part) {
     case ResistancePart::NegativeLiquid:
-        return twoLiquids ? "liquid, negative side" : "liquid";
+        return "part.negative-liquid";
     case ResistancePart::PositiveLiquid:
-        return "liquid, positive side";
+        return "part.positive-liquid";
     case ResistancePart::Separator:
-        return "separator";
+        return "part.separator";
     case ResistancePart::Bridge:
-        return "bridge";
+        return "part.bridge";
     case ResistancePart::NegativeBody:
-        return "negative electrode";
+        return "part.negative-body";
     case ResistancePart::PositiveBody:
-        return "positive electrode";
+        return "part.positive-body";
     case ResistancePart::NegativePores:
-        return "liquid in the negative's pores";
+        return "part.negative-pores";
     case ResistancePart::PositivePores:
-        return "liquid in the positive's pores";
+        return "part.positive-pores";
     case ResistancePart::NegativeCollector:
-        return "negative collector";
+        return "part.negative-collector";
     case ResistancePart::PositiveCollector:
-        return "positive collector";
+        return "part.positive-collector";
     case ResistancePart::Contacts:
-        return "contacts and leads";
+        return "part.contacts";
     case ResistancePart::Measured:
-        return "measured";
+        return "part.measured";
     }
     return "";
 }
 
-const char* lossText(LossPart part) {
+const char* idOf(LossPart part) {
     switch (part) {
     case LossPart::Mixed:
-        return "side reactions at rest";
+        return "loss.mixed";
     case LossPart::NegativePolarisation:
-        return "negative electrode";
+        return "loss.negative-polarisation";
     case LossPart::PositivePolarisation:
-        return "positive electrode";
+        return "loss.positive-polarisation";
     case LossPart::Liquid:
-        return "liquid";
+        return "loss.liquid";
     case LossPart::Separator:
-        return "separator";
+        return "loss.separator";
     case LossPart::Collectors:
-        return "collectors";
+        return "loss.collectors";
     case LossPart::Contacts:
-        return "contacts";
+        return "loss.contacts";
     }
     return "";
 }
 
-const char* quantityName(Quantity quantity) {
-    switch (quantity) {
-    case Quantity::ThermodynamicVoltage:
-        return "Voltage of the couple";
-    case Quantity::OpenCircuitVoltage:
-        return "Open circuit";
-    case Quantity::ShortCircuitCurrent:
-        return "Short circuit";
-    case Quantity::MaximumPower:
-        return "Best power";
-    case Quantity::Resistance:
-        return "Resistance";
-    case Quantity::ResistancePart:
-        return "Part of the resistance";
-    case Quantity::Capacity:
-        return "Capacity";
-    case Quantity::Reagent:
-        return "What a reagent gives";
-    case Quantity::SelfDischarge:
-        return "Self-discharge";
-    case Quantity::Hydrogen:
-        return "Hydrogen at rest";
-    case Quantity::RestPotential:
-        return "Where the electrode settles";
-    case Quantity::EquilibriumPotential:
-        return "Potential of the reaction";
-    case Quantity::Conductivity:
-        return "Conductivity of the liquid";
-    case Quantity::Acidity:
-        return "pH of the liquid";
-    case Quantity::LoadedVoltage:
-        return "Voltage under load";
-    case Quantity::Loss:
-        return "Lost voltage";
-    case Quantity::InternalResistance:
-        return "Internal resistance under load";
-    case Quantity::ElectrodeMass:
-        return "Mass of the electrode";
-    case Quantity::ChargeVoltage:
-        return "Voltage on charge";
-    case Quantity::LiquidVolume:
-        return "The liquid";
-    }
-    return "";
-}
-
-const char* readingName(ReadingQuantity quantity) {
+const char* idOf(ReadingQuantity quantity) {
     switch (quantity) {
     case ReadingQuantity::OpenCircuitVoltage:
-        return "open circuit";
+        return "reading.open-circuit-voltage";
     case ReadingQuantity::LoadedVoltage:
-        return "under load";
+        return "reading.loaded-voltage";
     case ReadingQuantity::ShortCircuitCurrent:
-        return "short circuit";
+        return "reading.short-circuit-current";
     case ReadingQuantity::Current:
-        return "current";
+        return "reading.current";
     case ReadingQuantity::Acidity:
-        return "pH";
+        return "reading.acidity";
     case ReadingQuantity::Resistance:
-        return "resistance";
+        return "reading.resistance";
     case ReadingQuantity::Temperature:
-        return "temperature";
+        return "reading.temperature";
     case ReadingQuantity::Density:
-        return "density";
+        return "reading.density";
     case ReadingQuantity::Mass:
-        return "mass";
+        return "reading.mass";
     case ReadingQuantity::Level:
-        return "level";
+        return "reading.level";
     }
     return "";
+}
+
+const char* quantityId(Quantity quantity) {
+    switch (quantity) {
+    case Quantity::ThermodynamicVoltage:
+        return "quantity.thermodynamic-voltage";
+    case Quantity::OpenCircuitVoltage:
+        return "quantity.open-circuit-voltage";
+    case Quantity::ShortCircuitCurrent:
+        return "quantity.short-circuit-current";
+    case Quantity::MaximumPower:
+        return "quantity.maximum-power";
+    case Quantity::Resistance:
+        return "quantity.resistance";
+    case Quantity::ResistancePart:
+        return "quantity.resistance-part";
+    case Quantity::Capacity:
+        return "quantity.capacity";
+    case Quantity::Reagent:
+        return "quantity.reagent";
+    case Quantity::SelfDischarge:
+        return "quantity.self-discharge";
+    case Quantity::Hydrogen:
+        return "quantity.hydrogen";
+    case Quantity::RestPotential:
+        return "quantity.rest-potential";
+    case Quantity::EquilibriumPotential:
+        return "quantity.equilibrium-potential";
+    case Quantity::Conductivity:
+        return "quantity.conductivity";
+    case Quantity::Acidity:
+        return "quantity.acidity";
+    case Quantity::LoadedVoltage:
+        return "quantity.loaded-voltage";
+    case Quantity::Loss:
+        return "quantity.loss";
+    case Quantity::InternalResistance:
+        return "quantity.internal-resistance";
+    case Quantity::ElectrodeMass:
+        return "quantity.electrode-mass";
+    case Quantity::ChargeVoltage:
+        return "quantity.charge-voltage";
+    case Quantity::LiquidVolume:
+        return "quantity.liquid-volume";
+    }
+    return "";
+}
+
+} // namespace
+
+std::string partText(ResistancePart part, bool twoLiquids) {
+    const bool theLiquid = part == ResistancePart::NegativeLiquid && !twoLiquids;
+    return text(theLiquid ? "part.liquid" : idOf(part));
+}
+
+std::string lossText(LossPart part) {
+    return text(idOf(part));
+}
+
+std::string quantityName(Quantity quantity) {
+    return text(quantityId(quantity));
+}
+
+std::string readingName(ReadingQuantity quantity) {
+    return text(idOf(quantity));
 }
 
 std::string readingText(const record::Reading& reading) {
@@ -157,15 +179,24 @@ std::string readingText(const record::Reading& reading) {
     return {};
 }
 
+base::Said readingSaid(const record::Reading& reading) {
+    using record::ReadingSide;
+    const std::string side = reading.side == ReadingSide::Negative   ? "negative"
+                             : reading.side == ReadingSide::Positive ? "positive"
+                                                                     : "whole";
+    const std::string load = reading.loadOhm ? quantityText(*reading.loadOhm, Unit::Ohm) : "none";
+    return base::Said("reading.sentence", {{"quantity", std::vector<base::Said>{idOf(reading.quantity)}},
+                                           {"value", readingText(reading)},
+                                           {"load", load},
+                                           {"side", side}});
+}
+
 std::string readingSentence(const record::Reading& reading) {
-    std::string text = std::string(readingName(reading.quantity)) + " " + readingText(reading);
-    if (reading.loadOhm) {
-        text += " through " + quantityText(*reading.loadOhm, Unit::Ohm);
-    }
-    if (reading.side != record::ReadingSide::Whole) {
-        text += reading.side == record::ReadingSide::Negative ? ", negative side" : ", positive side";
-    }
-    return text;
+    return text(readingSaid(reading));
+}
+
+std::string readingEntry(const record::Reading& reading) {
+    return Texts::english().text(readingSaid(reading));
 }
 
 std::string reagentName(const chemistry::Catalogue& catalogue, const design::Cell& cell,

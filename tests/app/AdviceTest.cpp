@@ -24,15 +24,15 @@ protected:
 
 TEST_F(AdviceTest, AClickDoesWhatWasPromisedAndUndoTakesItBack) {
     openCell();
-    const double before = m_bench->outcome().evaluation->settled.maximumPower.watts;
-    const design::CellDesign design = m_bench->design();
+    const double before = m_bench->draft().outcome().evaluation->settled.maximumPower.watts;
+    const design::CellDesign design = m_bench->draft().design();
     const PictureItem* first = picture("advice")->item("change:0");
     EXPECT_FALSE(first->name.contains("nothing changed")) << first->name.toStdString();
     EXPECT_TRUE(first->value.contains(QStringLiteral("×")) || first->value.contains("%"));
     click(picture("advice"), "change:0");
-    EXPECT_GT(m_bench->outcome().evaluation->settled.maximumPower.watts, 1.01 * before);
+    EXPECT_GT(m_bench->draft().outcome().evaluation->settled.maximumPower.watts, 1.01 * before);
     QTest::keyClick(m_window.get(), Qt::Key_Z, Qt::ControlModifier);
-    EXPECT_TRUE(m_bench->design() == design);
+    EXPECT_TRUE(m_bench->draft().design() == design);
 }
 
 TEST_F(AdviceTest, TheFigureIsChosenByTheTitle) {
@@ -41,9 +41,9 @@ TEST_F(AdviceTest, TheFigureIsChosenByTheTitle) {
     click(picture("advice"), "figure");
     EXPECT_TRUE(title().contains("voltage"));
     waitForChanges();
-    const double before = m_bench->outcome().evaluation->openCircuitVolts;
+    const double before = m_bench->draft().outcome().evaluation->openCircuitVolts;
     click(picture("advice"), "change:0");
-    EXPECT_GT(m_bench->outcome().evaluation->openCircuitVolts, 1.01 * before);
+    EXPECT_GT(m_bench->draft().outcome().evaluation->openCircuitVolts, 1.01 * before);
     click(picture("advice"), "figure");
     EXPECT_TRUE(title().contains("life"));
 }

@@ -39,25 +39,25 @@ protected:
 
 TEST_F(AirTest, HolesAndSoakedPoresAreChosenToldAndUndone) {
     QTest::mouseClick(find<QPushButton>("doorFirst"), Qt::LeftButton);
-    design::CellDesign design = m_bench->design();
+    design::CellDesign design = m_bench->draft().design();
     design.positive = {"activated carbon", 0.002, {}, {}, {}, {}, design::Air::Breathing, {}, {}, {}, {}};
     m_bench->edit(design);
     go(3);
-    const double open = m_bench->outcome().evaluation->settled.shortCircuitAmps;
+    const double open = m_bench->draft().outcome().evaluation->settled.shortCircuitAmps;
     choose("positive", QStringLiteral("holes in 1"));
     EXPECT_TRUE(told("positive").contains("breathing through 1"));
-    EXPECT_EQ(m_bench->design().positive.openShare, 0.01);
+    EXPECT_EQ(m_bench->draft().design().positive.openShare, 0.01);
     choose("positive", QStringLiteral("soaked"));
     EXPECT_TRUE(told("positive").contains("pores 100"));
-    EXPECT_LT(m_bench->outcome().evaluation->settled.shortCircuitAmps, 0.5 * open);
+    EXPECT_LT(m_bench->draft().outcome().evaluation->settled.shortCircuitAmps, 0.5 * open);
     choose("positive", QStringLiteral("as usual"));
     choose("positive", QStringLiteral("One face open"));
-    EXPECT_FALSE(m_bench->design().positive.openShare);
-    EXPECT_FALSE(m_bench->design().positive.filledPores);
-    EXPECT_NEAR(m_bench->outcome().evaluation->settled.shortCircuitAmps, open, 1e-9);
+    EXPECT_FALSE(m_bench->draft().design().positive.openShare);
+    EXPECT_FALSE(m_bench->draft().design().positive.filledPores);
+    EXPECT_NEAR(m_bench->draft().outcome().evaluation->settled.shortCircuitAmps, open, 1e-9);
     QApplication::setActiveWindow(m_window.get()); // the menu took it
     QTest::keyClick(m_window.get(), Qt::Key_Z, Qt::ControlModifier);
-    EXPECT_EQ(m_bench->design().positive.openShare, 0.01);
+    EXPECT_EQ(m_bench->draft().design().positive.openShare, 0.01);
 }
 
 } // namespace

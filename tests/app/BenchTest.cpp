@@ -34,88 +34,88 @@ protected:
 };
 
 TEST_F(BenchTest, EnterCorrectsAReadingInTheEntryLine) {
-    const record::Reading before = *m_bench->build()->openCircuit;
+    const record::Reading before = *m_bench->selection().build()->openCircuit;
     choose("open circuit");
     press(Qt::Key_Return);
     EXPECT_TRUE(entry()->hasFocus());
     EXPECT_TRUE(find<QLabel>("entryEcho")->text().startsWith("corrects")) << "it says what Enter will do";
     type(entry(), "0.987 V");
-    const record::Reading after = *m_bench->build()->openCircuit;
+    const record::Reading after = *m_bench->selection().build()->openCircuit;
     EXPECT_EQ(after.id, before.id);
     EXPECT_EQ(after.when, before.when) << "no other time was typed";
     EXPECT_NEAR(after.value, 0.987, 1e-12);
     EXPECT_TRUE(message().startsWith("Corrected")) << message().toStdString();
     QTest::keyClick(m_window.get(), Qt::Key_Z, Qt::ControlModifier);
-    EXPECT_EQ(*m_bench->build()->openCircuit, before);
+    EXPECT_EQ(*m_bench->selection().build()->openCircuit, before);
 }
 
 TEST_F(BenchTest, ALineWithTwoMeaningsIsAskedAboutAndItsMeaningClicked) {
-    const auto before = m_bench->readings().size();
+    const auto before = m_bench->selection().readings().size();
     type(entry(), "1,020 mV");
-    EXPECT_EQ(m_bench->readings().size(), before) << "nothing is kept before it is clear";
+    EXPECT_EQ(m_bench->selection().readings().size(), before) << "nothing is kept before it is clear";
     EXPECT_EQ(entry()->text(), "1,020 mV") << "nothing typed is lost";
     EXPECT_TRUE(message().contains("may be")) << message().toStdString();
     QTest::mouseClick(find<QPushButton>("meant:1020 mV"), Qt::LeftButton);
-    ASSERT_EQ(m_bench->readings().size(), before + 1);
-    EXPECT_NEAR(m_bench->build()->openCircuit->value, 1.02, 1e-12);
+    ASSERT_EQ(m_bench->selection().readings().size(), before + 1);
+    EXPECT_NEAR(m_bench->selection().build()->openCircuit->value, 1.02, 1e-12);
 }
 
 TEST_F(BenchTest, WhatTheCellCannotGiveIsAskedAboutOnce) {
-    const auto before = m_bench->readings().size();
+    const auto before = m_bench->selection().readings().size();
     type(entry(), "102 V");
-    EXPECT_EQ(m_bench->readings().size(), before);
+    EXPECT_EQ(m_bench->selection().readings().size(), before);
     EXPECT_TRUE(message().contains("far from")) << message().toStdString();
     QTest::keyClick(entry(), Qt::Key_Return);
-    EXPECT_EQ(m_bench->readings().size(), before + 1) << "Enter again means it";
+    EXPECT_EQ(m_bench->selection().readings().size(), before + 1) << "Enter again means it";
     type(entry(), "0.9 V 10 ohm 21 °C");
-    EXPECT_EQ(m_bench->readings().size(), before + 3);
+    EXPECT_EQ(m_bench->selection().readings().size(), before + 3);
     QTest::keyClick(m_window.get(), Qt::Key_Z, Qt::ControlModifier);
-    EXPECT_EQ(m_bench->readings().size(), before + 1) << "one line is one command";
+    EXPECT_EQ(m_bench->selection().readings().size(), before + 1) << "one line is one command";
 }
 
 TEST_F(BenchTest, ACorrectionThatIsNoReadingIsRefusedAndKept) {
-    const auto before = m_bench->readings();
+    const auto before = m_bench->selection().readings();
     choose("open circuit");
     press(Qt::Key_Return);
     type(entry(), "looked fine");
     EXPECT_TRUE(message().contains("is no reading")) << message().toStdString();
     EXPECT_EQ(entry()->text(), "looked fine") << "nothing typed is lost";
-    EXPECT_EQ(m_bench->readings(), before);
+    EXPECT_EQ(m_bench->selection().readings(), before);
     QTest::keyClick(entry(), Qt::Key_Escape);
     EXPECT_EQ(entry()->text(), "");
     type(entry(), "looked fine");
-    EXPECT_EQ(m_bench->events().back().text, "looked fine") << "after Escape it is a note again";
+    EXPECT_EQ(m_bench->selection().events().back().text, "looked fine") << "after Escape it is a note again";
 }
 
 TEST_F(BenchTest, WhatStandsInTheLineForCorrectionReadsBackAsItIs) {
-    const record::Reading before = *m_bench->build()->openCircuit;
+    const record::Reading before = *m_bench->selection().build()->openCircuit;
     choose("open circuit");
     press(Qt::Key_Return);
     QTest::keyClick(entry(), Qt::Key_Return);
-    EXPECT_EQ(m_bench->build()->openCircuit->value, before.value);
-    EXPECT_EQ(m_bench->build()->openCircuit->quantity, before.quantity);
-    EXPECT_EQ(m_bench->build()->openCircuit->note, before.note);
+    EXPECT_EQ(m_bench->selection().build()->openCircuit->value, before.value);
+    EXPECT_EQ(m_bench->selection().build()->openCircuit->quantity, before.quantity);
+    EXPECT_EQ(m_bench->selection().build()->openCircuit->note, before.note);
 }
 
 TEST_F(BenchTest, DeleteStrikesOutAndBringsBack) {
     choose("short circuit");
     press(Qt::Key_Delete);
-    EXPECT_FALSE(m_bench->build()->shortCircuit);
+    EXPECT_FALSE(m_bench->selection().build()->shortCircuit);
     EXPECT_TRUE(list()->currentItem()->font().strikeOut()) << "the same row stays chosen";
     press(Qt::Key_Delete);
-    EXPECT_TRUE(m_bench->build()->shortCircuit);
+    EXPECT_TRUE(m_bench->selection().build()->shortCircuit);
 }
 
 TEST_F(BenchTest, ARunIsSetAsideAndBroughtBackFromFind) {
-    ASSERT_EQ(m_bench->build()->runs.size(), 1U);
-    const QString name = QString::fromStdString(m_bench->build()->runs.front().name);
+    ASSERT_EQ(m_bench->selection().build()->runs.size(), 1U);
+    const QString name = QString::fromStdString(m_bench->selection().build()->runs.front().name);
     choose("run ");
     press(Qt::Key_Delete);
-    EXPECT_TRUE(m_bench->build()->runs.empty());
-    EXPECT_FALSE(m_bench->build()->deliveredCoulombs());
+    EXPECT_TRUE(m_bench->selection().build()->runs.empty());
+    EXPECT_FALSE(m_bench->selection().build()->deliveredCoulombs());
     QTest::keyClick(m_window.get(), Qt::Key_F, Qt::ControlModifier);
     type(find<QLineEdit>("findField"), name + " set aside");
-    EXPECT_EQ(m_bench->build()->runs.size(), 1U);
+    EXPECT_EQ(m_bench->selection().build()->runs.size(), 1U);
     EXPECT_EQ(m_window->station(), "judge");
 }
 
@@ -126,21 +126,21 @@ TEST_F(BenchTest, AnUndoneImportComesBackEvenAfterSomethingElseWasDone) {
     m_fileToOpen = file;
     QTest::keyClick(m_window.get(), Qt::Key_I, Qt::ControlModifier);
     QTest::mouseClick(find<QPushButton>("importAdd"), Qt::LeftButton);
-    ASSERT_EQ(m_bench->build()->runs.size(), 2U);
+    ASSERT_EQ(m_bench->selection().build()->runs.size(), 2U);
     QTest::keyClick(focused(), Qt::Key_Z, Qt::ControlModifier);
-    ASSERT_EQ(m_bench->build()->runs.size(), 1U);
+    ASSERT_EQ(m_bench->selection().build()->runs.size(), 1U);
     type(entry(), "1.01 V");
     choose("run x");
     press(Qt::Key_Delete);
-    EXPECT_EQ(m_bench->build()->runs.size(), 2U);
+    EXPECT_EQ(m_bench->selection().build()->runs.size(), 2U);
 }
 
 TEST_F(BenchTest, ANoteIsNotStruckOutAndSaysWhy) {
-    const auto before = m_bench->history().size();
+    const auto before = m_bench->store().history().size();
     choose("beacon");
     press(Qt::Key_Delete);
     EXPECT_TRUE(message().contains("undo")) << message().toStdString();
-    EXPECT_EQ(m_bench->history().size(), before);
+    EXPECT_EQ(m_bench->store().history().size(), before);
 }
 
 TEST_F(BenchTest, EnterOnARunGoesToItsVerdict) {
@@ -198,46 +198,46 @@ protected:
 };
 
 TEST_F(AsBuiltTest, WhatDifferedChangesTheBuildAndItsExpectationAlone) {
-    const record::Build before = m_bench->build()->build;
-    const auto revisions = m_bench->revisions();
+    const record::Build before = m_bench->selection().build()->build;
+    const auto revisions = m_bench->contents().revisions;
     openSheet();
     EXPECT_TRUE(field("gap")->hasFocus());
     EXPECT_TRUE(field("gap")->placeholderText().contains("60"));
     type(field("gap"), "90", false);
     type(field("negativeMass"), "12,5 g", false);
     keep();
-    const record::Build after = m_bench->build()->build;
+    const record::Build after = m_bench->selection().build()->build;
     EXPECT_NEAR(*after.asBuilt.gapMetres, 0.090, 1e-12);
     EXPECT_NEAR(*after.asBuilt.negative.measuredMassKg, 0.0125, 1e-12);
     EXPECT_GT(after.expectation.resistanceOhm.value, 1.3 * before.expectation.resistanceOhm.value);
-    EXPECT_EQ(m_bench->revisions(), revisions) << "the design is as it was";
+    EXPECT_EQ(m_bench->contents().revisions, revisions) << "the design is as it was";
     EXPECT_TRUE(message().startsWith("As built:")) << message().toStdString();
     EXPECT_TRUE(find<QPushButton>("asBuilt")->text().contains("differs"));
     // Marked on the section.
     go(3);
     EXPECT_TRUE(picture("section")->item("negative")->value.contains("built 12.5 g"));
     QTest::keyClick(m_window.get(), Qt::Key_Z, Qt::ControlModifier);
-    EXPECT_EQ(m_bench->build()->build, before);
+    EXPECT_EQ(m_bench->selection().build()->build, before);
 }
 
 TEST_F(AsBuiltTest, AnEmptiedFieldIsAsDesignedAgain) {
-    const record::Build before = m_bench->build()->build;
+    const record::Build before = m_bench->selection().build()->build;
     openSheet();
     type(field("temperature"), "4", false);
     keep();
-    EXPECT_NEAR(*m_bench->build()->build.asBuilt.temperatureKelvin, 277.15, 1e-9);
+    EXPECT_NEAR(*m_bench->selection().build()->build.asBuilt.temperatureKelvin, 277.15, 1e-9);
     openSheet();
     EXPECT_EQ(field("temperature")->text(), "4");
     EXPECT_EQ(field("gap")->text(), "") << "only what differs is filled in";
     type(field("temperature"), "", false);
     QTest::keyClick(field("temperature"), Qt::Key_Backspace);
     keep();
-    EXPECT_EQ(m_bench->build()->build.asBuilt, before.asBuilt);
+    EXPECT_EQ(m_bench->selection().build()->build.asBuilt, before.asBuilt);
     EXPECT_EQ(find<QPushButton>("asBuilt")->text(), "As built");
 }
 
 TEST_F(AsBuiltTest, WhatDoesNotFitIsSaidAndNothingIsKept) {
-    const record::Build before = m_bench->build()->build;
+    const record::Build before = m_bench->selection().build()->build;
     for (const auto& [id, text] : std::vector<std::pair<const char*, const char*>>{
              {"gap", "wide"}, {"gap", "5 V"}, {"gap", "-3"}, {"temperature", "90"}, {"positiveMass", "0"}}) {
         openSheet();
@@ -248,18 +248,18 @@ TEST_F(AsBuiltTest, WhatDoesNotFitIsSaidAndNothingIsKept) {
         EXPECT_TRUE(field(id)->isVisible()) << "the sheet stays open";
         QTest::keyClick(field(id), Qt::Key_Escape);
         EXPECT_FALSE(field(id)->isVisible());
-        EXPECT_EQ(m_bench->build()->build, before) << id << text;
+        EXPECT_EQ(m_bench->selection().build()->build, before) << id << text;
     }
 }
 
 TEST_F(AsBuiltTest, LeavingItAloneWritesNothing) {
-    const auto history = m_bench->history().size();
+    const auto history = m_bench->store().history().size();
     openSheet();
     type(field("gap"), "44", false);
     QTest::mouseClick(find<QPushButton>("asBuiltLeave"), Qt::LeftButton);
     openSheet();
     keep();
-    EXPECT_EQ(m_bench->history().size(), history);
+    EXPECT_EQ(m_bench->store().history().size(), history);
 }
 
 TEST_F(AsBuiltTest, TheRailShowsTheBuildAtTheBenchAndTheDesignWhereItIsDrawn) {

@@ -48,7 +48,7 @@ TEST_F(CatalogueViewTest, AnEntryOfOnesOwnIsUsedAtOnceAndUndone) {
     EXPECT_TRUE(text()->toPlainText().contains("\"my zinc\""));
     press("keepEntry");
     ASSERT_TRUE(knows("my zinc")) << message().toStdString();
-    design::CellDesign design = m_bench->design();
+    design::CellDesign design = m_bench->draft().design();
     design.negative.material = "my zinc";
     const double before = openCircuit();
     m_bench->edit(design);
@@ -93,7 +93,7 @@ TEST_F(CatalogueViewTest, OwnEntriesStayInTheNotebook) {
     openAt(kMaterials, "zinc");
     press("ownEntry");
     press("keepEntry");
-    const QString path = m_bench->notebookPath();
+    const QString path = m_bench->store().path();
     start(path);
     EXPECT_TRUE(knows("my zinc"));
 }

@@ -59,11 +59,11 @@ TEST_F(ChargeFace, ACellThatCannotBeChargedSaysWhatComesOffInstead) {
 TEST_F(ChargeFace, PlanningAChargeIsOneCommandThatUndoTakesBack) {
     open(test::beakers());
     QTest::mouseClick(find<QPushButton>("planCharge"), Qt::LeftButton);
-    ASSERT_TRUE(m_bench->design().charge);
-    EXPECT_GT(*m_bench->design().charge->amps, 0.0);
+    ASSERT_TRUE(m_bench->draft().design().charge);
+    EXPECT_GT(*m_bench->draft().design().charge->amps, 0.0);
     EXPECT_EQ(find<QPushButton>("planCharge")->text(), QStringLiteral("Plan none"));
     m_bench->undo();
-    EXPECT_FALSE(m_bench->design().charge);
+    EXPECT_FALSE(m_bench->draft().design().charge);
 }
 
 TEST_F(ChargeFace, TheVoltageOpensToHowItWasFound) {

@@ -1,6 +1,9 @@
 // The notebook's file under the window: kept, copied, moved away, damaged, restored, rescued; results that
 // arrive aside.
+#include "app/session/Commands.h"
+#include "app/session/Deeds.h"
 #include "notebook/Copies.h"
+#include "tests/app/Importing.h"
 #include "tests/app/WindowFixture.h"
 #include "tests/support/DiskTrouble.h"
 
@@ -23,7 +26,7 @@ protected:
         type(find<QLineEdit>("entryLine"), text);
     }
     void setGap(double metres) {
-        design::CellDesign design = m_bench->design();
+        design::CellDesign design = m_bench->draft().design();
         design.gapMetres = metres;
         m_bench->edit(design);
     }
@@ -42,17 +45,17 @@ protected:
 
 TEST_F(FileTest, KeepingTheDemoKeepsTheWorkDoneInIt) {
     openDemo();
-    const QString demo = m_bench->notebookPath();
+    const QString demo = m_bench->store().path();
     note("1.234 V");
     setGap(0.033);
     m_fileToSave = path("mine.anodex");
-    m_bench->keepAs(m_fileToSave);
+    m_bench->files().keepAs(m_fileToSave);
     ASSERT_TRUE(waitForMessage("Kept as")) << message().toStdString();
-    EXPECT_EQ(m_bench->notebookPath(), m_fileToSave);
-    EXPECT_FALSE(m_bench->isDemo());
-    EXPECT_EQ(m_bench->revision()->design.gapMetres, 0.033);
+    EXPECT_EQ(m_bench->store().path(), m_fileToSave);
+    EXPECT_FALSE(m_bench->files().isDemo());
+    EXPECT_EQ(m_bench->selection().revision()->design.gapMetres, 0.033);
     bool found = false;
-    for (const BuildSummary& summary : m_bench->builds()) {
+    for (const BuildSummary& summary : m_bench->contents().builds) {
         for (const record::Reading& reading : summary.readings) {
             found = found || reading.value == 1.234;
         }
@@ -63,7 +66,7 @@ TEST_F(FileTest, KeepingTheDemoKeepsTheWorkDoneInIt) {
 
 TEST_F(FileTest, TheDemosCopyGoesWhenItIsLeft) {
     openDemo();
-    const QString demo = m_bench->notebookPath();
+    const QString demo = m_bench->store().path();
     m_window.reset();
     m_bench.reset();
     EXPECT_FALSE(QFile::exists(demo));
@@ -76,7 +79,7 @@ TEST_F(FileTest, ACopyIsSavedAsideAndWhatIsOpenStays) {
     m_fileToSave = path("copy.anodex");
     QTest::keyClick(m_window.get(), Qt::Key_S, Qt::ControlModifier | Qt::ShiftModifier);
     ASSERT_TRUE(waitForMessage("A copy is in")) << message().toStdString();
-    EXPECT_NE(m_bench->notebookPath(), m_fileToSave);
+    EXPECT_NE(m_bench->store().path(), m_fileToSave);
     EXPECT_EQ(reader(m_fileToSave).builds()->size(), 1U);
     QTest::keyClick(m_window.get(), Qt::Key_S, Qt::ControlModifier | Qt::ShiftModifier);
     EXPECT_TRUE(waitForMessage("not written over")) << message().toStdString();
@@ -86,36 +89,37 @@ TEST_F(FileTest, ADeletedNotebookIsNoticedAndWrittenBackWithTheChange) {
     beginFirst();
     build();
     note("1.01 V");
-    const QString file = m_bench->notebookPath();
+    const QString file = m_bench->store().path();
     ASSERT_TRUE(QFile::remove(file));
     note("1.02 V");
     EXPECT_TRUE(message().contains("was moved, replaced or deleted")) << message().toStdString();
-    EXPECT_EQ(m_bench->readings().size(), 1U) << "nothing is acknowledged that is not in the file";
+    EXPECT_EQ(m_bench->selection().readings().size(), 1U)
+        << "nothing is acknowledged that is not in the file";
     mend();
-    EXPECT_EQ(m_bench->notebookPath(), file);
-    EXPECT_EQ(m_bench->readings().size(), 2U)
+    EXPECT_EQ(m_bench->store().path(), file);
+    EXPECT_EQ(m_bench->selection().readings().size(), 2U)
         << "the change was tried again: " << message().toStdString() << log();
-    EXPECT_EQ(reader(file).readings(m_bench->build()->build.id)->size(), 2U);
+    EXPECT_EQ(reader(file).readings(m_bench->selection().build()->build.id)->size(), 2U);
 }
 
 TEST_F(FileTest, AReplacedNotebookIsWrittenBesideTheOtherOne) {
     beginFirst();
     build();
-    const QString file = m_bench->notebookPath();
+    const QString file = m_bench->store().path();
     const std::string other = m_folder.path("other.anodex").string();
     { const auto made = notebook::Notebook::open(other, notebook::OpenMode::Create, "sync"); }
     fs::rename(other, file.toStdString());
     note("1.02 V");
     EXPECT_TRUE(message().contains("was moved, replaced or deleted")) << message().toStdString();
     mend();
-    EXPECT_NE(m_bench->notebookPath(), file);
-    EXPECT_EQ(m_bench->readings().size(), 1U);
+    EXPECT_NE(m_bench->store().path(), file);
+    EXPECT_EQ(m_bench->selection().readings().size(), 1U);
     EXPECT_TRUE(reader(file).builds()->empty()) << "the file that stands there is left alone";
 }
 
 TEST_F(FileTest, AMovedNotebookIsNoticedWithoutAChange) {
     beginFirst();
-    fs::rename(m_bench->notebookPath().toStdString(), m_folder.path("elsewhere.anodex"));
+    fs::rename(m_bench->store().path().toStdString(), m_folder.path("elsewhere.anodex"));
     EXPECT_TRUE(waitForMessage("was moved, replaced or deleted"));
 }
 
@@ -123,67 +127,67 @@ TEST_F(FileTest, WithinTwoSecondsTheMainFileAloneIsTheNotebook) {
     beginFirst();
     build();
     note("1.02 V");
-    const fs::path file = m_bench->notebookPath().toStdString();
+    const fs::path file = m_bench->store().path().toStdString();
     const fs::path log = file.string() + "-wal";
     EXPECT_TRUE(QTest::qWaitFor([&] { return !fs::exists(log) || fs::file_size(log) == 0; }, 2000));
     fs::copy_file(file, m_folder.path("alone.anodex"));
     const auto alone = reader(path("alone.anodex"));
-    EXPECT_EQ(alone.readings(m_bench->build()->build.id)->size(), 1U);
+    EXPECT_EQ(alone.readings(m_bench->selection().build()->build.id)->size(), 1U);
     EXPECT_EQ(alone.remembered("station"), "bench");
 }
 
 TEST_F(FileTest, ARunThatArrivesDoesNotDropTheEditInHand) {
     beginFirst();
     build();
-    ASSERT_TRUE(m_bench->importRun("night", 40, test::straightDischarge(0.001, 3600, 5000), {}, {}));
-    const QString file = m_bench->notebookPath();
+    ASSERT_TRUE(importRun(*m_bench, "night", 40, test::straightDischarge(0.001, 3600, 5000)));
+    const QString file = m_bench->store().path();
     start(file);
-    ASSERT_TRUE(m_bench->build()->readingRuns);
-    design::CellDesign design = m_bench->design();
+    ASSERT_TRUE(m_bench->selection().build()->readingRuns);
+    design::CellDesign design = m_bench->draft().design();
     design.gapMetres = 0.077;
-    m_bench->draft(design);
+    m_bench->draft().change(design);
     waitForRuns();
-    EXPECT_EQ(m_bench->design().gapMetres, 0.077);
+    EXPECT_EQ(m_bench->draft().design().gapMetres, 0.077);
     m_bench->settle();
-    EXPECT_EQ(m_bench->revision()->design.gapMetres, 0.077);
+    EXPECT_EQ(m_bench->selection().revision()->design.gapMetres, 0.077);
 }
 
 TEST_F(FileTest, AReadingTypedWhileAnEditIsInHandKeepsBoth) {
     beginFirst();
     build();
-    const record::Id built = m_bench->build()->build.id;
-    design::CellDesign design = m_bench->design();
+    const record::Id built = m_bench->selection().build()->build.id;
+    design::CellDesign design = m_bench->draft().design();
     design.gapMetres = 0.077;
-    m_bench->draft(design);
+    m_bench->draft().change(design);
     record::Reading reading;
     reading.value = 1.0;
-    m_bench->addReading(reading);
-    EXPECT_EQ(m_bench->revision()->design.gapMetres, 0.077);
-    EXPECT_EQ(reader(m_bench->notebookPath()).readings(built)->size(), 1U);
+    app::note(*m_bench, std::vector{reading});
+    EXPECT_EQ(m_bench->selection().revision()->design.gapMetres, 0.077);
+    EXPECT_EQ(reader(m_bench->store().path()).readings(built)->size(), 1U);
 }
 
 TEST_F(FileTest, WhatIsAtHandChangesOnlyOnceTheChangeIsKept) {
     beginFirst();
     build();
     build();
-    const record::Id revision = m_bench->revision()->id;
+    const record::Id revision = m_bench->selection().revision()->id;
     const record::Id built =
-        m_bench->buildsOf(revision).front()->build.id; // not the one that comes by itself
+        m_bench->contents().buildsOf(revision).front()->build.id; // not the one that comes by itself
     m_bench->selectBuild(built);
     {
         const test::FullDisk full;
-        m_bench->branchDesign();
+        branchDesign(*m_bench);
         EXPECT_TRUE(message().contains("disk is full")) << message().toStdString();
     }
-    ASSERT_NE(m_bench->build(), nullptr);
-    EXPECT_EQ(m_bench->revision()->id, revision);
-    EXPECT_EQ(m_bench->build()->build.id, built);
+    ASSERT_NE(m_bench->selection().build(), nullptr);
+    EXPECT_EQ(m_bench->selection().revision()->id, revision);
+    EXPECT_EQ(m_bench->selection().build()->build.id, built);
 }
 
 TEST_F(FileTest, AnOwnEntryIsReckonedWithAtOnceAndWorkAsideFinishesOnTheOldOne) {
     beginFirst();
-    const CatalogueHandle before = m_bench->outcome().catalogue;
-    ASSERT_FALSE(m_bench->outcome().doubt.has_value()) << "the ranges are still being worked out";
+    const CatalogueHandle before = m_bench->draft().outcome().catalogue;
+    ASSERT_FALSE(m_bench->draft().outcome().doubt.has_value()) << "the ranges are still being worked out";
     record::Document entry{
         {},
         record::DocumentKind::OwnEntry,
@@ -191,55 +195,55 @@ TEST_F(FileTest, AnOwnEntryIsReckonedWithAtOnceAndWorkAsideFinishesOnTheOldOne) 
         R"({"id": "user:box", "name": "tin box", "aliases": [], "lowest_pH": 4, "highest_pH": 9,
                                "attacked_by": [], "sources": ["common-practice"]})",
         false};
-    m_bench->putDocument(entry, "Added an entry");
-    EXPECT_EQ(m_bench->outcome().catalogue, m_bench->catalogueHandle()) << message().toStdString();
+    m_bench->run(commands::put(entry, "Added an entry"));
+    EXPECT_EQ(m_bench->draft().outcome().catalogue, m_bench->catalogueHandle()) << message().toStdString();
     if (m_bench->catalogueHandle() != before) {
-        EXPECT_TRUE(QTest::qWaitFor([&] { return m_bench->outcome().doubt.has_value(); }));
+        EXPECT_TRUE(QTest::qWaitFor([&] { return m_bench->draft().outcome().doubt.has_value(); }));
     }
 }
 
 TEST_F(FileTest, ASetAsideRunOfAnUndoneImportIsBroughtBack) {
     beginFirst();
     build();
-    ASSERT_TRUE(m_bench->importRun("night", 40, test::straightDischarge(0.001, 3600, 100), {}, {}));
+    ASSERT_TRUE(importRun(*m_bench, "night", 40, test::straightDischarge(0.001, 3600, 100)));
     m_bench->undo();
     note("1.0 V"); // what was undone can no longer be redone
-    EXPECT_TRUE(m_bench->build()->runs.empty());
-    ASSERT_EQ(m_bench->allRuns(m_bench->build()->build.id).size(), 1U);
-    m_bench->setRunAside(m_bench->allRuns(m_bench->build()->build.id).front(), false);
+    EXPECT_TRUE(m_bench->selection().build()->runs.empty());
+    ASSERT_EQ(m_bench->contents().runsOf(m_bench->selection().build()->build.id).size(), 1U);
+    setRunAside(*m_bench, m_bench->contents().runsOf(m_bench->selection().build()->build.id).front(), false);
     waitForRuns();
-    EXPECT_TRUE(m_bench->build()->deliveredCoulombs());
+    EXPECT_TRUE(m_bench->selection().build()->deliveredCoulombs());
 }
 
 TEST_F(FileTest, OpeningWhatIsOpenAlreadySaysSoAndStaysThere) {
     beginFirst();
     build();
-    m_fileToOpen = m_bench->notebookPath();
+    m_fileToOpen = m_bench->store().path();
     QTest::keyClick(m_window.get(), Qt::Key_O, Qt::ControlModifier);
     EXPECT_TRUE(message().contains("open already")) << message().toStdString();
-    EXPECT_EQ(m_bench->builds().size(), 1U);
+    EXPECT_EQ(m_bench->contents().builds.size(), 1U);
     note("1.0 V");
-    EXPECT_EQ(m_bench->readings().size(), 1U);
+    EXPECT_EQ(m_bench->selection().readings().size(), 1U);
 }
 
 TEST_F(FileTest, ADamagedRunLeavesTheRestUsable) {
     openDemo();
     m_fileToSave = path("mine.anodex");
-    m_bench->keepAs(m_fileToSave);
+    m_bench->files().keepAs(m_fileToSave);
     ASSERT_TRUE(waitForMessage("Kept as"));
     start();
     test::runSql(m_fileToSave.toStdString(),
                  "UPDATE run_chunk SET data = substr(data, 1, 80) WHERE rowid = 1");
-    ASSERT_TRUE(m_bench->openNotebook(m_fileToSave, false));
+    ASSERT_TRUE(m_bench->files().open(m_fileToSave, false));
     EXPECT_TRUE(waitForMessage("cannot be used") || waitForMessage("fault")) << message().toStdString();
     waitForRuns();
-    for (const BuildSummary& summary : std::vector(m_bench->builds())) {
+    for (const BuildSummary& summary : std::vector(m_bench->contents().builds)) {
         m_bench->selectBuild(summary.build.id);
         go(6);
         go(7);
     }
     std::size_t usable = 0;
-    for (const BuildSummary& summary : m_bench->builds()) {
+    for (const BuildSummary& summary : m_bench->contents().builds) {
         usable += summary.digests.size();
     }
     EXPECT_GT(usable, 0U);
@@ -248,15 +252,15 @@ TEST_F(FileTest, ADamagedRunLeavesTheRestUsable) {
 TEST_F(FileTest, ADamagedNotebookIsRescuedFromTheWindow) {
     beginFirst();
     build();
-    const QString file = m_bench->notebookPath();
+    const QString file = m_bench->store().path();
     start();
     test::runSql(file.toStdString(), "UPDATE build SET expectation = '['");
-    EXPECT_FALSE(m_bench->openNotebook(file, false));
+    EXPECT_FALSE(m_bench->files().open(file, false));
     EXPECT_TRUE(message().contains("damaged")) << message().toStdString();
     mend();
     ASSERT_TRUE(waitForMessage("Rescued into")) << message().toStdString();
-    EXPECT_NE(m_bench->notebookPath(), file);
-    EXPECT_EQ(m_bench->revisions().size(), 1U);
+    EXPECT_NE(m_bench->store().path(), file);
+    EXPECT_EQ(m_bench->contents().revisions.size(), 1U);
     EXPECT_NE(log().find("recovered rescue"), std::string::npos) << log();
 }
 
@@ -264,10 +268,10 @@ TEST_F(FileTest, WhatTheCheckFindsAfterOpeningIsSaid) {
     beginFirst();
     build();
     note("1.01 V");
-    const QString file = m_bench->notebookPath();
+    const QString file = m_bench->store().path();
     start();
     test::runSql(file.toStdString(), "UPDATE reading SET value = 2.0");
-    EXPECT_TRUE(m_bench->openNotebook(file, false)) << "it is usable all the same";
+    EXPECT_TRUE(m_bench->files().open(file, false)) << "it is usable all the same";
     ASSERT_TRUE(waitForMessage("fault")) << message().toStdString();
     EXPECT_TRUE(message().contains("build 1")) << message().toStdString();
 }
@@ -276,22 +280,22 @@ TEST_F(FileTest, ABackupIsRestoredFromTheWindow) {
     beginFirst();
     build();
     m_fileToSave = path("backup.anodex");
-    m_bench->saveCopy(m_fileToSave);
+    m_bench->files().saveCopy(m_fileToSave);
     ASSERT_TRUE(waitForMessage("A copy is in"));
     note("1.01 V");
-    m_bench->restoreFrom(m_fileToSave);
+    m_bench->files().restoreFrom(m_fileToSave);
     ASSERT_TRUE(waitForMessage("Restored")) << message().toStdString();
-    EXPECT_TRUE(m_bench->readings().empty());
+    EXPECT_TRUE(m_bench->selection().readings().empty());
     EXPECT_TRUE(QFile::exists(path("documents/cells (before restoring).anodex")));
     note("1.02 V");
-    EXPECT_EQ(m_bench->readings().size(), 1U);
+    EXPECT_EQ(m_bench->selection().readings().size(), 1U);
 }
 
 TEST_F(FileTest, TheLogHoldsKindsAndCodesAndNothingOfTheBuilders) {
     beginFirst();
     build();
     note("smelled of lemon balm");
-    m_bench->renameRevision("Grandfather's jar");
+    renameRevision(*m_bench, "Grandfather's jar");
     {
         const test::FullDisk full;
         note("1.01 V");
@@ -309,7 +313,7 @@ TEST_F(FileTest, TheLogHoldsKindsAndCodesAndNothingOfTheBuilders) {
 TEST_F(FileTest, ASecondDesignIsBegunWhereThereIsOne) {
     beginFirst();
     build();
-    const auto before = m_bench->revisions();
+    const auto before = m_bench->contents().revisions;
     QTest::keyClick(m_window.get(), Qt::Key_N, Qt::ControlModifier | Qt::ShiftModifier);
     auto* first = find<QPushButton>("doorFirst");
     ASSERT_TRUE(first->isVisible());
@@ -318,13 +322,13 @@ TEST_F(FileTest, ASecondDesignIsBegunWhereThereIsOne) {
     EXPECT_FALSE(first->isVisible()) << "Escape leads back";
     QTest::keyClick(m_window.get(), Qt::Key_N, Qt::ControlModifier | Qt::ShiftModifier);
     QTest::mouseClick(first, Qt::LeftButton);
-    EXPECT_EQ(m_bench->revisions().size(), before.size() + 1);
-    EXPECT_EQ(m_bench->revision()->parent, "") << "a line of its own";
-    EXPECT_EQ(m_bench->revision()->project, before.front().project);
-    EXPECT_EQ(m_bench->build(), nullptr);
+    EXPECT_EQ(m_bench->contents().revisions.size(), before.size() + 1);
+    EXPECT_EQ(m_bench->selection().revision()->parent, "") << "a line of its own";
+    EXPECT_EQ(m_bench->selection().revision()->project, before.front().project);
+    EXPECT_EQ(m_bench->selection().build(), nullptr);
     EXPECT_EQ(m_window->station(), "couple");
     QTest::keyClick(m_window.get(), Qt::Key_Z, Qt::ControlModifier);
-    EXPECT_EQ(m_bench->revisions(), before);
+    EXPECT_EQ(m_bench->contents().revisions, before);
 }
 
 TEST_F(FileTest, AnUnbuiltRevisionDrawsNoLineToZero) {
@@ -346,7 +350,7 @@ TEST_F(FileTest, AnUnbuiltRevisionDrawsNoLineToZero) {
 TEST_F(FileTest, ADesignIsSavedToACellFileAndBegunFromIt) {
     beginFirst();
     setGap(0.021);
-    const auto saved = m_bench->revision()->design;
+    const auto saved = m_bench->selection().revision()->design;
     m_fileToSave = path("mine.cell.json");
     const auto choose = [this](const QString& name) {
         QTest::keyClick(m_window.get(), Qt::Key_F, Qt::ControlModifier);
@@ -357,13 +361,13 @@ TEST_F(FileTest, ADesignIsSavedToACellFileAndBegunFromIt) {
     ASSERT_TRUE(QFile::exists(m_fileToSave)) << message().toStdString();
     m_fileToOpen = m_fileToSave;
     choose("Begin from a cell");
-    EXPECT_EQ(m_bench->revisions().size(), 2U) << message().toStdString();
-    EXPECT_EQ(m_bench->revision()->design.gapMetres, saved.gapMetres);
+    EXPECT_EQ(m_bench->contents().revisions.size(), 2U) << message().toStdString();
+    EXPECT_EQ(m_bench->selection().revision()->design.gapMetres, saved.gapMetres);
     test::writeText(m_folder.path("bad.cell.json"),
                     R"({"format": "anodex-cell/1", "negative": {"material": "zinc"}})");
     m_fileToOpen = path("bad.cell.json");
     choose("Begin from a cell");
-    EXPECT_EQ(m_bench->revisions().size(), 2U);
+    EXPECT_EQ(m_bench->contents().revisions.size(), 2U);
     EXPECT_TRUE(message().contains("positive: nothing")) << message().toStdString();
 }
 

@@ -7,7 +7,6 @@
 #include <QLabel>
 #include <QProgressBar>
 #include <QPushButton>
-#include <QTimer>
 #include <fmt/format.h>
 
 namespace anodex::app {
@@ -34,7 +33,10 @@ protected:
     }
     QPushButton* add() { return find<QPushButton>("importAdd"); }
     QPushButton* cancel() { return find<QPushButton>("importCancel"); }
-    std::size_t runs() { return m_bench->build()->runs.size(); }
+    bool stored() {
+        return QTest::qWaitFor([this] { return !m_bench->runImport().isBusy(); }, 8000);
+    }
+    std::size_t runs() { return m_bench->selection().build()->runs.size(); }
 };
 
 TEST_F(ImportTest, ALongFileIsReadAsideAndAddedWhole) {
@@ -43,8 +45,9 @@ TEST_F(ImportTest, ALongFileIsReadAsideAndAddedWhole) {
     EXPECT_FALSE(add()->isEnabled()) << "nothing to add while it is read";
     ASSERT_TRUE(QTest::qWaitFor([&] { return add()->isEnabled(); }, 8000));
     QTest::mouseClick(add(), Qt::LeftButton);
+    ASSERT_TRUE(stored());
     ASSERT_EQ(runs(), 2U);
-    EXPECT_EQ(m_bench->build()->runs.back().samples, kRows);
+    EXPECT_EQ(m_bench->selection().build()->runs.back().samples, kRows);
 }
 
 TEST_F(ImportTest, CancelWhileReadingLeavesNothing) {
@@ -61,29 +64,50 @@ TEST_F(ImportTest, CancelWhileReadingLeavesNothing) {
 
 TEST_F(ImportTest, CancelWhileStoringLeavesNothing) {
     choose(rows(120'000));
-    const auto history = m_bench->history().size();
-    QTimer::singleShot(0, [this] { QTest::mouseClick(cancel(), Qt::LeftButton); });
+    const auto history = m_bench->store().history().size();
     QTest::mouseClick(add(), Qt::LeftButton);
+    ASSERT_TRUE(m_bench->runImport().isBusy());
+    QTest::mouseClick(cancel(), Qt::LeftButton);
     EXPECT_EQ(runs(), 1U);
-    EXPECT_EQ(m_bench->history().size(), history);
+    EXPECT_EQ(m_bench->store().history().size(), history);
     EXPECT_TRUE(message().contains("stopped")) << message().toStdString();
     EXPECT_TRUE(add()->isEnabled()) << "it can be added after all";
     QTest::mouseClick(add(), Qt::LeftButton);
+    ASSERT_TRUE(stored());
     EXPECT_EQ(runs(), 2U);
 }
 
-TEST_F(ImportTest, NothingElseIsHeardWhileStoring) {
-    choose(rows(120'000));
-    const QString station = m_window->station();
-    QTimer::singleShot(0, [this] {
-        QTest::keyClick(m_window.get(), Qt::Key_Z, Qt::ControlModifier);
-        QTest::keyClick(m_window.get(), Qt::Key_2, Qt::AltModifier);
-        m_window->close();
-    });
+TEST_F(ImportTest, OtherWorkGoesOnWhileStoring) {
+    choose(rows(400'000));
+    ASSERT_TRUE(QTest::qWaitFor([&] { return add()->isEnabled(); }, 8000));
     QTest::mouseClick(add(), Qt::LeftButton);
-    EXPECT_EQ(runs(), 2U);
-    EXPECT_EQ(m_window->station(), station);
-    EXPECT_TRUE(m_window->isVisible());
+    ASSERT_TRUE(m_bench->runImport().isBusy());
+    go(3);
+    design::CellDesign design = m_bench->draft().design();
+    design.gapMetres = 0.033;
+    m_bench->edit(design);
+    m_bench->undo();
+    EXPECT_TRUE(message().contains("Undone")) << message().toStdString();
+    ASSERT_TRUE(stored());
+    m_bench->undo();
+    EXPECT_TRUE(message().contains("Added the run")) << "the import is a step of its own";
+}
+
+TEST_F(ImportTest, AnotherNotebookOpenedMeanwhileLeavesNothingOfTheRun) {
+    start();
+    m_bench->startDesign(test::design(test::lemon()));
+    m_bench->writeDownBuild();
+    go(6);
+    const std::string path = m_bench->store().path().toStdString();
+    choose(rows(400'000));
+    ASSERT_TRUE(QTest::qWaitFor([&] { return add()->isEnabled(); }, 8000));
+    QTest::mouseClick(add(), Qt::LeftButton);
+    ASSERT_TRUE(m_bench->runImport().isBusy());
+    ASSERT_TRUE(m_bench->files().open(QString::fromStdString(m_folder.path("other.anodex").string()), true));
+    EXPECT_FALSE(m_bench->runImport().isBusy());
+    const auto left = notebook::Notebook::open(path, notebook::OpenMode::Read);
+    EXPECT_EQ(left->counts()->runs, 0);
+    EXPECT_TRUE(left->check()->empty());
 }
 
 TEST_F(ImportTest, AnotherRoleReadsTheFileAnew) {
@@ -98,7 +122,7 @@ TEST_F(ImportTest, AnotherRoleReadsTheFileAnew) {
     ASSERT_TRUE(add()->isEnabled()) << find<QLabel>("importState")->text().toStdString();
     QTest::mouseClick(add(), Qt::LeftButton);
     ASSERT_EQ(runs(), 2U);
-    EXPECT_NEAR(m_bench->build()->runs.back().durationSeconds, 1200.0, 1e-9);
+    EXPECT_NEAR(m_bench->selection().build()->runs.back().durationSeconds, 1200.0, 1e-9);
 }
 
 TEST_F(ImportTest, WhatIsNotSureIsAskedBeforeItCanBeAdded) {
@@ -115,7 +139,7 @@ TEST_F(ImportTest, WhatIsNotSureIsAskedBeforeItCanBeAdded) {
     EXPECT_FALSE(question->isVisible());
     ASSERT_TRUE(add()->isEnabled());
     QTest::mouseClick(add(), Qt::LeftButton);
-    EXPECT_NEAR(m_bench->build()->runs.back().durationSeconds, 180.0 * 60.0, 1e-9);
+    EXPECT_NEAR(m_bench->selection().build()->runs.back().durationSeconds, 180.0 * 60.0, 1e-9);
     // The next file of that logger is read the same way without a word.
     choose("time,voltage,current\n0,1.02,0\n60,1.01,0.001\n120,1.0,0.001\n180,1.01,0\n");
     EXPECT_FALSE(question->isVisible());

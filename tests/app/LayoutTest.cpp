@@ -1,4 +1,5 @@
 // Nothing is cut or lies on something else: at any font, in any window size, with long names, with nothing.
+#include "app/session/Deeds.h"
 #include "tests/app/WindowFixture.h"
 
 #include "app/widgets/ElidedLabel.h"
@@ -8,8 +9,6 @@
 
 namespace anodex::app {
 namespace {
-
-const std::vector<int> kStations = {1, 2, 3, 6, 7};
 
 class LayoutTest : public WindowTest {
 protected:
@@ -56,18 +55,18 @@ protected:
 TEST_F(LayoutTest, NoTextIsCutAtAnyFont) {
     for (const double scale : {1.0, 1.5, 2.0}) {
         openAt(scale, {1280, 800});
-        for (const int key : kStations) {
-            go(key);
-            EXPECT_EQ(cutTexts().join('\n').toStdString(), "") << scale << ", station " << key;
+        for (const ViewEntry& view : viewList()) {
+            m_window->showStation(view.id);
+            EXPECT_EQ(cutTexts().join('\n').toStdString(), "") << scale << ", station " << view.id;
         }
     }
 }
 
 TEST_F(LayoutTest, NoTextIsCutInASmallWindow) {
     openAt(1.0, {1000, 680});
-    for (const int key : kStations) {
-        go(key);
-        EXPECT_EQ(cutTexts().join('\n').toStdString(), "") << key;
+    for (const ViewEntry& view : viewList()) {
+        m_window->showStation(view.id);
+        EXPECT_EQ(cutTexts().join('\n').toStdString(), "") << view.id;
     }
 }
 
@@ -126,10 +125,10 @@ TEST_F(LayoutTest, ADangerIsSeenWithoutScrolling) {
 
 TEST_F(LayoutTest, LongNamesFitALargeFontInASmallWindow) {
     openAt(2.0, {1000, 680});
-    m_bench->renameRevision(QString("A name that goes on for as long as a cold morning on the allotment"));
-    for (const int key : kStations) {
-        go(key);
-        EXPECT_EQ(cutTexts().join('\n').toStdString(), "") << key;
+    renameRevision(*m_bench, QString("A name that goes on for as long as a cold morning on the allotment"));
+    for (const ViewEntry& view : viewList()) {
+        m_window->showStation(view.id);
+        EXPECT_EQ(cutTexts().join('\n').toStdString(), "") << view.id;
     }
 }
 
@@ -137,11 +136,11 @@ TEST_F(LayoutTest, LongNamesAreShortenedAndToldInFull) {
     openAt(1.0, {1280, 800});
     const QString name =
         QString("A name that goes on for as long as a cold morning on the allotment ").repeated(2);
-    m_bench->renameRevision(name);
+    renameRevision(*m_bench, name);
     QTest::keyClick(m_window.get(), Qt::Key_D, Qt::ControlModifier);
-    for (const int key : kStations) {
-        go(key);
-        EXPECT_EQ(cutTexts().join('\n').toStdString(), "") << key;
+    for (const ViewEntry& view : viewList()) {
+        m_window->showStation(view.id);
+        EXPECT_EQ(cutTexts().join('\n').toStdString(), "") << view.id;
     }
     go(1);
     int told = 0;
@@ -153,8 +152,8 @@ TEST_F(LayoutTest, LongNamesAreShortenedAndToldInFull) {
 
 TEST_F(LayoutTest, TheThemeReachesEveryPicture) {
     openDemo();
-    for (const int key : kStations) {
-        go(key);
+    for (const ViewEntry& view : viewList()) {
+        m_window->showStation(view.id);
         QCoreApplication::processEvents();
         const QImage light = m_window->grab().toImage();
         m_theme.apply(*qApp, ThemeChoice::Dark);
@@ -162,8 +161,8 @@ TEST_F(LayoutTest, TheThemeReachesEveryPicture) {
         const QImage dark = m_window->grab().toImage();
         m_theme.apply(*qApp, ThemeChoice::Light);
         // The paper itself, at the window's lower left corner.
-        EXPECT_GT(light.pixelColor(3, light.height() - 3).lightness(), 200) << key;
-        EXPECT_LT(dark.pixelColor(3, dark.height() - 3).lightness(), 60) << key;
+        EXPECT_GT(light.pixelColor(3, light.height() - 3).lightness(), 200) << view.id;
+        EXPECT_LT(dark.pixelColor(3, dark.height() - 3).lightness(), 60) << view.id;
     }
 }
 

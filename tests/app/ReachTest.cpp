@@ -7,29 +7,17 @@
 #include <QAccessible>
 #include <QLabel>
 #include <QPushButton>
-#include <QStackedWidget>
 #include <QTreeWidget>
 #include <set>
 
 namespace anodex::app {
 namespace {
 
-const std::vector<int> kStationKeys = {1, 2, 3, 6, 7};
-
-/// Every view there is, whether a digit leads to it or not.
-QStringList allViews(const QStackedWidget& stage) {
-    QStringList ids;
-    for (int i = 0; i < stage.count(); ++i) {
-        ids.append(stage.widget(i)->property("station").toString());
-    }
-    return ids;
-}
-
 TEST_F(WindowTest, EveryComputedNumberOpensToFormulaInputsAndSources) {
     openDemo();
     int opened = 0;
-    for (const int key : kStationKeys) {
-        go(key);
+    for (const ViewEntry& view : viewList()) {
+        m_window->showStation(view.id);
         for (Picture* shown : m_window->findChildren<Picture*>()) {
             if (!shown->isVisible()) {
                 continue;
@@ -57,8 +45,8 @@ TEST_F(WindowTest, EveryComputedNumberOpensToFormulaInputsAndSources) {
 
 TEST_F(WindowTest, EveryFocusableThingHasANameAndARole) {
     openDemo();
-    for (const QString& view : allViews(*find<QStackedWidget>("stage"))) {
-        m_window->showStation(view);
+    for (const ViewEntry& view : viewList()) {
+        m_window->showStation(view.id);
         for (QWidget* widget : m_window->findChildren<QWidget*>()) {
             if (!widget->isVisible() || widget->focusPolicy() == Qt::NoFocus) {
                 continue;
@@ -84,11 +72,9 @@ TEST_F(WindowTest, EveryFocusableThingHasANameAndARole) {
 
 TEST_F(WindowTest, EveryViewCanBeWalkedByTabAlone) {
     openDemo();
-    const QStringList views = allViews(*find<QStackedWidget>("stage"));
-    EXPECT_GE(views.size(), 7);
-    for (const QString& view : views) {
-        m_window->showStation(view);
-        ASSERT_EQ(m_window->station(), view);
+    for (const ViewEntry& view : viewList()) {
+        m_window->showStation(view.id);
+        ASSERT_EQ(m_window->station(), view.id);
         std::set<QWidget*> wanted;
         for (QWidget* widget : m_window->findChildren<QWidget*>()) {
             if (widget->isVisible() && widget->isEnabled() && (widget->focusPolicy() & Qt::TabFocus) != 0) {
@@ -104,10 +90,28 @@ TEST_F(WindowTest, EveryViewCanBeWalkedByTabAlone) {
             QTest::keyClick(at, Qt::Key_Tab);
         }
         for (QWidget* widget : wanted) {
-            EXPECT_TRUE(reached.contains(widget))
-                << view.toStdString() << " " << widget->metaObject()->className() << " "
-                << widget->objectName().toStdString();
+            EXPECT_TRUE(reached.contains(widget)) << view.id << " " << widget->metaObject()->className()
+                                                  << " " << widget->objectName().toStdString();
         }
+    }
+}
+
+TEST_F(WindowTest, EveryViewOnTheWireHasItsDigitAndEveryViewCanBeFound) {
+    openDemo();
+    for (const ViewEntry& view : viewList()) {
+        m_window->showStation("notebook");
+        if (view.place > 0) {
+            EXPECT_NE(picture("wire")->item(view.id), nullptr) << view.id;
+            go(view.place);
+        } else {
+            QTest::keyClick(m_window.get(), static_cast<Qt::Key>(view.keys[0].key()),
+                            view.keys[0].keyboardModifiers());
+        }
+        EXPECT_EQ(m_window->station(), view.id);
+        m_window->showStation("notebook");
+        QTest::keyClick(m_window.get(), Qt::Key_F, Qt::ControlModifier);
+        type(find<QLineEdit>("findField"), view.title);
+        EXPECT_EQ(m_window->station(), view.id);
     }
 }
 
@@ -121,19 +125,19 @@ TEST_F(WindowTest, DesignToJudgeWorksWithoutAMouse) {
     ladder->focusItem("foot:1");
     QTest::keyClick(ladder, Qt::Key_Return);
     type(find<QLineEdit>("materialFilter"), "graph");
-    EXPECT_EQ(m_bench->design().positive.material, "graphite");
+    EXPECT_EQ(m_bench->draft().design().positive.material, "graphite");
     go(3);
     auto* section = picture("section");
     section->setFocus();
     section->focusItem("gap");
     QTest::keyClick(section, Qt::Key_F2);
     type(find<QLineEdit>("numberField"), "4 mm");
-    EXPECT_NEAR(m_bench->outcome().cell->gapMetres, 0.004, 1e-9);
+    EXPECT_NEAR(m_bench->draft().outcome().cell->gapMetres, 0.004, 1e-9);
     QTest::keyClick(m_window.get(), Qt::Key_B, Qt::ControlModifier);
     go(6);
     QTest::keyClicks(focused(), "1.1 V");
     QTest::keyClick(focused(), Qt::Key_Return);
-    EXPECT_EQ(m_bench->readings().size(), 1U);
+    EXPECT_EQ(m_bench->selection().readings().size(), 1U);
     go(7);
     EXPECT_EQ(m_window->station(), "judge");
 }
@@ -142,14 +146,14 @@ TEST_F(WindowTest, FieldsRefuseWhatDoesNotFit) {
     openDemo();
     go(3);
     auto* section = picture("section");
-    const double gap = m_bench->outcome().cell->gapMetres;
+    const double gap = m_bench->draft().outcome().cell->gapMetres;
     for (const char* text : {"0", "-4", "five", "4 kg", "99 m"}) {
         section->setFocus();
         section->focusItem("gap");
         QTest::keyClick(section, Qt::Key_F2);
         type(find<QLineEdit>("numberField"), text);
         EXPECT_TRUE(message().contains("does not fit")) << text << ": " << message().toStdString();
-        EXPECT_NEAR(m_bench->outcome().cell->gapMetres, gap, 1e-12) << text;
+        EXPECT_NEAR(m_bench->draft().outcome().cell->gapMetres, gap, 1e-12) << text;
     }
 }
 
@@ -203,9 +207,9 @@ TEST_F(WindowTest, TheLayeredJarIsDrawnLayered) {
     EXPECT_LT(zinc.bottom(), copper.top());
     EXPECT_GT(zinc.width(), 4.0 * zinc.height()) << "a slab, not a stave";
     // Downwards is wider apart now.
-    const double before = m_bench->outcome().cell->gapMetres;
+    const double before = m_bench->draft().outcome().cell->gapMetres;
     drag(picture("section"), "gap", QPoint(0, 60));
-    EXPECT_GT(m_bench->outcome().cell->gapMetres, 1.2 * before);
+    EXPECT_GT(m_bench->draft().outcome().cell->gapMetres, 1.2 * before);
 }
 
 TEST_F(WindowTest, MassesAndLiquidsOpenAndTheirPartsStillOfferChoices) {
@@ -250,7 +254,7 @@ TEST_F(WindowTest, NumbersInWordsOpenToo) {
 
 TEST_F(WindowTest, SwappedElectrodesRaiseTheFindingOnTheRail) {
     QTest::mouseClick(find<QPushButton>("doorFirst"), Qt::LeftButton);
-    design::CellDesign design = m_bench->design();
+    design::CellDesign design = m_bench->draft().design();
     std::swap(design.negative, design.positive);
     m_bench->edit(design);
     const PictureItem* finding = picture("rail")->item("finding");
@@ -261,14 +265,14 @@ TEST_F(WindowTest, SwappedElectrodesRaiseTheFindingOnTheRail) {
 TEST_F(WindowTest, LargeFontsKeepEveryItemBetweenTheSidesOfItsPicture) {
     openDemo();
     const QFont usual = QApplication::font();
+    int height = 801;
     for (const double scale : {1.5, 2.0}) {
         QFont font = usual;
         font.setPointSizeF(usual.pointSizeF() * scale);
         QApplication::setFont(font);
-        for (const int key : kStationKeys) {
-            m_window->resize(1280,
-                             801 + key); // another height each time, so that everything is laid out anew
-            go(key);
+        for (const ViewEntry& view : viewList()) {
+            m_window->resize(1280, ++height); // another each time, so that everything is laid out anew
+            m_window->showStation(view.id);
             QCoreApplication::processEvents();
             for (Picture* shown : m_window->findChildren<Picture*>()) {
                 for (const PictureItem& item : shown->items()) {

@@ -119,7 +119,7 @@ TEST_F(ShelfTest, RanksWhatCanBeMadeAndAClickMakesIt) {
     EXPECT_TRUE(picture("ladder")->isVisible());
     EXPECT_NEAR(openCircuit(), promised, 1e-6);
     m_bench->undo();
-    EXPECT_TRUE(m_bench->revisions().empty());
+    EXPECT_TRUE(m_bench->contents().revisions.empty());
 }
 
 TEST_F(ShelfTest, AnotherFigureRanksAnew) {

@@ -26,14 +26,14 @@ TEST_F(WindowTest, EveryStarterShowsItsCoupleAndItsSection) {
         const auto design = formats::readCellFile(formats::embeddedFile(name));
         ASSERT_TRUE(design) << name;
         m_bench->startDesign(*design);
-        ASSERT_TRUE(m_bench->outcome().usable()) << name;
+        ASSERT_TRUE(m_bench->draft().outcome().usable()) << name;
         go(2);
         const Picture* ladder = picture("ladder");
         for (const char* id : {"foot:0", "foot:1"}) {
             ASSERT_NE(ladder->item(QString::fromLatin1(id)), nullptr) << name << " " << id;
         }
         // The working couple of either side has a rung that is not blocked.
-        for (const auto& side : m_bench->outcome().evaluation->sides) {
+        for (const auto& side : m_bench->draft().outcome().evaluation->sides) {
             const auto& competing = side.competing;
             EXPECT_TRUE(std::any_of(competing.begin(), competing.end(),
                                     [&](const cell::CompetingReaction& entry) {

@@ -171,14 +171,14 @@ TEST_F(WholeTest, CollectorPowderCaseLidPlaceAndStirringAreChosen) {
         });
         click(picture(choice.picture), choice.item);
         EXPECT_TRUE(found) << choice.words;
-        EXPECT_TRUE(choice.holds(m_bench->design())) << choice.words;
+        EXPECT_TRUE(choice.holds(m_bench->draft().design())) << choice.words;
         QApplication::setActiveWindow(m_window.get());
     }
     for (std::size_t i = 0; i < choices.size(); ++i) {
         m_bench->undo();
     }
-    EXPECT_FALSE(m_bench->design().stirred || m_bench->design().closed ||
-                 m_bench->design().positive.collector);
+    EXPECT_FALSE(m_bench->draft().design().stirred || m_bench->draft().design().closed ||
+                 m_bench->draft().design().positive.collector);
 }
 
 TEST_F(WholeTest, FindingsStandOnTheLayerTheyConcern) {

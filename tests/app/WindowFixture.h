@@ -31,6 +31,7 @@ protected:
     void start(const QString& notebook = {}) {
         m_window.reset();
         m_bench.reset();
+        Aside::awaitAll();
         m_bench = std::make_unique<Workbench>(test::catalogue(), m_services);
         m_theme.apply(*qApp, ThemeChoice::Light);
         m_window = std::make_unique<MainWindow>(*m_bench, m_theme);
@@ -38,7 +39,7 @@ protected:
         EXPECT_TRUE(QTest::qWaitForWindowExposed(m_window.get()));
         QApplication::setActiveWindow(m_window.get()); // there may be no window manager to do it
         if (!notebook.isEmpty()) {
-            EXPECT_TRUE(m_bench->openNotebook(notebook, false));
+            EXPECT_TRUE(m_bench->files().open(notebook, false));
         }
     }
 
@@ -49,7 +50,7 @@ protected:
     /// Runs are read aside.
     void waitForRuns() {
         EXPECT_TRUE(QTest::qWaitFor([this] {
-            return std::none_of(m_bench->builds().begin(), m_bench->builds().end(),
+            return std::none_of(m_bench->contents().builds.begin(), m_bench->contents().builds.end(),
                                 [](const BuildSummary& build) { return build.readingRuns; });
         }));
     }
@@ -99,9 +100,10 @@ protected:
         return at != nullptr ? at : m_window.get();
     }
     QString message() { return m_window->strip()->text(); }
-    double openCircuit() { return m_bench->outcome().evaluation->openCircuitVolts; }
+    double openCircuit() { return m_bench->draft().outcome().evaluation->openCircuitVolts; }
 
     test::TemporaryFolder m_folder;
+    Aside::AwaitAll m_last; ///< Before the folder goes.
     record::Millis m_now = 1'790'000'000'000;
     QString m_fileToOpen;
     QString m_fileToSave;

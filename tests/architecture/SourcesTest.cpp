@@ -117,7 +117,8 @@ TEST(Architecture, NoResultThatMayHoldAnErrorIsDropped) {
     const std::regex dropped(
         R"(\(void\)\s*(m_notebook|m_bench|bench|book|notebook|formats)\b|\)\s*\.value_or\()");
     const std::set<std::string> ofOptionals = {
-        "    const bool large = m_bench.build()->deliveredCoulombs().value_or(0.0) > kManyCoulombs;"};
+        "    const bool large = m_bench.selection().build()->deliveredCoulombs().value_or(0.0) > "
+        "kManyCoulombs;"};
     for (const Source& source : sources()) {
         const bool holdsResults = source.path.starts_with("app") || source.path.starts_with("cli") ||
                                   source.path.starts_with("notebook");

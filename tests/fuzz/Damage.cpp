@@ -47,10 +47,10 @@ void throughCommandLine(const fs::path& path) {
 }
 
 void throughWindow(app::Workbench& bench, app::MainWindow& window, const fs::path& path) {
-    if (!bench.openNotebook(QString::fromStdString(path.string()), false)) {
+    if (!bench.files().open(QString::fromStdString(path.string()), false)) {
         return;
     }
-    std::vector<app::BuildSummary> builds = bench.builds();
+    std::vector<app::BuildSummary> builds = bench.contents().builds;
     builds.resize(std::min<std::size_t>(builds.size(), 2));
     for (const app::BuildSummary& summary : builds) {
         bench.selectBuild(summary.build.id);

@@ -3,10 +3,12 @@
 //
 // Arguments: notebook, seed. Runs until it is killed. Lines: "importing" before an import, "ack HASH" after a
 // change, where HASH stands for everything in the notebook but runs set aside.
+#include "app/session/Deeds.h"
 #include "app/session/Workbench.h"
 #include "formats/CellFile.h"
 #include "formats/EmbeddedData.h"
 #include "formats/catalogue/CatalogueReader.h"
+#include "tests/app/Importing.h"
 #include "tests/support/InUse.h"
 
 #include <QCoreApplication>
@@ -30,7 +32,7 @@ record::RunSamples longRun(std::uint64_t seed) {
 }
 
 void acknowledge(app::Workbench& bench) {
-    const auto book = notebook::Notebook::open(bench.notebookPath().toStdString(), notebook::OpenMode::Read);
+    const auto book = notebook::Notebook::open(bench.store().path().toStdString(), notebook::OpenMode::Read);
     const auto dump = book ? book->dump() : tl::unexpected(book.error());
     if (!dump) {
         std::fprintf(stderr, "the notebook cannot be read back: %s\n", dump.error().detail.c_str());
@@ -41,14 +43,14 @@ void acknowledge(app::Workbench& bench) {
 }
 
 void change(app::Workbench& bench, std::uint64_t step) {
-    design::CellDesign design = bench.design();
+    design::CellDesign design = bench.draft().design();
     switch (step % 10) {
     case 0:
     case 1: // a drag: several drafts, one command
         for (int i = 1; i <= 3; ++i) {
             design.gapMetres =
                 0.01 + 1e-5 * static_cast<double>((step * 7 + static_cast<std::uint64_t>(i)) % 3000);
-            bench.draft(design);
+            bench.draft().change(design);
         }
         bench.settle();
         break;
@@ -63,14 +65,14 @@ void change(app::Workbench& bench, std::uint64_t step) {
         record::Reading reading;
         reading.value = 1.0 + 1e-3 * static_cast<double>(step % 100);
         reading.when = static_cast<record::Millis>(step);
-        bench.addReading(reading);
+        note(bench, {reading});
         break;
     }
     case 5:
-        if (bench.build() != nullptr) {
+        if (bench.selection().build() != nullptr) {
             std::puts("importing");
             std::fflush(stdout);
-            bench.importRun(QStringLiteral("run"), 1, longRun(step), {}, {});
+            importRun(bench, QStringLiteral("run"), 1, longRun(step));
         }
         break;
     case 6:
@@ -80,11 +82,12 @@ void change(app::Workbench& bench, std::uint64_t step) {
         bench.redo();
         break;
     case 8:
-        bench.branchDesign();
+        branchDesign(bench);
         break;
     default:
-        if (bench.revisions().size() > 3) {
-            bench.setRevisionAside(bench.revisions()[step % bench.revisions().size()].id, true);
+        if (bench.contents().revisions.size() > 3) {
+            setRevisionAside(bench, bench.contents().revisions[step % bench.contents().revisions.size()].id,
+                             true);
         }
         break;
     }
@@ -101,10 +104,10 @@ int main(int argc, char** argv) {
     app::Services services;
     services.now = [] { return record::Millis{1'790'000'000'000}; };
     app::Workbench bench(*catalogue, services);
-    if (!bench.openNotebook(QString::fromLocal8Bit(argv[1]), true)) {
+    if (!bench.files().open(QString::fromLocal8Bit(argv[1]), true)) {
         return 3;
     }
-    if (bench.revisions().empty()) {
+    if (bench.contents().revisions.empty()) {
         bench.startDesign(*formats::readCellFile(formats::embeddedFile("starters/first.cell.json")));
     }
     acknowledge(bench);

@@ -54,7 +54,7 @@ TEST_F(DiskTrouble, AFullDiskRefusesAChangeAndKeepsTheRest) {
     }
     EXPECT_EQ(book->history()->size(), 2U);
     ASSERT_TRUE(book->commit("rename", 4, {project("two")})) << "with room again it goes on";
-    EXPECT_EQ(*book->undo(), "rename");
+    EXPECT_EQ(book->undo()->said, "rename");
     EXPECT_EQ(*book->dump(), before);
     EXPECT_TRUE(book->check()->empty());
 }
@@ -86,12 +86,12 @@ TEST_F(DiskTrouble, AFullDiskRefusesUndoAndRedoToo) {
         EXPECT_EQ(undone.error().code, Code::DiskFull);
     }
     EXPECT_EQ(*book->dump(), before);
-    EXPECT_EQ(*book->undo(), "rename");
+    EXPECT_EQ(book->undo()->said, "rename");
     {
         const test::FullDisk full;
         EXPECT_FALSE(book->redo());
     }
-    EXPECT_EQ(*book->redo(), "rename");
+    EXPECT_EQ(book->redo()->said, "rename");
     EXPECT_EQ(*book->dump(), before);
 }
 

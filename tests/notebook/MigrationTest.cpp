@@ -47,9 +47,9 @@ TEST_P(EveryVersion, IsBroughtUpToDateWithABackupBesideIt) {
     const auto faults = *book->check();
     EXPECT_TRUE(faults.empty()) << faults.front();
     EXPECT_EQ(*book->remembered("station"), "bench");
-    EXPECT_EQ(*book->redo(), "gap 10 → 20 mm") << "what was undone then is redone now";
+    EXPECT_EQ(book->redo()->said, "gap 10 → 20 mm") << "what was undone then is redone now";
     for (int step = 0; step < 6; ++step) {
-        EXPECT_FALSE(book->undo()->empty()) << step;
+        EXPECT_FALSE(book->undo()->said.empty()) << step;
     }
     EXPECT_TRUE(book->revisions()->empty());
     if (GetParam() == kSchemaVersion) {

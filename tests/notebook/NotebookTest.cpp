@@ -115,7 +115,7 @@ TEST(Notebook, EveryCommandUndoesRedoesAndReopensEqually) {
         ASSERT_TRUE(command.run(b.book)) << command.name;
         const std::string after = b.dump();
         EXPECT_NE(after, before) << command.name;
-        EXPECT_FALSE(b.book.undo()->empty()) << command.name;
+        EXPECT_FALSE(b.book.undo()->said.empty()) << command.name;
         if (std::string(command.name) != "import") {
             EXPECT_EQ(b.dump(), before) << command.name;
         } else {
@@ -123,7 +123,7 @@ TEST(Notebook, EveryCommandUndoesRedoesAndReopensEqually) {
             EXPECT_TRUE(b.book.runs("b1")->back().setAside);
         }
         b.reopen();
-        EXPECT_FALSE(b.book.redo()->empty()) << command.name;
+        EXPECT_FALSE(b.book.redo()->said.empty()) << command.name;
         EXPECT_EQ(b.dump(), after) << command.name;
         b.reopen();
         EXPECT_EQ(b.dump(), after) << command.name;
@@ -135,12 +135,12 @@ TEST(Notebook, UndoesEverythingBackToNothingAndForwardAgain) {
     fill(b.book);
     const std::string full = b.dump();
     int steps = 0;
-    for (auto undone = b.book.undo(); undone && !undone->empty(); undone = b.book.undo()) {
+    for (auto undone = b.book.undo(); undone && !undone->said.empty(); undone = b.book.undo()) {
         ++steps;
     }
     EXPECT_EQ(steps, 5);
     EXPECT_EQ(b.book.projects()->size(), 0U);
-    for (auto redone = b.book.redo(); redone && !redone->empty(); redone = b.book.redo()) {
+    for (auto redone = b.book.redo(); redone && !redone->said.empty(); redone = b.book.redo()) {
     }
     EXPECT_EQ(b.dump(), full);
 }
@@ -157,22 +157,22 @@ TEST(Notebook, TheHistoryTellsWhatIsUndone) {
         return flags;
     };
     EXPECT_EQ(undone(), (std::vector<bool>{false, false, false, false, false}));
-    ASSERT_EQ(*b.book.undo(), "run");
-    ASSERT_EQ(*b.book.undo(), "event");
+    ASSERT_EQ(b.book.undo()->said, "run");
+    ASSERT_EQ(b.book.undo()->said, "event");
     EXPECT_EQ(undone(), (std::vector<bool>{false, false, false, true, true}));
-    ASSERT_EQ(*b.book.redo(), "event");
+    ASSERT_EQ(b.book.redo()->said, "event");
     EXPECT_EQ(undone(), (std::vector<bool>{false, false, false, false, true}));
-    EXPECT_EQ(b.book.history()->front().sentence, "new design");
+    EXPECT_EQ(b.book.history()->front().said.id, "new design");
     EXPECT_EQ(b.book.history()->front().happened, 1);
 }
 
 TEST(Notebook, ANewCommandForgetsWhatWasUndone) {
     Book b;
     fill(b.book);
-    ASSERT_FALSE(b.book.undo()->empty());
+    ASSERT_FALSE(b.book.undo()->said.empty());
     ASSERT_TRUE(b.book.commit("other", 9, {reading("m9", 0.1)}));
-    EXPECT_TRUE(b.book.redo()->empty());
-    EXPECT_EQ(b.book.history()->back().sentence, "other");
+    EXPECT_TRUE(b.book.redo()->said.empty());
+    EXPECT_EQ(b.book.history()->back().said.id, "other");
 }
 
 TEST(Notebook, KeepsFiveHundredSteps) {
@@ -194,7 +194,7 @@ TEST(Notebook, AFailedCommandLeavesNothingBehind) {
     orphan.build = "no such build";
     EXPECT_FALSE(b.book.commit("orphan", 9, {reading("m6", 1.0), orphan}));
     EXPECT_EQ(b.dump(), before);
-    EXPECT_EQ(b.book.history()->back().sentence, "run");
+    EXPECT_EQ(b.book.history()->back().said.id, "run");
 }
 
 TEST(Notebook, AStoppedImportLeavesNothingBehind) {
@@ -272,11 +272,11 @@ TEST(Notebook, KeepsDocumentsWithUndoAndRedo) {
     shelf.text = R"({"format": "anodex-shelf/1"})";
     ASSERT_TRUE(b.book.commit("shelf changed", 2, {shelf}));
     EXPECT_EQ(b.book.documents()->at(0), shelf);
-    EXPECT_EQ(*b.book.undo(), "shelf changed");
+    EXPECT_EQ(b.book.undo()->said, "shelf changed");
     EXPECT_EQ(b.book.documents()->at(0).text, "{}");
-    EXPECT_EQ(*b.book.undo(), "shelf filled");
+    EXPECT_EQ(b.book.undo()->said, "shelf filled");
     EXPECT_TRUE(b.book.documents()->empty());
-    EXPECT_EQ(*b.book.redo(), "shelf filled");
+    EXPECT_EQ(b.book.redo()->said, "shelf filled");
     EXPECT_EQ(b.book.documents()->size(), 1U);
     EXPECT_TRUE(b.book.check()->empty());
 }
@@ -343,10 +343,10 @@ TEST(Notebook, ACommandThatChangesNothingIsNoStep) {
     fill(b.book);
     const std::size_t steps = b.book.history()->size();
     const std::string before = b.dump();
-    EXPECT_EQ(*b.book.undo(), "run");
+    EXPECT_EQ(b.book.undo()->said, "run");
     ASSERT_TRUE(b.book.commit("as it was", 9, {project(), reading("m1", 1.09)}));
     EXPECT_EQ(b.book.history()->size(), steps);
-    EXPECT_EQ(*b.book.redo(), "run") << "what was undone is not lost to it";
+    EXPECT_EQ(b.book.redo()->said, "run") << "what was undone is not lost to it";
     EXPECT_EQ(b.dump(), before);
     EXPECT_TRUE(b.book.check()->empty());
 }

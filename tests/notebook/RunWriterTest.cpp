@@ -164,7 +164,7 @@ TEST_F(Recording, OneRecordsAndAnotherEditsMeanwhile) {
     appendTo(writer, 15, 4095);
     EXPECT_EQ(reader().runs("b1")->back().name, "with the new felt");
     EXPECT_EQ(reader().runs("b1")->back().samples, 4110);
-    EXPECT_EQ(*editor->undo(), "rename");
+    EXPECT_EQ(editor->undo()->said, "rename");
     EXPECT_EQ(reader().runs("b1")->back().name, "recorded");
     EXPECT_EQ(reader().runs("b1")->back().samples, 4110) << "undo leaves what was recorded";
     EXPECT_TRUE(editor->check()->empty());

@@ -33,9 +33,9 @@ TEST(ChangeText, NamesWhatDiffers) {
     EXPECT_EQ(plain(changeLine(before, after)), "negative area 10 → 20 cm²");
     after = before;
     after.liquid.solutes[0].amount.value = 2.0;
-    EXPECT_EQ(plain(changeLine(before, after)), "liquid negative ZnSO4 1 → 2 mol/kg");
+    EXPECT_EQ(plain(changeLine(before, after)), "ZnSO4 in the negative liquid 1 → 2 mol/kg");
     after.liquid.solutes.clear();
-    EXPECT_EQ(plain(changeLine(before, after)), "liquid negative ZnSO4 1 mol/kg left out");
+    EXPECT_EQ(plain(changeLine(before, after)), "ZnSO4 in the negative liquid 1 mol/kg left out");
 }
 
 TEST(ChangeText, KeepsAReadyLiquidsNameAndVolumeApart) {
@@ -71,16 +71,16 @@ TEST(ChangeText, SaysHowItIsChargedAndWhereItStands) {
     const design::CellDesign before = test::design(test::lemon());
     design::CellDesign after = before;
     after.charge = design::ChargeDesign{0.2, std::nullopt};
-    EXPECT_EQ(plain(changeLine(before, after)), "charge current 0.2 A added");
+    EXPECT_EQ(plain(changeLine(before, after)), "charging current 0.2 A added");
     after = before;
     after.place.flame = true;
-    EXPECT_EQ(changeLine(before, after), "place flame");
+    EXPECT_EQ(changeLine(before, after), "near a flame");
     after = before;
     after.place.roomM3 = 12.0;
-    EXPECT_EQ(plain(changeLine(before, after)), "place room 12 m³ added");
+    EXPECT_EQ(plain(changeLine(before, after)), "room 12 m³ added");
     after = before;
     after.string.series = 3;
-    EXPECT_EQ(plain(changeLine(before, after)), "string series 3 added");
+    EXPECT_EQ(plain(changeLine(before, after)), "cells in series 3 added");
 }
 
 TEST(ChangeText, SaysARename) {
@@ -134,9 +134,9 @@ TEST(PartText, CallsACoatACoat) {
 
 TEST(PartText, KeepsTheLiquidsOfTwoSidesApart) {
     using cell::ResistancePart;
-    EXPECT_STREQ(partText(ResistancePart::NegativeLiquid, false), "liquid");
-    EXPECT_STREQ(partText(ResistancePart::NegativeLiquid, true), "liquid, negative side");
-    EXPECT_STREQ(partText(ResistancePart::PositiveLiquid, true), "liquid, positive side");
+    EXPECT_EQ(partText(ResistancePart::NegativeLiquid, false), "liquid");
+    EXPECT_EQ(partText(ResistancePart::NegativeLiquid, true), "liquid, negative side");
+    EXPECT_EQ(partText(ResistancePart::PositiveLiquid, true), "liquid, positive side");
 }
 
 TEST(ErrorText, IsOneLineWithPlaceAndRemedy) {

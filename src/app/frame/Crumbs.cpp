@@ -1,5 +1,6 @@
 #include "app/frame/Crumbs.h"
 
+#include "app/session/Deeds.h"
 #include "app/theme/Theme.h"
 
 #include <QHBoxLayout>
@@ -49,7 +50,7 @@ Crumbs::Crumbs(Workbench& bench, QWidget* parent)
     connect(m_redo, &QPushButton::clicked, &m_bench, &Workbench::redo);
     connect(m_revision->menu(), &QMenu::aboutToShow, this, &Crumbs::fillRevisions);
     connect(m_build->menu(), &QMenu::aboutToShow, this, &Crumbs::fillBuilds);
-    connect(&bench, &Workbench::contentChanged, this, &Crumbs::refresh);
+    onChange(bench, this, kContent, &Crumbs::refresh);
     refresh();
 }
 
@@ -67,8 +68,8 @@ void Crumbs::resizeEvent(QResizeEvent* event) {
 }
 
 void Crumbs::refresh() {
-    const record::Revision* revision = m_bench.revision();
-    const BuildSummary* build = m_bench.build();
+    const record::Revision* revision = m_bench.selection().revision();
+    const BuildSummary* build = m_bench.selection().build();
     setVisible(revision != nullptr);
     if (revision == nullptr) {
         return;
@@ -79,7 +80,7 @@ void Crumbs::refresh() {
     m_build->setText(build != nullptr ? shortened(q(build->build.name)) : tr("no build"));
     m_build->setToolTip(build != nullptr ? q(build->build.name) : QString());
     m_build->setAccessibleName(tr("Build: %1").arg(m_build->text()));
-    const auto history = m_bench.history();
+    const auto history = m_bench.store().history();
     const bool canUndo =
         std::any_of(history.begin(), history.end(), [](const auto& entry) { return !entry.undone; });
     const bool canRedo =
@@ -91,23 +92,23 @@ void Crumbs::refresh() {
 void Crumbs::fillRevisions() {
     QMenu* menu = m_revision->menu();
     menu->clear();
-    for (const record::Revision& revision : m_bench.revisions()) {
+    for (const record::Revision& revision : m_bench.contents().revisions) {
         if (!revision.setAside) {
             menu->addAction(elided(q(revision.name)), this,
                             [this, id = revision.id] { m_bench.selectRevision(id); });
         }
     }
     menu->addSeparator();
-    menu->addAction(tr("New line from here\tCtrl+D"), &m_bench, &Workbench::branchDesign);
+    menu->addAction(tr("New line from here\tCtrl+D"), this, [this] { branchDesign(m_bench); });
     menu->addAction(tr("Set aside"), this, [this] {
-        if (m_bench.revision() != nullptr) {
-            m_bench.setRevisionAside(m_bench.revision()->id, true);
+        if (m_bench.selection().revision() != nullptr) {
+            setRevisionAside(m_bench, m_bench.selection().revision()->id, true);
         }
     });
-    for (const record::Revision& revision : m_bench.revisions()) {
+    for (const record::Revision& revision : m_bench.contents().revisions) {
         if (revision.setAside) {
             menu->addAction(tr("Bring back %1").arg(elided(q(revision.name))), this,
-                            [this, id = revision.id] { m_bench.setRevisionAside(id, false); });
+                            [this, id = revision.id] { setRevisionAside(m_bench, id, false); });
         }
     }
 }
@@ -115,23 +116,23 @@ void Crumbs::fillRevisions() {
 void Crumbs::fillBuilds() {
     QMenu* menu = m_build->menu();
     menu->clear();
-    if (m_bench.revision() == nullptr) {
+    if (m_bench.selection().revision() == nullptr) {
         return;
     }
-    for (const BuildSummary* summary : m_bench.buildsOf(m_bench.revision()->id)) {
+    for (const BuildSummary* summary : m_bench.contents().buildsOf(m_bench.selection().revision()->id)) {
         menu->addAction(elided(q(summary->build.name)), this,
                         [this, id = summary->build.id] { m_bench.selectBuild(id); });
     }
     menu->addSeparator();
     menu->addAction(tr("Write down a build\tCtrl+B"), &m_bench, &Workbench::writeDownBuild);
-    if (m_bench.build() != nullptr) {
+    if (m_bench.selection().build() != nullptr) {
         menu->addAction(tr("Set aside"), this,
-                        [this] { m_bench.setBuildAside(m_bench.build()->build.id, true); });
+                        [this] { setBuildAside(m_bench, m_bench.selection().build()->build.id, true); });
     }
-    for (const BuildSummary& summary : m_bench.builds()) {
-        if (summary.build.setAside && summary.build.revision == m_bench.revision()->id) {
+    for (const BuildSummary& summary : m_bench.contents().builds) {
+        if (summary.build.setAside && summary.build.revision == m_bench.selection().revision()->id) {
             menu->addAction(tr("Bring back %1").arg(elided(q(summary.build.name))), this,
-                            [this, id = summary.build.id] { m_bench.setBuildAside(id, false); });
+                            [this, id = summary.build.id] { setBuildAside(m_bench, id, false); });
         }
     }
 }

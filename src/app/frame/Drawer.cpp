@@ -1,49 +1,41 @@
 #include "app/frame/Drawer.h"
 
-#include "app/frame/FileActions.h"
-#include "app/theme/Theme.h"
-
 namespace anodex::app {
+namespace {
 
-void Drawer::fill(QMenu& menu, Workbench& bench, FileActions& files, const Theme& theme,
-                  const DrawerActions& actions) {
-    menu.addAction(tr("Begin another design…\tCtrl+Shift+N"), actions.anotherDesign);
-    menu.addAction(tr("Begin from a cell file…"), &files, &FileActions::openDesign);
-    menu.addAction(tr("Save this design as a file…"), &files, &FileActions::saveDesign);
-    menu.addAction(tr("Write down a build\tCtrl+B"), &bench, &Workbench::writeDownBuild);
-    menu.addAction(tr("Import a run…\tCtrl+I"), actions.importRun);
-    menu.addAction(bench.isHeld() ? tr("Let go of the held state\tCtrl+H")
-                                  : tr("Hold this state to compare\tCtrl+H"),
-                   &bench, &Workbench::toggleHold);
-    menu.addSeparator();
-    menu.addAction(tr("New notebook…\tCtrl+N"), &files, &FileActions::newNotebook);
-    menu.addAction(tr("Open a notebook…\tCtrl+O"), &files, &FileActions::openNotebook);
-    if (bench.isDemo()) {
-        menu.addAction(tr("Keep the demo as my notebook…"), &files, &FileActions::keepDemo);
-    } else {
-        menu.addAction(tr("Look at the demo"), &files, &FileActions::openDemo);
-        menu.addAction(tr("Save a copy of the notebook…\tCtrl+Shift+S"), &files, &FileActions::saveCopy);
+void add(QMenu& menu, const std::vector<Deed>& deeds, Deed::Group group) {
+    for (const Deed& deed : deeds) {
+        if (deed.group == group) {
+            const QString keys =
+                deed.keys.isEmpty()
+                    ? QString()
+                    : QStringLiteral("\t") + deed.keys.front().toString(QKeySequence::NativeText);
+            menu.addAction(deed.words + keys, deed.go)->setObjectName(deed.id);
+        }
     }
-    QMenu* mend = menu.addMenu(tr("Mend"));
-    mend->addAction(tr("Restore from a backup…"), &files, &FileActions::restoreBackup);
-    mend->addAction(tr("Rescue a damaged notebook…"), &files, &FileActions::rescueNotebook);
-    mend->addAction(tr("Show the log"), &files, &FileActions::showLog);
+}
+
+} // namespace
+
+void Drawer::fill(QMenu& menu, const std::vector<Deed>& deeds, const Theme& theme,
+                  const std::function<void(ThemeChoice)>& setTheme, const std::function<void()>& quit) {
+    add(menu, deeds, Deed::Group::Work);
     menu.addSeparator();
-    menu.addAction(tr("What can I make?\tCtrl+K"), &menu, [=] { actions.show(QStringLiteral("shelf")); });
-    menu.addAction(tr("Catalogue and sources\tCtrl+L"), &menu,
-                   [=] { actions.show(QStringLiteral("catalogue")); });
+    add(menu, deeds, Deed::Group::Notebook);
+    add(*menu.addMenu(tr("Mend")), deeds, Deed::Group::Mend);
+    menu.addSeparator();
+    add(menu, deeds, Deed::Group::Place);
     QMenu* look = menu.addMenu(tr("Look"));
     const std::pair<QString, ThemeChoice> choices[] = {{tr("Follow the desktop"), ThemeChoice::FollowDesktop},
                                                        {tr("Light"), ThemeChoice::Light},
                                                        {tr("Dark"), ThemeChoice::Dark}};
     for (const auto& [words, choice] : choices) {
-        QAction* action = look->addAction(
-            words, &menu, [=, chosen = choice] { actions.setTheme(static_cast<int>(chosen)); });
+        QAction* action = look->addAction(words, [=, chosen = choice] { setTheme(chosen); });
         action->setCheckable(true);
         action->setChecked(theme.choice() == choice);
     }
     menu.addSeparator();
-    menu.addAction(tr("Quit"), actions.quit);
+    menu.addAction(tr("Quit"), quit);
 }
 
 } // namespace anodex::app

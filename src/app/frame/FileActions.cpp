@@ -23,21 +23,21 @@ FileActions::FileActions(Workbench& bench, QObject* parent) : QObject(parent), m
 
 void FileActions::openNotebook() {
     const QString path = m_bench.services().chooseOpen(tr("Open a notebook"), tr(kNotebooks));
-    if (!path.isEmpty() && m_bench.openNotebook(path, false)) {
-        const QString station = m_bench.remembered(QStringLiteral("station"));
+    if (!path.isEmpty() && m_bench.files().open(path, false)) {
+        const QString station = m_bench.store().remembered(QStringLiteral("station"));
         emit stationAsked(station.isEmpty() ? QStringLiteral("notebook") : station);
     }
 }
 
 void FileActions::newNotebook() {
     const QString path = m_bench.services().chooseSave(tr("New notebook"), QStringLiteral("cells.anodex"));
-    if (!path.isEmpty() && m_bench.openNotebook(path, true)) {
+    if (!path.isEmpty() && m_bench.files().open(path, true)) {
         emit stationAsked(QStringLiteral("notebook"));
     }
 }
 
 bool FileActions::openDemo() {
-    if (!m_bench.isDemo() && !m_bench.openDemo(QStringLiteral(":/demo/demo.anodex"))) {
+    if (!m_bench.files().isDemo() && !m_bench.files().openDemo(QStringLiteral(":/demo/demo.anodex"))) {
         return false;
     }
     emit stationAsked(QStringLiteral("notebook"));
@@ -48,38 +48,38 @@ void FileActions::keepDemo() {
     const QString path =
         m_bench.services().chooseSave(tr("Keep the demo as my notebook"), QStringLiteral("cells.anodex"));
     if (!path.isEmpty()) {
-        m_bench.keepAs(path);
+        m_bench.files().keepAs(path);
     }
 }
 
 void FileActions::saveCopy() {
-    if (!m_bench.hasNotebook()) {
+    if (!m_bench.store().isOpen()) {
         emit refused(tr("There is no notebook to copy yet"));
         return;
     }
-    const QString name = QFileInfo(m_bench.notebookPath()).completeBaseName();
+    const QString name = QFileInfo(m_bench.store().path()).completeBaseName();
     const QString path =
         m_bench.services().chooseSave(tr("Save a copy of the notebook"), name + tr(" copy.anodex"));
     if (!path.isEmpty()) {
-        m_bench.saveCopy(path);
+        m_bench.files().saveCopy(path);
     }
 }
 
 void FileActions::restoreBackup() {
-    if (!m_bench.hasNotebook() || m_bench.isDemo()) {
+    if (!m_bench.store().isOpen() || m_bench.files().isDemo()) {
         emit refused(tr("Open the notebook first whose place the backup shall take"));
         return;
     }
     const QString path = m_bench.services().chooseOpen(tr("Restore from a backup"), tr(kNotebooks));
     if (!path.isEmpty()) {
-        m_bench.restoreFrom(path);
+        m_bench.files().restoreFrom(path);
     }
 }
 
 void FileActions::rescueNotebook() {
     const QString path = m_bench.services().chooseOpen(tr("Rescue a damaged notebook"), tr(kNotebooks));
     if (!path.isEmpty()) {
-        m_bench.rescue(path);
+        m_bench.files().rescue(path);
     }
 }
 
@@ -109,11 +109,11 @@ void FileActions::openDesign() {
 
 void FileActions::saveDesign() {
     m_bench.settle();
-    if (m_bench.revision() == nullptr) {
+    if (m_bench.selection().revision() == nullptr) {
         emit refused(tr("There is no design to save yet"));
         return;
     }
-    const record::Revision revision = *m_bench.revision();
+    const record::Revision revision = *m_bench.selection().revision();
     const QString path = m_bench.services().chooseSave(tr("Save this design as a file"),
                                                        q(revision.name) + QStringLiteral(".cell.json"));
     if (path.isEmpty()) {

@@ -4,6 +4,7 @@
 #include "app/frame/FindPanel.h"
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
+#include "app/views/ViewList.h"
 #include "core/explain/Explain.h"
 #include <QMainWindow>
 
@@ -11,20 +12,12 @@ class QStackedWidget;
 
 namespace anodex::app {
 
-class BenchView;
-class CellView;
-class CoupleView;
 class Crumbs;
 class ExplainPanel;
 class FileActions;
-class JudgeView;
 class MessageStrip;
-class CatalogueView;
-class NotebookView;
-class ShelfView;
 class PictureScroll;
 class Rail;
-class View;
 class Wire;
 
 class MainWindow : public QMainWindow {
@@ -37,8 +30,8 @@ public:
     [[nodiscard]] QString station() const { return m_station; }
     /// Opens a fresh, marked copy of the demo notebook.
     bool openDemo();
-    /// The doors, though there are designs already.
-    void beginAnother();
+    /// What a view or the frame offers under this id.
+    void perform(const QString& id);
     [[nodiscard]] MessageStrip* strip() const { return m_strip; }
     [[nodiscard]] ExplainPanel* explainPanel() const { return m_explain; }
 
@@ -48,21 +41,23 @@ protected:
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
-    void addView(const QString& id, View* view);
+    void layOut();
+    void connectParts();
+    void addView(View* view);
     void addShortcuts();
     void refreshWire();
     void refreshTitle();
     void showDrawer();
     void showFind();
-    [[nodiscard]] std::vector<FindEntry> findEntries();
-    /// Couple and Cell work on the design; Bench and Judge on the build.
-    [[nodiscard]] bool worksOnBuild() const;
+    [[nodiscard]] std::vector<Deed> deeds();
+    [[nodiscard]] View* viewAt(std::size_t index) const;
     void explain(const explain::QuantityKey& key, const QPoint& at);
     void goToRemedy(const findings::Finding& finding);
     void setTheme(ThemeChoice choice);
 
     Workbench& m_bench;
     Theme& m_theme;
+    const std::vector<ViewEntry> m_views;
     FileActions* m_files;
     Wire* m_wire;
     Crumbs* m_crumbs;
@@ -72,14 +67,9 @@ private:
     MessageStrip* m_strip;
     ExplainPanel* m_explain;
     FindPanel* m_find;
-    NotebookView* m_notebook;
-    CoupleView* m_couple;
-    CellView* m_cell;
-    BenchView* m_benchView;
-    JudgeView* m_judge;
-    ShelfView* m_shelf;
-    CatalogueView* m_catalogueView;
     QString m_station;
+    bool m_needsDesign = false; ///< The view on the stage does.
+    bool m_ofBuild = false;     ///< Its numbers are of the build as it was built.
 };
 
 } // namespace anodex::app

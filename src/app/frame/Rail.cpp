@@ -24,9 +24,9 @@ double textHeight(const QString& text, double width, const QFont& font) {
 Rail::Rail(Workbench& bench, const Theme& theme, QWidget* parent)
     : Picture(tr("Verdict"), parent), m_bench(bench), m_theme(theme) {
     setObjectName(QStringLiteral("rail"));
-    connect(&bench, &Workbench::designChanged, this, &Rail::rebuild);
-    connect(&bench, &Workbench::doubtChanged, this, &Rail::rebuild);
-    connect(&bench, &Workbench::contentChanged, this, &Rail::rebuild);
+    onChange(bench, this,
+             Part::Design | Part::Doubt | Part::Place | Part::Builds | Part::Notes | Part::Runs | Part::File,
+             &Rail::rebuild);
     connect(&theme, &Theme::changed, this, &Rail::rebuild);
     connect(this, &Picture::resized, this, &Rail::rebuild);
     setBackdrop([this](QPainter& painter) {
@@ -52,17 +52,17 @@ void Rail::showBuilt(bool built) {
 }
 
 const Outcome& Rail::outcome() const {
-    return m_ofBuild ? m_bench.builtOutcome() : m_bench.outcome();
+    return m_ofBuild ? m_bench.draft().builtOutcome() : m_bench.draft().outcome();
 }
 
 std::vector<Rail::Row> Rail::rows() const {
     const Outcome& now = outcome();
     const cell::Evaluation& e = *now.evaluation;
-    const auto& ghost = m_bench.ghost();
+    const auto& ghost = m_bench.draft().ghost();
     const bool hasGhost = ghost && ghost->usable() && !m_ofBuild;
     // What was measured on something else than what is shown stays away from it.
-    const bool same = &m_bench.builtOutcome() == &now;
-    const BuildSummary* build = same ? m_bench.build() : nullptr;
+    const bool same = &m_bench.draft().builtOutcome() == &now;
+    const BuildSummary* build = same ? m_bench.selection().build() : nullptr;
     const auto range = [&](base::Interval cell::Doubt::*member) {
         return now.doubt ? std::optional(*now.doubt.*member) : std::nullopt;
     };

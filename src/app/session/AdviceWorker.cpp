@@ -2,8 +2,6 @@
 
 #include "core/base/Fault.h"
 
-#include <QMetaObject>
-
 namespace anodex::app {
 namespace {
 
@@ -15,7 +13,8 @@ constexpr std::size_t kShown = 5;
 AdviceWorker::AdviceWorker(QObject* parent) : QObject(parent), m_work(kPauseMilliseconds) {}
 
 void AdviceWorker::request(CatalogueHandle catalogue, const design::CellDesign& design, shelf::RankBy by) {
-    m_work.request([this, from = std::move(catalogue), design, by](const std::stop_token& stop) {
+    m_work.request([this, from = std::move(catalogue), design, by](const std::stop_token& stop,
+                                                                   const Aside::Tell& tell) {
         std::optional<std::vector<shelf::Change>> changes;
         try {
             changes = shelf::helpfulChanges(*from, design, by, kShown, stop);
@@ -23,9 +22,7 @@ void AdviceWorker::request(CatalogueHandle catalogue, const design::CellDesign& 
             changes.emplace(); // the design itself is beyond the model, which its own evaluation says
         }
         if (changes) {
-            QMetaObject::invokeMethod(
-                this, [this, design, found = *changes] { emit finished(design, found); },
-                Qt::QueuedConnection);
+            tell([this, design, found = *changes] { emit finished(design, found); });
         }
     });
 }

@@ -146,14 +146,51 @@ void Contents::apply(const record::Event& event) {
 void Contents::apply(const record::RunHeader& run) {
     if (BuildSummary* summary = summaryOf(run.build)) {
         put(summary->allRuns, run, &record::RunHeader::started);
-        summary->runs.clear();
-        summary->digests.clear();
-        summary->readingRuns = false;
-        for (const record::RunHeader& one : summary->allRuns) {
-            std::erase(unreadRuns, one.id);
-        }
-        addRuns(*summary);
+        takeRuns(*summary);
     }
+}
+
+/// What of its runs is in use, anew.
+void Contents::takeRuns(BuildSummary& summary) {
+    summary.runs.clear();
+    summary.digests.clear();
+    summary.readingRuns = false;
+    for (const record::RunHeader& one : summary.allRuns) {
+        std::erase(unreadRuns, one.id);
+    }
+    addRuns(summary);
+}
+
+Parts Contents::remove(const std::vector<record::Id>& gone) {
+    Parts parts;
+    const auto from = [&gone](auto& rows) {
+        return std::erase_if(rows, [&](const auto& row) {
+                   return std::find(gone.begin(), gone.end(), row.id) != gone.end();
+               }) > 0;
+    };
+    const auto note = [&parts](bool removed, Part part) { parts |= removed ? Parts(part) : Parts(); };
+    for (const record::Id& id : gone) {
+        std::erase(unreadRuns, id);
+    }
+    note(from(projects), Part::Revisions);
+    note(from(revisions), Part::Revisions);
+    note(from(documents), Part::Documents);
+    note(std::erase_if(builds,
+                       [&](const BuildSummary& summary) {
+                           return std::find(gone.begin(), gone.end(), summary.build.id) != gone.end();
+                       }) > 0,
+         Part::Builds);
+    for (BuildSummary& summary : builds) {
+        if (from(summary.readings) | from(summary.events)) {
+            findMeasured(summary);
+            parts |= Part::Notes;
+        }
+        if (from(summary.allRuns)) {
+            takeRuns(summary);
+            parts |= Part::Runs;
+        }
+    }
+    return parts;
 }
 
 BuildSummary* Contents::summaryOf(const record::Id& build) {
@@ -213,6 +250,11 @@ std::vector<const BuildSummary*> Contents::buildsOf(const record::Id& revision) 
         }
     }
     return list;
+}
+
+std::vector<record::RunHeader> Contents::runsOf(const record::Id& id) const {
+    const BuildSummary* summary = build(id);
+    return summary != nullptr ? summary->allRuns : std::vector<record::RunHeader>();
 }
 
 std::string Contents::freshName(std::string stem) const {

@@ -1,6 +1,7 @@
 // src/app/session/Contents.h - what a notebook holds, loaded for the window, with what was measured on each
 // build.
 #pragma once
+#include "app/session/Part.h"
 #include "core/record/Record.h"
 #include "core/run/RunDigest.h"
 #include "notebook/Notebook.h"
@@ -50,12 +51,18 @@ struct Contents {
     [[nodiscard]] std::vector<notebook::NotebookError> load(const notebook::Notebook& notebook);
     /// What a command changed, without reading anything again.
     void apply(const std::vector<notebook::Change>& changes);
+    /// Records that are gone, by id; the parts they were of.
+    Parts remove(const std::vector<record::Id>& gone);
+    /// The run is longer than when it was read.
+    void forgetDigest(const record::Id& run) { digests.erase(run); }
     /// A run was read; builds that have it know its essence now.
     void take(const record::Id& run, const RunDigestPointer& digest);
     [[nodiscard]] const record::Revision* revision(const record::Id& id) const;
     [[nodiscard]] const BuildSummary* build(const record::Id& id) const;
     /// Builds of a revision that are not set aside, oldest first.
     [[nodiscard]] std::vector<const BuildSummary*> buildsOf(const record::Id& revision) const;
+    /// Set aside or not.
+    [[nodiscard]] std::vector<record::RunHeader> runsOf(const record::Id& build) const;
     /// "Jar 3" when "Jar 2" is the last of its name.
     [[nodiscard]] std::string freshName(std::string stem) const;
 
@@ -69,6 +76,7 @@ private:
     void apply(const record::Document& document);
     [[nodiscard]] BuildSummary* summaryOf(const record::Id& build);
     static void findMeasured(BuildSummary& summary);
+    void takeRuns(BuildSummary& summary);
     void addRuns(BuildSummary& summary);
 };
 

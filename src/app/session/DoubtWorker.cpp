@@ -2,8 +2,6 @@
 
 #include "core/base/Fault.h"
 
-#include <QMetaObject>
-
 namespace anodex::app {
 namespace {
 
@@ -21,18 +19,15 @@ void DoubtWorker::request(const Outcome& outcome, int ticket) {
         return;
     }
     m_work.request([this, catalogue = outcome.catalogue, cell = *outcome.cell,
-                    evaluation = *outcome.evaluation, ticket](const std::stop_token& stop) {
+                    evaluation = *outcome.evaluation,
+                    ticket](const std::stop_token& stop, const Aside::Tell& tell) {
         try {
             const auto doubt = cell::estimateDoubt(*catalogue, cell, evaluation, {kSamples, 1, 1}, stop);
             if (doubt) {
-                QMetaObject::invokeMethod(
-                    this, [this, ticket, result = *doubt] { emit finished(ticket, result); },
-                    Qt::QueuedConnection);
+                tell([this, ticket, result = *doubt] { emit finished(ticket, result); });
             }
         } catch (const base::Fault& fault) {
-            QMetaObject::invokeMethod(
-                this, [this, law = QString::fromLatin1(fault.law())] { emit faulted(law); },
-                Qt::QueuedConnection);
+            tell([this, law = QString::fromLatin1(fault.law())] { emit faulted(law); });
         }
     });
 }

@@ -2,8 +2,6 @@
 
 #include "wording/ErrorText.h"
 
-#include <QMetaObject>
-
 namespace anodex::app {
 namespace {
 
@@ -25,57 +23,44 @@ template <typename T> QString problemOf(const notebook::Answer<T>& answer) {
 
 } // namespace
 
-FileJobs::~FileJobs() {
-    stop();
-}
-
-void FileJobs::stop() {
-    m_thread = std::jthread();
-}
-
-/// `work` runs aside and returns what is told on the window's thread.
-template <typename Work> void FileJobs::begin(const Work& work) {
-    m_thread = std::jthread([this, work](const std::stop_token& stop) {
-        auto tell = work(stop);
-        QMetaObject::invokeMethod(this, std::move(tell), Qt::QueuedConnection);
-    });
+void FileJobs::stopChecking() {
+    m_checks.stop();
 }
 
 void FileJobs::check(const QString& notebook) {
-    begin([this, notebook](const std::stop_token& stop) {
+    m_checks.begin([this, notebook](const std::stop_token& stop, const Aside::Tell& tell) {
         const auto book = notebook::Notebook::open(notebook.toStdString(), notebook::OpenMode::Read);
         const auto faults = book ? book->check(stop) : tl::unexpected(book.error());
         const QStringList told = faults ? list(*faults) : QStringList(problemOf(faults));
-        const bool stopped = stop.stop_requested();
-        return [this, notebook, told, stopped] {
-            if (!stopped) {
-                emit checked(notebook, told);
-            }
-        };
+        tell([this, notebook, told] { emit checked(notebook, told); });
     });
 }
 
 void FileJobs::copy(const QString& from, const QString& to) {
-    begin([this, from, to](const std::stop_token& /*stop*/) {
+    m_jobs.queue([this, from, to](const std::stop_token& /*stop*/, const Aside::Tell& tell) {
         const QString problem = problemOf(notebook::copyNotebook(from.toStdString(), to.toStdString()));
-        return [this, to, problem] { emit copied(to, problem); };
+        tell([this, to, problem] { emit copied(to, problem); });
     });
 }
 
 void FileJobs::rescue(const QString& damaged, const QString& fresh) {
-    begin([this, damaged, fresh](const std::stop_token& /*stop*/) {
+    m_jobs.queue([this, damaged, fresh](const std::stop_token& /*stop*/, const Aside::Tell& tell) {
         const auto done = notebook::rescueNotebook(damaged.toStdString(), fresh.toStdString());
         const QStringList lost = done ? list(done->lost) : QStringList();
-        return [this, fresh, lost, problem = problemOf(done)] { emit rescued(fresh, lost, problem); };
+        tell([this, fresh, lost, problem = problemOf(done)] { emit rescued(fresh, lost, problem); });
     });
 }
 
-void FileJobs::restore(const QString& notebook, const QString& backup) {
-    begin([this, notebook, backup](const std::stop_token& /*stop*/) {
+void FileJobs::restore(const QString& notebook, const QString& backup, std::shared_future<void> free) {
+    m_jobs.queue([this, notebook, backup, reading = std::move(free),
+                  checking = m_checks.ended()](const std::stop_token& /*stop*/, const Aside::Tell& tell) {
+        reading.wait();
+        checking.wait();
         const auto done = notebook::restoreNotebook(notebook.toStdString(), backup.toStdString());
         const QString keptAs = done ? q(*done) : QString();
-        return
-            [this, notebook, keptAs, problem = problemOf(done)] { emit restored(notebook, keptAs, problem); };
+        tell([this, notebook, keptAs, problem = problemOf(done)] {
+            emit restored(notebook, keptAs, problem);
+        });
     });
 }
 

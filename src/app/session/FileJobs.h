@@ -1,12 +1,12 @@
 // src/app/session/FileJobs.h - slow work on notebook files, aside: copies, the full check, restoring,
 // rescuing.
 //
-// One job at a time, each over a connection of its own; a new check takes the place of one that runs.
+// Jobs one after another, each over a connection of its own; a new check takes the place of one that runs.
 #pragma once
+#include "app/session/Aside.h"
 #include "notebook/Copies.h"
 #include <QObject>
 #include <QString>
-#include <thread>
 
 namespace anodex::app {
 
@@ -14,14 +14,14 @@ class FileJobs : public QObject {
     Q_OBJECT
 public:
     using QObject::QObject;
-    ~FileJobs() override;
 
     void check(const QString& notebook);
     void copy(const QString& from, const QString& to);
     void rescue(const QString& damaged, const QString& fresh);
-    void restore(const QString& notebook, const QString& backup);
-    /// Waits for what cannot be stopped and lets go of every file.
-    void stop();
+    /// Begins when `free` is ready: nobody reads the notebook any more.
+    void restore(const QString& notebook, const QString& backup, std::shared_future<void> free);
+    /// A check of a notebook that is let go of is not wanted any more; what changes files goes on.
+    void stopChecking();
 
 signals:
     /// Faults in plain words; none when the notebook is sound.
@@ -32,9 +32,8 @@ signals:
     void restored(const QString& notebook, const QString& keptAs, const QString& problem);
 
 private:
-    template <typename Work> void begin(const Work& work);
-
-    std::jthread m_thread;
+    Aside m_checks;
+    Aside m_jobs;
 };
 
 } // namespace anodex::app

@@ -1,30 +1,25 @@
 // src/app/session/LatestWork.h - work done aside of the window: the latest request wins, older ones are
 // stopped.
 #pragma once
+#include "app/session/Aside.h"
 #include <QTimer>
-#include <functional>
-#include <stop_token>
-#include <thread>
 
 namespace anodex::app {
 
 class LatestWork {
 public:
-    using Work = std::function<void(const std::stop_token&)>;
-
     /// Begins only after so long without another request.
     explicit LatestWork(int pauseMilliseconds);
-    ~LatestWork();
     LatestWork(const LatestWork&) = delete;
     LatestWork& operator=(const LatestWork&) = delete;
 
-    void request(Work work);
+    void request(Aside::Work work);
     void cancel();
 
 private:
+    Aside::Work m_wanted;
+    Aside m_aside;
     QTimer m_pause;
-    Work m_wanted;
-    std::jthread m_thread;
 };
 
 } // namespace anodex::app

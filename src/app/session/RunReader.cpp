@@ -3,7 +3,6 @@
 #include "notebook/RunChannels.h"
 #include "wording/ErrorText.h"
 
-#include <QMetaObject>
 #include <algorithm>
 #include <optional>
 
@@ -36,10 +35,6 @@ run::RunSource sourceOf(const notebook::Notebook& book, const record::Id& id, co
 
 } // namespace
 
-RunReader::~RunReader() {
-    stop();
-}
-
 void RunReader::read(const QString& notebook, const std::vector<record::Id>& runs) {
     if (notebook == m_notebook && runs == m_wanted) {
         return;
@@ -47,10 +42,11 @@ void RunReader::read(const QString& notebook, const std::vector<record::Id>& run
     m_notebook = notebook;
     m_wanted = runs;
     if (runs.empty()) {
-        m_thread.request_stop();
+        m_aside.stop();
         return;
     }
-    m_thread = std::jthread([this, path = notebook.toStdString(), runs](const std::stop_token& stop) {
+    m_aside.begin([this, path = notebook.toStdString(), runs](const std::stop_token& stop,
+                                                              const Aside::Tell& tell) {
         const auto book = notebook::Notebook::open(path, notebook::OpenMode::Read);
         for (const record::Id& run : runs) {
             if (stop.stop_requested()) {
@@ -58,26 +54,19 @@ void RunReader::read(const QString& notebook, const std::vector<record::Id>& run
             }
             std::optional<notebook::NotebookError> error;
             RunDigestPointer digest = book ? digestOf(sourceOf(*book, run, stop, error)) : nullptr;
-            if (stop.stop_requested()) {
-                return;
-            }
             error = book ? error : book.error();
             digest = error ? nullptr : digest;
             const QString problem = error ? QString::fromStdString(wording::errorText(*error)) : QString();
-            QMetaObject::invokeMethod(
-                this,
-                [this, run, digest, problem] {
-                    if (std::erase(m_wanted, run) > 0) {
-                        emit finished(QString::fromStdString(run), digest, problem);
-                    }
-                },
-                Qt::QueuedConnection);
+            tell([this, run, digest, problem] {
+                std::erase(m_wanted, run);
+                emit finished(QString::fromStdString(run), digest, problem);
+            });
         }
     });
 }
 
 void RunReader::stop() {
-    m_thread = std::jthread();
+    m_aside.stop();
     m_notebook.clear();
     m_wanted.clear();
 }

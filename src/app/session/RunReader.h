@@ -2,10 +2,10 @@
 //
 // Threads    read() and the signal belong to the window's thread; the samples are read on another.
 #pragma once
+#include "app/session/Aside.h"
 #include "app/session/Contents.h"
 #include <QObject>
 #include <QString>
-#include <thread>
 #include <vector>
 
 namespace anodex::app {
@@ -14,12 +14,12 @@ class RunReader : public QObject {
     Q_OBJECT
 public:
     using QObject::QObject;
-    ~RunReader() override;
 
     /// These runs of that notebook and no others; asking for the same again changes nothing.
     void read(const QString& notebook, const std::vector<record::Id>& runs);
-    /// Waits for the run at hand and lets go of the file.
+    /// What is being read is dropped; the file is let go of once ended() is ready.
     void stop();
+    [[nodiscard]] std::shared_future<void> ended() const { return m_aside.ended(); }
 
 signals:
     /// The digest is null when the run cannot be used; `problem` says why, in a line.
@@ -28,7 +28,7 @@ signals:
 private:
     QString m_notebook;
     std::vector<record::Id> m_wanted; ///< Asked for and not arrived.
-    std::jthread m_thread;
+    Aside m_aside;
 };
 
 } // namespace anodex::app

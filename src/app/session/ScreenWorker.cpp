@@ -5,7 +5,6 @@
 #include "wording/ErrorText.h"
 #include "wording/ScreenText.h"
 
-#include <QMetaObject>
 #include <chrono>
 #include <thread>
 
@@ -39,34 +38,12 @@ ScreenedCell toldCell(const chemistry::Catalogue& catalogue, const shelf::Candid
     return told;
 }
 
-} // namespace
-
-ScreenWorker::ScreenWorker(QObject* parent) : QObject(parent), m_work(kPauseMilliseconds) {}
-
-void ScreenWorker::request(CatalogueHandle catalogue, const shelf::Shelf& shelf, shelf::RankBy by) {
-    m_work.request([this, from = std::move(catalogue), shelf, by](const std::stop_token& stop) {
-        try {
-            run(*from, shelf, by, stop);
-        } catch (const base::Fault& fault) {
-            tell({{}, 0, 0, true, QString::fromStdString(wording::errorText(fault))});
-        }
-    });
-}
-
-void ScreenWorker::tell(ScreenState state) {
-    QMetaObject::invokeMethod(
-        this, [this, told = std::move(state)] { emit stateChanged(told); }, Qt::QueuedConnection);
-}
-
-void ScreenWorker::run(const chemistry::Catalogue& catalogue, const shelf::Shelf& shelf, shelf::RankBy by,
-                       const std::stop_token& stop) {
+void screenAside(const chemistry::Catalogue& catalogue, const shelf::Shelf& shelf, shelf::RankBy by,
+                 const std::stop_token& stop, const std::function<void(ScreenState)>& show) {
     const auto candidates = shelf::Candidates::create(catalogue, shelf);
     if (!candidates) {
-        tell({{},
-              0,
-              0,
-              true,
-              QString::fromStdString(wording::errorText(formats::toFileError(candidates.error())))});
+        const std::string problem = wording::errorText(formats::toFileError(candidates.error()));
+        show({{}, 0, 0, true, QString::fromStdString(problem)});
         return;
     }
     shelf::ScreeningOptions options;
@@ -85,7 +62,7 @@ void ScreenWorker::run(const chemistry::Catalogue& catalogue, const shelf::Shelf
         for (const shelf::Screened& screened : best) {
             state.best.push_back(plainCell(*candidates, screened));
         }
-        tell(std::move(state));
+        show(std::move(state));
     };
     const auto result = shelf::screen(catalogue, *candidates, options, stop);
     if (!result) {
@@ -95,7 +72,25 @@ void ScreenWorker::run(const chemistry::Catalogue& catalogue, const shelf::Shelf
     for (const shelf::Screened& screened : result->best) {
         state.best.push_back(toldCell(catalogue, *candidates, screened, by));
     }
-    tell(std::move(state));
+    show(std::move(state));
+}
+
+} // namespace
+
+ScreenWorker::ScreenWorker(QObject* parent) : QObject(parent), m_work(kPauseMilliseconds) {}
+
+void ScreenWorker::request(CatalogueHandle catalogue, const shelf::Shelf& shelf, shelf::RankBy by) {
+    m_work.request(
+        [this, from = std::move(catalogue), shelf, by](const std::stop_token& stop, const Aside::Tell& tell) {
+            const auto show = [&](ScreenState state) {
+                tell([this, told = std::move(state)] { emit stateChanged(told); });
+            };
+            try {
+                screenAside(*from, shelf, by, stop, show);
+            } catch (const base::Fault& fault) {
+                show({{}, 0, 0, true, QString::fromStdString(wording::errorText(fault))});
+            }
+        });
 }
 
 } // namespace anodex::app

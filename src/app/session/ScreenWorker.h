@@ -38,10 +38,6 @@ signals:
     void stateChanged(const anodex::app::ScreenState& state);
 
 private:
-    void run(const chemistry::Catalogue& catalogue, const shelf::Shelf& shelf, shelf::RankBy by,
-             const std::stop_token& stop);
-    void tell(ScreenState state);
-
     LatestWork m_work;
 };
 

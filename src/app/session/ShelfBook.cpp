@@ -1,5 +1,6 @@
 #include "app/session/ShelfBook.h"
 
+#include "app/session/Commands.h"
 #include "core/shelf/ShelfNames.h"
 #include "formats/ShelfFile.h"
 #include "wording/ErrorText.h"
@@ -10,7 +11,7 @@ namespace anodex::app {
 namespace {
 
 const record::Document* shelfDocument(const Workbench& bench) {
-    const auto& documents = bench.documents();
+    const auto& documents = bench.contents().documents;
     const auto found = std::find_if(documents.begin(), documents.end(), [](const record::Document& one) {
         return one.kind == record::DocumentKind::Shelf && !one.setAside;
     });
@@ -33,14 +34,14 @@ shelf::Shelf shelfIn(Workbench& bench) {
     return std::move(*shelf);
 }
 
-bool keepShelf(Workbench& bench, const shelf::Shelf& shelf, const QString& sentence) {
+bool keepShelf(Workbench& bench, const shelf::Shelf& shelf, const base::Said& said) {
     const record::Document* before = shelfDocument(bench);
     record::Document document =
         before != nullptr ? *before : record::Document{{}, record::DocumentKind::Shelf, "shelf", {}, false};
     shelf::Shelf known = shelf;
     shelf::identify(bench.catalogue(), known);
     document.text = formats::writeShelfFile(known);
-    return bench.putDocument(std::move(document), sentence);
+    return bench.run(commands::put(std::move(document), said));
 }
 
 } // namespace anodex::app

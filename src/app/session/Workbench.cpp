@@ -1,170 +1,129 @@
 #include "app/session/Workbench.h"
 
+#include "app/session/Commands.h"
+#include "core/base/Fault.h"
 #include "core/design/Identify.h"
-#include "formats/CellFile.h"
-#include "wording/ChangeText.h"
-#include "wording/ErrorText.h"
-
-#include <algorithm>
-#include <iterator>
+#include "core/record/Expect.h"
+#include "wording/Texts.h"
 
 namespace anodex::app {
 namespace {
 
 constexpr int kQuietMilliseconds = 800;
-constexpr int kIdleMilliseconds = 1000;
 
 QString text(const std::string& utf8) {
     return QString::fromStdString(utf8);
 }
 
-/// "commit revision build": kinds, never contents.
-std::string commandOf(const std::vector<notebook::Change>& changes) {
-    constexpr const char* kKinds[] = {"project", "revision", "build", "reading", "event", "run", "document"};
-    static_assert(std::size(kKinds) == std::variant_size_v<notebook::Change>);
-    std::string words = "commit";
-    for (const notebook::Change& change : changes) {
-        words += std::string(" ") + kKinds[change.index()];
-    }
-    return words;
-}
-
 } // namespace
 
 Workbench::Workbench(const chemistry::Catalogue& catalogue, Services services, QObject* parent)
-    : QObject(parent), m_catalogue(catalogue), m_services(std::move(services)) {
+    : QObject(parent), m_services(std::move(services)), m_store(catalogue, m_services, this),
+      m_selection(m_store.contents()), m_draft(this), m_import(m_store, m_services, this),
+      m_files(m_store, m_services, {[this] { settle(); }, [this] { return m_runReader.ended(); }}, this) {
     m_quiet.setSingleShot(true);
     m_quiet.setInterval(kQuietMilliseconds);
-    m_idle.setSingleShot(true);
-    m_idle.setInterval(kIdleMilliseconds);
     connect(&m_quiet, &QTimer::timeout, this, &Workbench::settle);
-    connect(&m_idle, &QTimer::timeout, this, &Workbench::foldWhenIdle);
-    connectWorkers();
-    connectJobs();
+    connectParts();
+    showSelection();
 }
 
 Workbench::~Workbench() {
     settle();
-    letGoOfNotebook();
+    m_files.letGo();
+    m_store.disconnect(this);
+    m_draft.disconnect(this);
 }
 
-void Workbench::connectWorkers() {
-    connect(&m_doubt, &DoubtWorker::finished, this, [this](int ticket, const cell::Doubt& doubt) {
-        if (ticket == m_ticket) {
-            m_outcome.doubt = doubt;
-            emit doubtChanged();
-        }
+void Workbench::connectParts() {
+    connect(&m_store, &Store::changed, this, &Workbench::follow);
+    connect(&m_store, &Store::refused, this, &Workbench::refused);
+    connect(&m_store, &Store::moved, this, &Workbench::moved);
+    connect(&m_store, &Store::closing, this, [this] {
+        m_store.remember(QStringLiteral("revision"), text(m_selection.place().revision));
+        m_store.remember(QStringLiteral("build"), text(m_selection.place().build));
+        m_runReader.stop();
     });
-    connect(&m_doubt, &DoubtWorker::faulted, this, &Workbench::reportFault);
+    connect(&m_files, &NotebookFiles::said, this, &Workbench::said);
+    connect(&m_files, &NotebookFiles::refused, this, &Workbench::refused);
+    connect(&m_files, &NotebookFiles::damaged, this, &Workbench::damaged);
+    connect(&m_files, &NotebookFiles::pendingAgain, this, &Workbench::run);
+    connect(&m_draft, &Draft::changed, this, [this] { emit changed(Part::Design); });
+    connect(&m_draft, &Draft::doubtArrived, this, [this] { emit changed(Part::Doubt); });
+    connect(&m_draft, &Draft::begun, &m_quiet, qOverload<>(&QTimer::start));
+    connect(&m_draft, &Draft::faulted, this, &Workbench::reportFault);
     connect(&m_runReader, &RunReader::finished, this,
             [this](const QString& run, const RunDigestPointer& digest, const QString& problem) {
-                m_contents.take(run.toStdString(), digest);
                 if (!problem.isEmpty()) {
                     m_services.log->error("read run", "damaged");
                     emit refused(problem);
                 }
-                emit contentChanged();
+                m_store.takeDigest(run.toStdString(), digest);
             });
-}
-
-/// What an earlier version of the program kept by name alone is known by its id from here on.
-void Workbench::identifyAll() {
-    for (record::Revision& revision : m_contents.revisions) {
-        design::identify(catalogue(), revision.design);
-    }
-    for (BuildSummary& summary : m_contents.builds) {
-        design::identify(catalogue(), summary.build.asBuilt);
-    }
-}
-
-void Workbench::reload() {
-    for (const notebook::NotebookError& problem : m_contents.load(*m_notebook)) {
-        report("load", problem);
-    }
-    showContents();
-}
-
-void Workbench::showContents() {
-    QString fault;
-    if (m_catalogue.use(m_contents.documents, fault)) {
-        // What was worked out before speaks of another catalogue's entries.
-        m_before.reset();
-        m_pin.reset();
-    }
-    if (!fault.isEmpty()) {
-        emit refused(tr("An own entry of the catalogue is left out: %1").arg(fault));
-    }
-    identifyAll();
-    m_runReader.read(notebookPath(), m_contents.unreadRuns);
-    loadSelection();
-    emit contentChanged();
-}
-
-void Workbench::loadSelection() {
-    if (build() == nullptr) {
-        m_at.build.clear();
-    }
-    if (build() != nullptr) {
-        m_at.revision = build()->build.revision;
-    }
-    const bool unknown = revision() == nullptr;
-    if (unknown) {
-        const auto last = std::find_if(m_contents.revisions.rbegin(), m_contents.revisions.rend(),
-                                       [](const record::Revision& r) { return !r.setAside; });
-        m_at.revision = last == m_contents.revisions.rend() ? record::Id() : last->id;
-        if (const auto builds = buildsOf(m_at.revision); !builds.empty()) {
-            m_at.build = builds.back()->build.id;
+    connect(&m_import, &RunImport::finished, this, [this](const record::RunHeader& run, bool stored) {
+        if (stored) {
+            answer(base::Said("command.import", {{"name", run.name}}));
         }
-    }
-    m_draft.reset();
-    if (const record::Revision* at = revision();
-        at != nullptr &&
-        !(at->design == m_outcome.design && m_outcome.usable() && m_outcome.catalogue == catalogueHandle())) {
-        reevaluate(at->design);
-    }
-    evaluateBuilt();
+    });
 }
 
-void Workbench::evaluateBuilt() {
-    m_built.reset();
-    if (build() == nullptr || revision() == nullptr || build()->build.asBuilt == revision()->design) {
-        return;
+void Workbench::follow(Parts parts, const std::optional<Place>& after) {
+    const Place before = m_selection.place();
+    if (parts & Part::File) {
+        m_draft.dropBefore();
+        m_draft.dropHeld();
+        m_selection.set({m_store.remembered(QStringLiteral("revision")).toStdString(),
+                         m_store.remembered(QStringLiteral("build")).toStdString()});
+    } else if (after) {
+        m_selection.set(*after);
+    } else {
+        m_selection.follow();
     }
-    m_built = outcomeOf(catalogueHandle(), build()->build.asBuilt);
-    // The ranges are those written down that day.
-    const record::Expectation& then = build()->build.expectation;
-    m_built->doubt = cell::Doubt{};
-    m_built->doubt->openCircuitVolts = then.openCircuitVolts.range;
-    m_built->doubt->shortCircuitAmps = then.shortCircuitAmps.range;
-    m_built->doubt->maximumWatts = then.maximumWatts.range;
-    m_built->doubt->expectedCoulombs = then.capacityCoulombs.range;
-    m_built->doubt->resistanceOhm = then.resistanceOhm.range;
+    if (!(m_selection.place() == before)) {
+        parts |= Part::Place;
+    }
+    if (parts & (Part::Runs | Part::Builds | Part::File)) {
+        m_runReader.read(m_store.path(), m_store.contents().unreadRuns);
+    }
+    if (parts & (Part::Place | Part::Revisions | Part::Builds | Part::Documents | Part::File)) {
+        showSelection();
+    }
+    emit changed(parts);
 }
 
-std::vector<record::Reading> Workbench::readings() const {
-    return build() != nullptr ? build()->readings : std::vector<record::Reading>();
+void Workbench::showSelection() {
+    m_quiet.stop();
+    m_draft.show(catalogueHandle(), m_selection.revision(), m_selection.build());
 }
-std::vector<record::Event> Workbench::events() const {
-    return build() != nullptr ? build()->events : std::vector<record::Event>();
+
+void Workbench::selectRevision(const record::Id& id) {
+    settle();
+    m_selection.setRevision(id);
+    m_draft.dropBefore();
+    showSelection();
+    emit changed(Part::Place);
 }
-std::vector<record::RunHeader> Workbench::allRuns(const record::Id& id) const {
-    const BuildSummary* summary = m_contents.build(id);
-    return summary != nullptr ? summary->allRuns : std::vector<record::RunHeader>();
+
+void Workbench::selectBuild(const record::Id& id) {
+    settle();
+    m_selection.set({m_selection.place().revision, id});
+    m_draft.dropBefore();
+    showSelection();
+    emit changed(Part::Place);
 }
-notebook::Answer<record::RunSamples> Workbench::samples(const record::Id& run) const {
-    return m_notebook ? m_notebook->samples(run) : record::RunSamples();
-}
+
 notebook::Answer<std::vector<run::CurveSample>> Workbench::voltageCurve(const record::Id& run,
-                                                                        std::size_t pixels) const {
+                                                                        std::size_t pixels) {
     std::vector<run::CurveSample> curve;
-    if (!m_notebook) {
+    const notebook::Notebook* notebook = m_store.notebook();
+    if (notebook == nullptr) {
         return curve;
     }
-    const auto span = m_notebook->span(run);
+    const auto span = notebook->span(run);
     if (!span) {
         return tl::unexpected(span.error());
     }
-    const auto buckets = m_notebook->window(run, record::kVoltageChannel, span->first, span->second, pixels);
+    const auto buckets = notebook->window(run, record::kVoltageChannel, span->first, span->second, pixels);
     if (!buckets) {
         return tl::unexpected(buckets.error());
     }
@@ -177,145 +136,139 @@ notebook::Answer<std::vector<run::CurveSample>> Workbench::voltageCurve(const re
     return curve;
 }
 
-void Workbench::selectRevision(const record::Id& id) {
+void Workbench::answer(const base::Said& said) {
+    emit this->said(text(wording::text(said)));
+}
+
+bool Workbench::run(const Command& command) {
     settle();
-    m_at.revision = id;
-    m_at.build.clear();
-    const auto builds = buildsOf(id);
-    if (!builds.empty()) {
-        m_at.build = builds.back()->build.id;
+    const bool first = !m_store.isOpen();
+    if (!m_files.ensure() || !m_store.apply(command)) {
+        return false;
     }
-    m_before.reset();
-    loadSelection();
-    emit contentChanged();
+    if (!first) { // where the notebook is kept was just told
+        answer(command.answer.empty() ? command.said : command.answer);
+    }
+    return true;
 }
 
-void Workbench::selectBuild(const record::Id& id) {
+void Workbench::undo() {
     settle();
-    m_at.build = id;
-    m_before.reset();
-    loadSelection();
-    emit contentChanged();
-}
-
-void Workbench::reevaluate(const design::CellDesign& design) {
-    m_outcome = outcomeOf(catalogueHandle(), design);
-    m_doubt.request(m_outcome, ++m_ticket);
-    emit designChanged();
-}
-
-void Workbench::toggleHold() {
-    if (m_pin) {
-        m_pin.reset();
-    } else {
-        m_pin = m_outcome;
+    if (!m_store.isOpen()) {
+        return;
     }
-    emit said(m_pin ? tr("Held: every picture now compares with this state") : tr("Let go"));
-    emit designChanged();
-}
-
-void Workbench::draft(const design::CellDesign& design) {
-    if (!m_draft) {
-        m_before = m_outcome;
-    }
-    m_draft = design;
-    design::identify(catalogue(), *m_draft);
-    reevaluate(*m_draft);
-    m_quiet.start();
-}
-
-void Workbench::dropDraft() {
-    m_quiet.stop();
-    if (m_draft) {
-        m_draft.reset();
-        const record::Revision* at = revision();
-        reevaluate(at != nullptr ? at->design : m_before->design);
-        m_before.reset();
+    if (const auto done = m_store.undo()) {
+        m_draft.dropBefore();
+        answer(done->empty() ? base::Said("command.nothing-to-undo")
+                             : base::Said("command.undone", {{"what", std::vector{*done}}}));
     }
 }
 
-void Workbench::edit(const design::CellDesign& design) {
-    draft(design);
+void Workbench::redo() {
     settle();
+    if (!m_store.isOpen()) {
+        return;
+    }
+    if (const auto done = m_store.redo()) {
+        m_draft.dropBefore();
+        answer(done->empty() ? base::Said("command.nothing-to-redo")
+                             : base::Said("command.redone", {{"what", std::vector{*done}}}));
+    }
 }
 
 void Workbench::settle() {
     m_quiet.stop();
-    if (!m_draft) {
+    if (!m_draft.isPending()) {
         return;
     }
-    const design::CellDesign design = *m_draft;
-    m_draft.reset();
-    if (!m_outcome.usable()) {
-        emit refused(text(m_outcome.problem));
-        const record::Revision* at = revision();
-        if (at != nullptr) {
-            reevaluate(at->design);
-        }
+    const design::CellDesign design = m_draft.design();
+    m_draft.settled();
+    if (!m_draft.outcome().usable()) {
+        emit refused(text(m_draft.outcome().problem));
+        showSelection();
         return;
     }
-    const record::Revision* at = revision();
+    const record::Revision* at = m_selection.revision();
     if (at == nullptr) {
         startDesign(design);
-        return;
-    }
-    if (at->design == design) {
-        return;
-    }
-    record::Revision next = *at;
-    next.design = design;
-    const QString change = text(wording::changeLine(at->design, design));
-    if (buildsOf(at->id).empty()) {
-        if (commit(change, {next})) {
-            emit said(change);
-        }
-        return;
-    }
-    // What was built stays as it was: a child begins.
-    next.id = notebook::newId();
-    next.parent = at->id;
-    next.created = m_services.now();
-    next.name = m_contents.freshName(at->name);
-    if (commit(change, {next}, {next.id, {}})) {
-        emit said(tr("The last revision was built, so %1 begins: %2").arg(text(next.name), change));
+    } else if (!(at->design == design)) {
+        run(commands::change(contents(), *at, design, m_services.now()));
     }
 }
 
-bool Workbench::commit(const QString& sentence, const std::vector<notebook::Change>& changes) {
-    return commit(sentence, changes, m_at);
+void Workbench::edit(const design::CellDesign& design) {
+    m_draft.change(design);
+    settle();
 }
 
-bool Workbench::commit(const QString& sentence, const std::vector<notebook::Change>& changes,
-                       const Selection& after) {
-    settle(); // what is in hand is kept first, whoever asks
-    if (!ensureNotebook()) {
+void Workbench::startDesign(const design::CellDesign& design) {
+    settle();
+    design::CellDesign named = design;
+    design::identify(catalogue(), named);
+    run(commands::begin(contents(), m_selection.place(), named, m_services.now()));
+}
+
+std::optional<record::Expectation> Workbench::expectationOf(const Outcome& outcome) {
+    try {
+        // Written down for good: with the curve, and with the ranges awaited here rather than guessed.
+        const chemistry::Catalogue& from = *outcome.catalogue;
+        const cell::Evaluation evaluation = cell::evaluate(from, *outcome.cell);
+        const cell::Doubt doubt =
+            outcome.doubt ? *outcome.doubt : cell::estimateDoubt(from, *outcome.cell, evaluation).value();
+        return record::expectationOf(from.version, evaluation, doubt);
+    } catch (const base::Fault& fault) {
+        reportFault(QString::fromLatin1(fault.law()));
+        return std::nullopt;
+    }
+}
+
+void Workbench::writeDownBuild() {
+    settle();
+    const record::Revision* at = m_selection.revision();
+    if (at == nullptr || !m_draft.outcome().usable()) {
+        emit refused(tr("There is no design to build yet: choose two electrodes and a liquid first"));
+        return;
+    }
+    if (const auto expectation = expectationOf(m_draft.outcome())) {
+        run(commands::writeDown(contents(), *at, *expectation, m_services.now()));
+    }
+}
+
+QString Workbench::changeAsBuilt(const design::CellDesign& built) {
+    settle();
+    const BuildSummary* at = m_selection.build();
+    if (at == nullptr || at->build.asBuilt == built) {
+        return {};
+    }
+    const Outcome outcome = outcomeOf(catalogueHandle(), built);
+    if (!outcome.usable()) {
+        return text(outcome.problem);
+    }
+    const auto expectation = expectationOf(outcome);
+    if (!expectation) {
+        return tr("What to expect of it could not be worked out");
+    }
+    run(commands::changeAsBuilt(at->build, outcome.design, *expectation));
+    return {};
+}
+
+void Workbench::toggleHold() {
+    m_draft.toggleHold();
+    emit said(m_draft.isHeld() ? tr("Held: every picture now compares with this state") : tr("Let go"));
+}
+
+bool Workbench::importRun(const QString& name, record::Millis started,
+                          std::shared_ptr<const record::RunSamples> samples) {
+    settle();
+    if (m_selection.build() == nullptr) {
         return false;
     }
-    m_services.log->command(commandOf(changes));
-    const auto done = m_notebook->commit(sentence.toStdString(), m_services.now(), changes);
-    if (done) {
-        m_at = after;
-        m_contents.apply(changes);
-        showContents();
-    } else {
-        if (done.error().code == notebook::NotebookError::Code::Moved) {
-            m_pending = Pending{sentence, changes, after};
-        }
-        report("commit", done.error());
-        reload();
-    }
-    m_idle.start();
-    return done.has_value();
-}
-
-void Workbench::report(const char* where, const notebook::NotebookError& error) {
-    m_services.log->error(where, codeName(error.code), error.sqlite);
-    const QString words = text(wording::errorText(error));
-    if (error.code == notebook::NotebookError::Code::Moved) {
-        emit moved(words);
-    } else {
-        emit refused(words);
-    }
+    record::RunHeader run;
+    run.id = notebook::newId();
+    run.build = m_selection.place().build;
+    run.name = name.toStdString();
+    run.started = started;
+    return m_import.start(run, std::move(samples));
 }
 
 void Workbench::reportFault(const QString& law) {
@@ -324,52 +277,6 @@ void Workbench::reportFault(const QString& law) {
     emit refused(
         tr("The ranges could not be worked out (%1): a fault of this program; the values themselves stand")
             .arg(law));
-}
-
-std::vector<notebook::HistoryEntry> Workbench::history() const {
-    if (!m_notebook) {
-        return {};
-    }
-    auto entries = m_notebook->history();
-    if (!entries) {
-        m_services.log->error("history", codeName(entries.error().code), entries.error().sqlite);
-        return {};
-    }
-    return std::move(*entries);
-}
-
-// What a view remembers is worth a line in the log when it fails, not one on the screen.
-void Workbench::remember(const QString& key, const QString& value) {
-    if (!m_notebook) {
-        return;
-    }
-    if (const auto done = m_notebook->remember(key.toStdString(), value.toStdString()); !done) {
-        m_services.log->error("remember", codeName(done.error().code), done.error().sqlite);
-    }
-    m_idle.start();
-}
-QString Workbench::remembered(const QString& key) const {
-    return m_notebook ? text(orLogged(m_notebook->remembered(key.toStdString()))) : QString();
-}
-void Workbench::rememberMapping(const std::string& signature, const std::string& mapping) {
-    if (!m_notebook) {
-        return;
-    }
-    if (const auto done = m_notebook->rememberMapping(signature, mapping); !done) {
-        m_services.log->error("remember", codeName(done.error().code), done.error().sqlite);
-    }
-    m_idle.start();
-}
-std::string Workbench::rememberedMapping(const std::string& signature) const {
-    return m_notebook ? orLogged(m_notebook->rememberedMapping(signature)) : std::string();
-}
-
-std::string Workbench::orLogged(const notebook::Answer<std::string>& answer) const {
-    if (!answer) {
-        m_services.log->error("remembered", codeName(answer.error().code), answer.error().sqlite);
-        return {};
-    }
-    return *answer;
 }
 
 } // namespace anodex::app

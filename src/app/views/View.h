@@ -1,20 +1,47 @@
 // src/app/views/View.h - what every station's stage offers the window.
 #pragma once
 #include "core/explain/Explain.h"
+#include <QKeySequence>
 #include <QWidget>
+#include <functional>
+#include <vector>
 
 namespace anodex::app {
+
+/// Something that is done from anywhere: by its keys, from the drawer, by its name.
+struct Deed {
+    /// Where the drawer shows it; Elsewhere: it has keys and a name alone.
+    enum class Group { Work, Notebook, Mend, Place, Elsewhere };
+
+    QString id;
+    Group group;
+    QString words; ///< As in the drawer; with an ellipsis where more is asked.
+    QList<QKeySequence> keys;
+    std::function<void()> go;
+};
 
 class View : public QWidget {
     Q_OBJECT
 public:
     using QWidget::QWidget;
 
+    /// It was just brought onto the stage: keys go where the work of this view is.
+    virtual void arrive() {}
+    /// What it offers from anywhere; it is brought onto the stage first.
+    [[nodiscard]] virtual std::vector<Deed> deeds() { return {}; }
+
 signals:
     /// A computed number wants to show how it was found, near a point of the screen.
     void numberAsked(const anodex::explain::QuantityKey& key, const QPoint& at);
+    /// An explanation of its own wants to be shown there.
+    void explanationAsked(const QString& title, const anodex::explain::Explanation& explanation,
+                          const QPoint& at);
     /// Show another station.
     void stationAsked(const QString& id);
+    /// Do what the window or another view offers under this id.
+    void deedAsked(const QString& id);
+    /// One line: what, where, what would be right.
+    void refused(const QString& text);
 };
 
 } // namespace anodex::app

@@ -101,8 +101,8 @@ wording::TypedValue AsBuiltSheet::read(const Field& field) const {
 }
 
 void AsBuiltSheet::open() {
-    const BuildSummary* build = m_bench.build();
-    const record::Revision* revision = m_bench.revision();
+    const BuildSummary* build = m_bench.selection().build();
+    const record::Revision* revision = m_bench.selection().revision();
     if (build == nullptr || revision == nullptr) {
         return;
     }
@@ -135,8 +135,8 @@ void AsBuiltSheet::place() {
 }
 
 void AsBuiltSheet::keep() {
-    const record::Revision* revision = m_bench.revision();
-    if (revision == nullptr || m_bench.build() == nullptr) {
+    const record::Revision* revision = m_bench.selection().revision();
+    if (revision == nullptr || m_bench.selection().build() == nullptr) {
         close();
         return;
     }

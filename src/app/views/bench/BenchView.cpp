@@ -1,5 +1,8 @@
 #include "app/views/bench/BenchView.h"
 
+#include "app/session/Commands.h"
+#include "app/session/Deeds.h"
+#include "app/views/ViewList.h"
 #include "app/views/bench/AsBuiltSheet.h"
 #include "app/views/bench/EntryBox.h"
 #include "app/views/bench/ImportSheet.h"
@@ -50,7 +53,7 @@ BenchView::BenchView(Workbench& bench, const Theme& theme, QWidget* parent)
     connect(m_sheet, &ImportSheet::refused, this, &BenchView::refused);
     connect(m_sheet, &ImportSheet::closed, this, [this] { m_entry->setFocus(); });
     connect(m_asBuilt, &AsBuiltSheet::closed, this, [this] { m_entry->setFocus(); });
-    connect(&bench, &Workbench::contentChanged, this, &BenchView::refresh);
+    onChange(bench, this, kContent & ~Parts(Part::Documents), &BenchView::refresh);
     connect(&theme, &Theme::changed, this, &BenchView::refresh);
     refresh();
 }
@@ -136,12 +139,13 @@ QWidget* BenchView::makePage() {
 }
 
 void BenchView::refresh() {
-    if (m_correcting && !(m_bench.build() != nullptr && m_bench.build()->build.id == m_correcting->build)) {
+    if (m_correcting && !(m_bench.selection().build() != nullptr &&
+                          m_bench.selection().build()->build.id == m_correcting->build)) {
         m_correcting.reset();
         m_entry->setText(QString());
     }
-    m_stack->setCurrentIndex(m_bench.build() == nullptr ? 0 : 1);
-    if (m_bench.build() != nullptr) {
+    m_stack->setCurrentIndex(m_bench.selection().build() == nullptr ? 0 : 1);
+    if (m_bench.selection().build() != nullptr) {
         refreshLive();
         refreshList();
         refreshCurve();
@@ -149,10 +153,10 @@ void BenchView::refresh() {
 }
 
 void BenchView::refreshLive() {
-    const auto readings = m_bench.readings();
+    const auto readings = m_bench.selection().readings();
     const auto last = std::find_if(readings.rbegin(), readings.rend(),
                                    [](const record::Reading& r) { return !r.struckOut; });
-    const record::Expectation& expectation = m_bench.build()->build.expectation;
+    const record::Expectation& expectation = m_bench.selection().build()->build.expectation;
     const bool current =
         last != readings.rend() && last->quantity == record::ReadingQuantity::ShortCircuitCurrent;
     const record::Expected& expected = current ? expectation.shortCircuitAmps : expectation.openCircuitVolts;
@@ -164,12 +168,12 @@ void BenchView::refreshLive() {
                                .arg(current ? tr("short circuit") : tr("open circuit"),
                                     q(wording::quantityText(expected.value, unit, expected.range)),
                                     q(wording::rangeText(expected.range, unit)));
-    const QString differed =
-        m_bench.revision() != nullptr
-            ? q(wording::changeLine(m_bench.revision()->design, m_bench.build()->build.asBuilt))
-            : QString();
-    const bool same =
-        m_bench.revision() == nullptr || m_bench.revision()->design == m_bench.build()->build.asBuilt;
+    const QString differed = m_bench.selection().revision() != nullptr
+                                 ? q(wording::changeLine(m_bench.selection().revision()->design,
+                                                         m_bench.selection().build()->build.asBuilt))
+                                 : QString();
+    const bool same = m_bench.selection().revision() == nullptr ||
+                      m_bench.selection().revision()->design == m_bench.selection().build()->build.asBuilt;
     m_asBuiltButton->setToolTip(same ? tr("Built as designed; enter what differed") : differed);
     m_asBuiltButton->setText(same ? tr("As built") : tr("As built: differs"));
     if (last == readings.rend()) {
@@ -191,18 +195,18 @@ void BenchView::refreshList() {
         bool struck;
     };
     std::vector<Line> lines;
-    for (const record::Reading& reading : m_bench.readings()) {
+    for (const record::Reading& reading : m_bench.selection().readings()) {
         lines.push_back({reading.when,
                          q(wording::readingSentence(reading)) +
                              (reading.note.empty() ? QString() : QStringLiteral(" · ") + q(reading.note)),
                          RowKind::Reading, q(reading.id), reading.struckOut});
     }
-    for (const record::Event& event : m_bench.events()) {
+    for (const record::Event& event : m_bench.selection().events()) {
         lines.push_back({event.when,
                          (event.changesCell ? QStringLiteral("⚑ ") : QStringLiteral("✎ ")) + q(event.text),
                          RowKind::Event, q(event.id), false});
     }
-    for (const record::RunHeader& run : m_bench.allRuns(m_bench.build()->build.id)) {
+    for (const record::RunHeader& run : m_bench.contents().runsOf(m_bench.selection().build()->build.id)) {
         lines.push_back({run.started,
                          tr("run %1, %2").arg(q(run.name), q(wording::durationText(run.durationSeconds))),
                          RowKind::Run, q(run.id), run.setAside});
@@ -225,10 +229,10 @@ void BenchView::refreshList() {
 }
 
 void BenchView::refreshCurve() {
-    const BuildSummary& build = *m_bench.build();
+    const BuildSummary& build = *m_bench.selection().build();
     std::vector<PlotCurve> curves;
     record::Millis first = build.build.built;
-    const auto readings = m_bench.readings();
+    const auto readings = m_bench.selection().readings();
     for (const record::RunHeader& run : build.runs) {
         first = std::min(first, run.started);
     }
@@ -255,7 +259,7 @@ void BenchView::refreshCurve() {
         curves.push_back(std::move(dots));
     }
     std::vector<PlotFlag> flags;
-    for (const record::Event& event : m_bench.events()) {
+    for (const record::Event& event : m_bench.selection().events()) {
         flags.push_back({hours(event.when), q(event.text).left(24)});
     }
     const base::Interval& range = build.build.expectation.openCircuitVolts.range;
@@ -269,13 +273,13 @@ std::vector<run::CurveSample> BenchView::noCurve(const notebook::NotebookError& 
 }
 
 QString BenchView::echoOf(const wording::Entry& entry) const {
-    if (entry.kind == wording::Entry::Kind::Nothing || m_bench.build() == nullptr) {
+    if (entry.kind == wording::Entry::Kind::Nothing || m_bench.selection().build() == nullptr) {
         // With nothing typed, the line tells what the list can do.
         return m_list->count() > 0 ? tr("In the list, Enter corrects and Delete strikes out or brings back")
                                    : QString();
     }
     return m_correcting ? tr("corrects the reading of %1: %2").arg(clock(m_correcting->when), q(entry.echo))
-                        : q(entry.echo) + QStringLiteral(" · ") + q(m_bench.build()->build.name);
+                        : q(entry.echo) + QStringLiteral(" · ") + q(m_bench.selection().build()->build.name);
 }
 
 void BenchView::enter(const QString& text, const wording::Entry& entry) {
@@ -290,9 +294,9 @@ void BenchView::enter(const QString& text, const wording::Entry& entry) {
     } else if (entry.kind == wording::Entry::Kind::Reading) {
         std::vector<record::Reading> readings = {entry.reading};
         readings.insert(readings.end(), entry.also.begin(), entry.also.end());
-        m_bench.addReadings(std::move(readings));
+        note(m_bench, std::move(readings));
     } else {
-        m_bench.addEvent(entry.event);
+        note(m_bench, entry.event);
     }
 }
 
@@ -303,13 +307,13 @@ void BenchView::correct(record::Reading right) {
     if (right.when == m_box->enteredAt()) {
         right.when = m_correcting->when; // no other time was typed
     }
-    const QString from = q(wording::readingSentence(*m_correcting));
+    const record::Reading from = *m_correcting;
     m_correcting.reset();
-    m_bench.changeReading(right, tr("Corrected %1 to %2").arg(from, q(wording::readingSentence(right))));
+    m_bench.run(commands::correct(from, right));
 }
 
 std::optional<record::Reading> BenchView::readingOf(const QListWidgetItem* row) const {
-    for (const record::Reading& reading : m_bench.readings()) {
+    for (const record::Reading& reading : m_bench.selection().readings()) {
         if (row != nullptr && q(reading.id) == row->data(Qt::UserRole).toString()) {
             return reading;
         }
@@ -320,7 +324,7 @@ std::optional<record::Reading> BenchView::readingOf(const QListWidgetItem* row) 
 void BenchView::open(QListWidgetItem* row) {
     if (const auto reading = readingOf(row)) {
         m_correcting = reading;
-        m_entry->setText(q(wording::readingSentence(*reading)) +
+        m_entry->setText(q(wording::readingEntry(*reading)) +
                          (reading->note.empty() ? QString() : QStringLiteral(" ") + q(reading->note)));
         m_entry->setFocus();
         m_entry->selectAll();
@@ -330,16 +334,13 @@ void BenchView::open(QListWidgetItem* row) {
 }
 
 void BenchView::strikeOut(QListWidgetItem* row) {
-    if (auto reading = readingOf(row)) {
-        reading->struckOut = !reading->struckOut;
-        const QString words = q(wording::readingSentence(*reading));
-        m_bench.changeReading(*reading, reading->struckOut ? tr("Struck out %1").arg(words)
-                                                           : tr("Brought back %1").arg(words));
+    if (const auto reading = readingOf(row)) {
+        m_bench.run(commands::strikeOut(*reading, !reading->struckOut));
         return;
     }
-    for (const record::RunHeader& run : m_bench.allRuns(m_bench.build()->build.id)) {
+    for (const record::RunHeader& run : m_bench.contents().runsOf(m_bench.selection().build()->build.id)) {
         if (q(run.id) == row->data(Qt::UserRole).toString()) {
-            m_bench.setRunAside(run, !run.setAside);
+            setRunAside(m_bench, run, !run.setAside);
             return;
         }
     }
@@ -361,7 +362,8 @@ bool BenchView::eventFilter(QObject* watched, QEvent* event) {
 void BenchView::keyPressEvent(QKeyEvent* event) {
     const bool printable = !event->text().isEmpty() && event->text().front().isPrint() &&
                            (event->modifiers() & (Qt::ControlModifier | Qt::AltModifier)) == 0;
-    if (printable && m_bench.build() != nullptr && !m_sheet->isVisible() && !m_asBuilt->isVisible()) {
+    if (printable && m_bench.selection().build() != nullptr && !m_sheet->isVisible() &&
+        !m_asBuilt->isVisible()) {
         m_entry->setFocus();
         m_entry->insert(event->text());
         return;
@@ -369,8 +371,20 @@ void BenchView::keyPressEvent(QKeyEvent* event) {
     View::keyPressEvent(event);
 }
 
+void BenchView::arrive() {
+    m_entry->setFocus();
+}
+
+std::vector<Deed> BenchView::deeds() {
+    return {{QStringLiteral("importRun"),
+             Deed::Group::Work,
+             tr("Import a run…"),
+             {QKeySequence(Qt::CTRL | Qt::Key_I)},
+             [this] { askImport(); }}};
+}
+
 void BenchView::askImport() {
-    if (m_bench.build() == nullptr) {
+    if (m_bench.selection().build() == nullptr) {
         emit refused(tr("A run belongs to a build: write down a build first (Ctrl+B)"));
         return;
     }
@@ -382,7 +396,7 @@ void BenchView::askImport() {
 }
 
 void BenchView::startImport(const QString& path) {
-    if (m_bench.build() == nullptr) {
+    if (m_bench.selection().build() == nullptr) {
         emit refused(tr("A run belongs to a build: write down a build first (Ctrl+B)"));
         return;
     }
@@ -413,6 +427,19 @@ void BenchView::dropEvent(QDropEvent* event) {
     if (!urls.isEmpty() && urls.front().isLocalFile()) {
         startImport(urls.front().toLocalFile());
     }
+}
+
+ViewEntry benchEntry() {
+    return {"bench",
+            BenchView::tr("Bench"),
+            BenchView::tr("what the meter says"),
+            6,
+            {},
+            ViewEntry::Needs::Design,
+            true,
+            [](Workbench& bench, const Theme& theme, QWidget* parent) -> View* {
+                return new BenchView(bench, theme, parent);
+            }};
 }
 
 } // namespace anodex::app

@@ -27,12 +27,11 @@ public:
 
     void startImport(const QString& path);
     void askImport();
+    void arrive() override;
+    [[nodiscard]] std::vector<Deed> deeds() override;
     /// Typing anywhere on this view lands in the entry line.
     bool eventFilter(QObject* watched, QEvent* event) override;
     [[nodiscard]] QLineEdit* entry() const { return m_entry; }
-
-signals:
-    void refused(const QString& text);
 
 protected:
     void keyPressEvent(QKeyEvent* event) override;

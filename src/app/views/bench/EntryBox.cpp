@@ -53,9 +53,9 @@ void EntryBox::refresh() {
 wording::Entry EntryBox::read(const QString& text) {
     m_readAt = m_bench.services().now();
     wording::EntryContext context;
-    if (m_bench.build() != nullptr) {
-        context.openCircuitVolts = m_bench.build()->build.expectation.openCircuitVolts.value;
-        context.shortCircuitAmps = m_bench.build()->build.expectation.shortCircuitAmps.value;
+    if (m_bench.selection().build() != nullptr) {
+        context.openCircuitVolts = m_bench.selection().build()->build.expectation.openCircuitVolts.value;
+        context.shortCircuitAmps = m_bench.selection().build()->build.expectation.shortCircuitAmps.value;
     }
     const QString plain = text.trimmed();
     return wording::readEntry(plain.toStdString(), m_readAt, context, !plain.isEmpty() && plain == m_asked);
@@ -92,7 +92,7 @@ void EntryBox::showChoices(const wording::Entry& entry) {
         }
         delete item;
     }
-    if (entry.kind != wording::Entry::Kind::Question || m_bench.build() == nullptr) {
+    if (entry.kind != wording::Entry::Kind::Question || m_bench.selection().build() == nullptr) {
         return;
     }
     for (const std::string& choice : entry.question.choices) {

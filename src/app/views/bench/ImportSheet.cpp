@@ -6,10 +6,8 @@
 #include "wording/ErrorText.h"
 #include "wording/Quantities.h"
 
-#include <QApplication>
 #include <QCheckBox>
 #include <QComboBox>
-#include <QElapsedTimer>
 #include <QFile>
 #include <QFileInfo>
 #include <QHBoxLayout>
@@ -95,7 +93,12 @@ ImportSheet::ImportSheet(Workbench& bench, const Theme& theme, QWidget* parent)
     layout->addWidget(m_plot, 3);
     layout->addLayout(buttons);
     connect(m_add, &QPushButton::clicked, this, &ImportSheet::add);
-    connect(m_cancel, &QPushButton::clicked, this, &ImportSheet::close);
+    connect(m_cancel, &QPushButton::clicked, this, &ImportSheet::cancel);
+    connect(&bench.runImport(), &RunImport::progressed, this,
+            [this](double share) { m_progress->setValue(static_cast<int>(100.0 * share)); });
+    connect(&bench.runImport(), &RunImport::finished, this,
+            [this](const record::RunHeader& /*run*/, bool stored) { added(stored); });
+
     connect(m_sign, &QCheckBox::toggled, this, [this](bool on) {
         m_preview.mapping.currentPositiveOnCharge = on;
         showCurve();
@@ -113,9 +116,9 @@ bool ImportSheet::open(const QString& path) {
     m_text = std::make_shared<const std::string>(file.readAll().toStdString());
     m_path = path;
     m_settings = {};
-    if (m_bench.build() != nullptr) {
+    if (m_bench.selection().build() != nullptr) {
         // What the cell can give tells millivolts from volts.
-        const record::Expectation& expected = m_bench.build()->build.expectation;
+        const record::Expectation& expected = m_bench.selection().build()->build.expectation;
         m_settings.openCircuitVolts = expected.openCircuitVolts.value;
         m_settings.shortCircuitAmps = expected.shortCircuitAmps.value;
     }
@@ -123,15 +126,16 @@ bool ImportSheet::open(const QString& path) {
     if (!look()) {
         return false;
     }
-    const auto known = formats::mappingFromText(m_bench.rememberedMapping(m_preview.signature));
+    const auto known = formats::mappingFromText(m_bench.store().rememberedMapping(m_preview.signature));
     m_known = known && known->columns.size() == m_preview.mapping.columns.size();
     if (m_known) {
         m_preview.mapping = *known;
         m_question.reset();
     }
     m_title->setText(tr("Add %1 to %2")
-                         .arg(QFileInfo(path).fileName(),
-                              m_bench.build() != nullptr ? q(m_bench.build()->build.name) : QString()));
+                         .arg(QFileInfo(path).fileName(), m_bench.selection().build() != nullptr
+                                                              ? q(m_bench.selection().build()->build.name)
+                                                              : QString()));
     showRows();
     showQuestion();
     showCurve();
@@ -290,8 +294,7 @@ void ImportSheet::showRows() {
 }
 
 void ImportSheet::showCurve() {
-    m_reader.request_stop();
-    ++m_ticket;
+    m_reader.stop();
     m_progress->hide();
     if (m_text->size() > kLongFile) {
         readAside();
@@ -308,26 +311,19 @@ void ImportSheet::readAside() {
     m_progress->setRange(0, 100);
     m_progress->setValue(0);
     m_progress->show();
-    m_reader = std::jthread(
-        [this, text = m_text, mapping = m_preview.mapping, ticket = m_ticket](const std::stop_token& stop) {
-            const auto told = [&](double share) {
-                QMetaObject::invokeMethod(
-                    m_progress, [this, share] { m_progress->setValue(static_cast<int>(100.0 * share)); },
-                    Qt::QueuedConnection);
-            };
-            auto run = std::make_shared<tl::expected<formats::CsvRun, formats::CsvError>>(
-                formats::readCsv(*text, mapping, told, stop));
-            QMetaObject::invokeMethod(
-                this,
-                [this, run, ticket] {
-                    if (ticket == m_ticket) {
-                        m_progress->hide();
-                        showRun(std::move(*run));
-                        m_add->setFocus();
-                    }
-                },
-                Qt::QueuedConnection);
+    m_reader.begin([this, text = m_text, mapping = m_preview.mapping](const std::stop_token& stop,
+                                                                      const Aside::Tell& tell) {
+        const auto told = [&](double share) {
+            tell([this, share] { m_progress->setValue(static_cast<int>(100.0 * share)); });
+        };
+        auto run = std::make_shared<tl::expected<formats::CsvRun, formats::CsvError>>(
+            formats::readCsv(*text, mapping, told, stop));
+        tell([this, run] {
+            m_progress->hide();
+            showRun(std::move(*run));
+            m_add->setFocus();
         });
+    });
 }
 
 void ImportSheet::showRun(tl::expected<formats::CsvRun, formats::CsvError> run) {
@@ -367,70 +363,50 @@ void ImportSheet::add() {
     if (!m_run) {
         return;
     }
-    m_progress->show();
-    m_progress->setRange(0, 100);
-    m_add->setEnabled(false);
-    const QString name = QFileInfo(m_path).completeBaseName();
     const record::Millis started = m_run->started.value_or(
         m_bench.services().now() - static_cast<record::Millis>(1000.0 * m_run->samples.seconds.back()));
-    m_adding.emplace();
-    qApp->installEventFilter(this);
-    QElapsedTimer sinceSeen;
-    const bool done = m_bench.importRun(
-        name, started, m_run->samples,
-        [&](double share) {
-            constexpr int kMilliseconds = 20;
-            if (!sinceSeen.isValid() || sinceSeen.elapsed() > kMilliseconds) {
-                m_progress->setValue(static_cast<int>(100.0 * share));
-                QCoreApplication::processEvents();
-                sinceSeen.start();
-            }
-        },
-        m_adding->get_token());
-    qApp->removeEventFilter(this);
-    m_adding.reset();
+    auto samples = std::make_shared<const record::RunSamples>(m_run->samples);
+    m_progress->setRange(0, 100);
+    m_progress->setValue(0);
+    m_progress->show();
+    m_add->setEnabled(false);
+    m_adding = true;
+    if (!m_bench.importRun(QFileInfo(m_path).completeBaseName(), started, std::move(samples))) {
+        added(false);
+    }
+}
+
+void ImportSheet::added(bool stored) {
+    if (!m_adding) {
+        return;
+    }
+    m_adding = false;
     m_progress->hide();
-    m_add->setEnabled(true);
-    if (done) {
-        m_bench.rememberMapping(m_preview.signature, formats::mappingToText(m_preview.mapping));
+    m_add->setEnabled(m_run.has_value());
+    if (stored) {
+        m_bench.store().rememberMapping(m_preview.signature, formats::mappingToText(m_preview.mapping));
         close();
     }
 }
 
-bool ImportSheet::eventFilter(QObject* watched, QEvent* event) {
-    if (!m_adding) {
-        return QFrame::eventFilter(watched, event);
+void ImportSheet::cancel() {
+    if (m_adding) {
+        m_bench.runImport().stop();
+    } else {
+        close();
     }
-    switch (event->type()) {
-    case QEvent::KeyPress:
-        if (static_cast<QKeyEvent*>(event)->key() == Qt::Key_Escape) {
-            m_adding->request_stop();
-        }
-        return true;
-    case QEvent::MouseButtonRelease:
-        if (watched == m_cancel) {
-            m_adding->request_stop();
-        }
-        return true;
-    case QEvent::MouseButtonPress:
-    case QEvent::MouseButtonDblClick:
-    case QEvent::KeyRelease:
-    case QEvent::ShortcutOverride:
-    case QEvent::Shortcut:
-    case QEvent::Wheel:
-    case QEvent::Drop:
-        return true;
-    case QEvent::Close:
-        event->ignore();
-        return true;
-    default:
-        return QFrame::eventFilter(watched, event);
+}
+
+void ImportSheet::keyPressEvent(QKeyEvent* event) {
+    if (event->key() == Qt::Key_Escape) {
+        cancel();
+    } else {
+        QFrame::keyPressEvent(event);
     }
 }
 
 void ImportSheet::close() {
-    m_reader.request_stop();
-    ++m_ticket;
+    m_reader.stop();
     m_run.reset();
     m_text = std::make_shared<const std::string>();
     hide();

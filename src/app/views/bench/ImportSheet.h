@@ -1,16 +1,15 @@
 // src/app/views/bench/ImportSheet.h - a run from a text file: the rows as read and the curve they would make.
 //
 // Nothing is stored before Add. What the file leaves open is asked first, one question at a time, with the
-// curves each answer would make. A header seen before is read the same way again without questions. Long a
-// long file is read aside; storing a long run goes on in small pieces. Both show how far they are
-//            and stop at Cancel, leaving nothing behind.
+// curves each answer would make. A header seen before is read the same way again without questions. A long
+// file is read aside; storing a long run goes on in small pieces between other things. Both show how far they
+// are and stop at Cancel, leaving nothing behind.
 #pragma once
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
 #include "formats/run/RunCsv.h"
 #include <QFrame>
 #include <memory>
-#include <thread>
 
 class QCheckBox;
 class QHBoxLayout;
@@ -31,8 +30,9 @@ public:
 
     /// Reads the file and shows it; false when it cannot be read (the reason is said).
     bool open(const QString& path);
-    /// While a run is being stored, only Cancel and Escape are heard.
-    bool eventFilter(QObject* watched, QEvent* event) override;
+
+protected:
+    void keyPressEvent(QKeyEvent* event) override;
 
 signals:
     void refused(const QString& text);
@@ -50,6 +50,9 @@ private:
     void showRoles();
     void giveRole(std::size_t column, std::size_t choice);
     void add();
+    void added(bool stored);
+    /// Stops storing; when nothing is being stored, leaves.
+    void cancel();
     void close();
     [[nodiscard]] QComboBox* roleBox(std::size_t column);
 
@@ -73,9 +76,8 @@ private:
     QPushButton* m_cancel;
     QProgressBar* m_progress;
     std::optional<formats::CsvRun> m_run;
-    std::optional<std::stop_source> m_adding; ///< While a run is being stored.
-    int m_ticket = 0;                         ///< Of the latest reading; older ones are dropped.
-    std::jthread m_reader;
+    bool m_adding = false; ///< A run is being stored.
+    Aside m_reader;
 };
 
 } // namespace anodex::app

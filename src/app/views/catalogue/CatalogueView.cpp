@@ -1,6 +1,8 @@
 #include "app/views/catalogue/CatalogueView.h"
 
+#include "app/session/Commands.h"
 #include "app/theme/Theme.h"
+#include "app/views/ViewList.h"
 #include "formats/JsonObject.h"
 
 #include <QHBoxLayout>
@@ -88,7 +90,7 @@ CatalogueView::CatalogueView(Workbench& bench, QWidget* parent)
     connect(m_lists, &QListWidget::currentRowChanged, this, &CatalogueView::list);
     connect(m_filter, &QLineEdit::textChanged, this, &CatalogueView::list);
     connect(m_entries, &QListWidget::currentRowChanged, this, &CatalogueView::show);
-    connect(&bench, &Workbench::contentChanged, this, &CatalogueView::refresh);
+    onChange(bench, this, Part::Documents | Part::File, &CatalogueView::refresh);
 }
 
 QWidget* CatalogueView::makeEntry() {
@@ -149,7 +151,8 @@ void CatalogueView::list() {
     m_entries->clear();
     m_shown.clear();
     int row = 0;
-    for (formats::CatalogueEntry& entry : formats::entriesOf(m_bench.catalogueBook().files(), chosenList())) {
+    for (formats::CatalogueEntry& entry :
+         formats::entriesOf(m_bench.store().catalogue().files(), chosenList())) {
         const bool wanted = q(entry.name).contains(m_filter->text(), Qt::CaseInsensitive) ||
                             q(entry.id).contains(m_filter->text(), Qt::CaseInsensitive);
         if (!wanted) {
@@ -189,7 +192,7 @@ void CatalogueView::show(int row) {
 }
 
 const record::Document* CatalogueView::ownDocument(const std::string& list, const std::string& id) const {
-    const auto& documents = m_bench.documents();
+    const auto& documents = m_bench.contents().documents;
     const auto found = std::find_if(documents.begin(), documents.end(), [&](const record::Document& one) {
         return one.kind == record::DocumentKind::OwnEntry && !one.setAside && one.name == list &&
                formats::idOf({list, one.text}) == id;
@@ -214,7 +217,7 @@ void CatalogueView::startOwn() {
 
 void CatalogueView::keep() {
     const formats::OwnEntry entry{chosenList(), m_text->toPlainText().toStdString()};
-    if (const QString fault = m_bench.catalogueBook().faultOf(entry); !fault.isEmpty()) {
+    if (const QString fault = m_bench.store().catalogue().faultOf(entry); !fault.isEmpty()) {
         emit refused(fault);
         return;
     }
@@ -225,7 +228,7 @@ void CatalogueView::keep() {
                           : record::Document{{}, record::DocumentKind::OwnEntry, entry.list, {}, false};
     document.text = entry.text;
     m_text->setReadOnly(true);
-    if (m_bench.putDocument(std::move(document), tr("Own entry %1").arg(q(id)))) {
+    if (m_bench.run(commands::put(std::move(document), base::Said("command.own-entry", {{"name", id}})))) {
         m_filter->clear();
         list();
         for (std::size_t i = 0; i < m_shown.size(); ++i) {
@@ -245,8 +248,21 @@ void CatalogueView::remove() {
     if (const record::Document* document = ownDocument(chosenList(), id)) {
         record::Document gone = *document;
         gone.setAside = true;
-        m_bench.putDocument(std::move(gone), tr("Own entry %1 taken out").arg(q(id)));
+        m_bench.run(commands::put(std::move(gone), base::Said("command.own-entry-out", {{"name", id}})));
     }
+}
+
+ViewEntry catalogueEntry() {
+    return {"catalogue",
+            CatalogueView::tr("Catalogue and sources"),
+            CatalogueView::tr("what the numbers stand on"),
+            0,
+            QKeySequence(Qt::CTRL | Qt::Key_L),
+            ViewEntry::Needs::Nothing,
+            false,
+            [](Workbench& bench, const Theme& /*theme*/, QWidget* parent) -> View* {
+                return new CatalogueView(bench, parent);
+            }};
 }
 
 } // namespace anodex::app

@@ -17,9 +17,6 @@ class CatalogueView : public View {
 public:
     CatalogueView(Workbench& bench, QWidget* parent);
 
-signals:
-    void refused(const QString& text);
-
 protected:
     void showEvent(QShowEvent* event) override;
 

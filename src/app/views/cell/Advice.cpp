@@ -62,7 +62,7 @@ QString gain(const shelf::Change& change) {
 Advice::Advice(Workbench& bench, const Theme& theme, QWidget* parent)
     : Picture(tr("What would help most"), parent), m_bench(bench), m_theme(theme) {
     setObjectName(QStringLiteral("advice"));
-    connect(&bench, &Workbench::designChanged, this, &Advice::seek);
+    onChange(bench, this, Part::Design, &Advice::seek);
     connect(&theme, &Theme::changed, this, &Advice::rebuild);
     connect(this, &Picture::resized, this, &Advice::rebuild);
     connect(this, &Picture::shown, this, &Advice::seek);
@@ -71,15 +71,15 @@ Advice::Advice(Workbench& bench, const Theme& theme, QWidget* parent)
 }
 
 void Advice::seek() {
-    if (isVisible() && m_bench.outcome().usable()) {
+    if (isVisible() && m_bench.draft().outcome().usable()) {
         m_seeking = true;
-        m_worker.request(m_bench.catalogueHandle(), m_bench.design(), kFigures[m_figure].by);
+        m_worker.request(m_bench.catalogueHandle(), m_bench.draft().design(), kFigures[m_figure].by);
     }
     rebuild();
 }
 
 void Advice::take(const design::CellDesign& design, const std::vector<shelf::Change>& changes) {
-    if (design == m_bench.design()) {
+    if (design == m_bench.draft().design()) {
         m_changes = changes;
         m_seeking = false;
         rebuild();
@@ -120,7 +120,7 @@ PictureItem Advice::row(std::size_t index, const QRectF& area) const {
     item.id = QStringLiteral("change:%1").arg(index);
     item.area = area;
     item.role = QAccessible::Button;
-    item.name = q(wordsFor(m_bench.design(), change.design, *m_bench.outcome().cell));
+    item.name = q(wordsFor(m_bench.draft().design(), change.design, *m_bench.draft().outcome().cell));
     item.value = gain(change);
     item.tooltip =
         tr("%1: %2. Click to make it so; undo brings this design back.").arg(item.name, item.value);
@@ -157,7 +157,7 @@ void Advice::rebuild() {
     }
     setFocusColour(m_theme.colours().focus);
     std::vector<PictureItem> items;
-    if (m_bench.outcome().usable()) {
+    if (m_bench.draft().outcome().usable()) {
         const double pad = Theme::em(0.8);
         const double across = width() - 2 * pad;
         items.push_back(head(across));

@@ -1,5 +1,6 @@
 #include "app/views/cell/CellView.h"
 
+#include "app/views/ViewList.h"
 #include "app/views/cell/Advice.h"
 #include "app/views/cell/PartChoices.h"
 #include "app/views/cell/Section.h"
@@ -35,7 +36,7 @@ CellView::CellView(Workbench& bench, const Theme& theme, QWidget* parent)
 }
 
 void CellView::choices(const QString& part, const QPoint& at) {
-    if (!m_bench.outcome().cell) {
+    if (!m_bench.draft().outcome().cell) {
         return;
     }
     QMenu menu(this);
@@ -47,6 +48,19 @@ void CellView::choices(const QString& part, const QPoint& at) {
         addSeparatorChoices(menu, m_bench);
     }
     menu.exec(at);
+}
+
+ViewEntry cellEntry() {
+    return {"cell",
+            CellView::tr("Cell"),
+            CellView::tr("sizes, and what limits it"),
+            3,
+            {},
+            ViewEntry::Needs::Design,
+            false,
+            [](Workbench& bench, const Theme& theme, QWidget* parent) -> View* {
+                return new CellView(bench, theme, parent);
+            }};
 }
 
 } // namespace anodex::app

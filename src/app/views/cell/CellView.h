@@ -15,9 +15,6 @@ public:
 
     [[nodiscard]] Section* section() const { return m_section; }
 
-signals:
-    void refused(const QString& text);
-
 private:
     void choices(const QString& part, const QPoint& at);
 

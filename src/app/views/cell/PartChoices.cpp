@@ -27,7 +27,7 @@ void addChoice(QMenu& menu, Workbench& bench, const QString& words, bool taken, 
     action->setCheckable(true);
     action->setChecked(taken);
     QObject::connect(action, &QAction::triggered, &bench, [&bench, apply = std::move(edit)] {
-        design::CellDesign design = bench.design();
+        design::CellDesign design = bench.draft().design();
         apply(design);
         bench.edit(design);
     });
@@ -44,7 +44,7 @@ bool canCollect(const chemistry::Material& material) {
 
 void addCollectors(QMenu& menu, Workbench& bench, design::Side side) {
     QMenu* list = menu.addMenu(say("Collector"));
-    const auto& now = bench.design().electrode(side).collector;
+    const auto& now = bench.draft().design().electrode(side).collector;
     addChoice(*list, bench, say("None"), !now,
               [side](design::CellDesign& design) { design.electrode(side).collector.reset(); });
     for (const chemistry::Material& material : bench.catalogue().materials) {
@@ -59,7 +59,7 @@ void addCollectors(QMenu& menu, Workbench& bench, design::Side side) {
 
 void addPowders(QMenu& menu, Workbench& bench, design::Side side) {
     QMenu* list = menu.addMenu(say("Powder mixed in"));
-    const auto& now = bench.design().electrode(side).additives;
+    const auto& now = bench.draft().design().electrode(side).additives;
     addChoice(*list, bench, say("None"), now.empty(),
               [side](design::CellDesign& design) { design.electrode(side).additives.clear(); });
     for (const chemistry::Material& material : bench.catalogue().materials) {
@@ -97,7 +97,7 @@ void addPlaces(QMenu& menu, Workbench& bench) {
         {QT_TRANSLATE_NOOP("PartChoices", "Cupboard or shed, 3 m³, shut"), false, 3.0, 0.5},
         {QT_TRANSLATE_NOOP("PartChoices", "Room of 30 m³, window open"), false, 30.0, 5.0},
         {QT_TRANSLATE_NOOP("PartChoices", "Outdoors"), true, {}, {}}};
-    const design::PlaceDesign& now = bench.design().place;
+    const design::PlaceDesign& now = bench.draft().design().place;
     for (const Place& place : places) {
         design::PlaceDesign wanted = now;
         wanted.outdoors = place.outdoors;
@@ -115,7 +115,7 @@ void addPlaces(QMenu& menu, Workbench& bench) {
 } // namespace
 
 void addElectrodeChoices(QMenu& menu, Workbench& bench, design::Side side) {
-    const design::Electrode& electrode = bench.outcome().cell->electrode(side);
+    const design::Electrode& electrode = bench.draft().outcome().cell->electrode(side);
     for (const std::vector<AirChoice>& group : airChoices(bench.catalogue(), electrode)) {
         menu.addSeparator();
         for (const AirChoice& choice : group) {
@@ -130,7 +130,7 @@ void addElectrodeChoices(QMenu& menu, Workbench& bench, design::Side side) {
 }
 
 void addSeparatorChoices(QMenu& menu, Workbench& bench) {
-    const auto& now = bench.design().separator;
+    const auto& now = bench.draft().design().separator;
     addChoice(menu, bench, say("Nothing between"), !now,
               [](design::CellDesign& design) { design.separator.reset(); });
     for (const chemistry::SeparatorMaterial& separator : bench.catalogue().separators) {
@@ -143,7 +143,7 @@ void addSeparatorChoices(QMenu& menu, Workbench& bench) {
 
 void addVesselChoices(QMenu& menu, Workbench& bench) {
     QMenu* cases = menu.addMenu(say("Case"));
-    const design::Named& now = bench.design().caseMaterial;
+    const design::Named& now = bench.draft().design().caseMaterial;
     addChoice(*cases, bench, say("Not said"), now.empty(),
               [](design::CellDesign& design) { design.caseMaterial = {}; });
     for (const chemistry::CaseMaterial& material : bench.catalogue().cases) {
@@ -152,9 +152,9 @@ void addVesselChoices(QMenu& menu, Workbench& bench) {
             [name = design::namedAs(material)](design::CellDesign& design) { design.caseMaterial = name; });
     }
     addPlaces(menu, bench);
-    addChoice(menu, bench, say("Tight lid"), bench.design().closed,
+    addChoice(menu, bench, say("Tight lid"), bench.draft().design().closed,
               [](design::CellDesign& design) { design.closed = !design.closed; });
-    addChoice(menu, bench, say("Liquid is stirred or pumped"), bench.design().stirred,
+    addChoice(menu, bench, say("Liquid is stirred or pumped"), bench.draft().design().stirred,
               [](design::CellDesign& design) { design.stirred = !design.stirred; });
 }
 

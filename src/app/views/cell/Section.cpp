@@ -35,8 +35,8 @@ Section::Section(Workbench& bench, const Theme& theme, QWidget* parent)
     : Picture(tr("Section through the cell"), parent), m_bench(bench), m_theme(theme),
       m_field(new NumberField(this)) {
     setObjectName(QStringLiteral("section"));
-    connect(&bench, &Workbench::designChanged, this, &Section::rebuild);
-    connect(&bench, &Workbench::contentChanged, this, &Section::rebuild);
+    onChange(bench, this, Part::Design | Part::Place | Part::Builds | Part::Revisions | Part::File,
+             &Section::rebuild);
     connect(&theme, &Theme::changed, this, &Section::rebuild);
     connect(this, &Picture::resized, this, &Section::rebuild);
     connect(this, &Picture::shown, this, &Section::rebuild);
@@ -57,7 +57,7 @@ Section::Section(Workbench& bench, const Theme& theme, QWidget* parent)
     });
     connect(m_field, &NumberField::typed, this, [this](double value) { set(m_asked, value, false); });
     connect(m_field, &NumberField::committed, this, [this](double value) { set(m_asked, value, true); });
-    connect(m_field, &NumberField::cancelled, this, [this] { m_bench.dropDraft(); });
+    connect(m_field, &NumberField::cancelled, this, [this] { m_bench.draft().drop(); });
     connect(m_field, &NumberField::unclear, this, &Section::refused);
     connect(m_field, &NumberField::unreadable, this, [this](const QString& text) {
         if (const auto size = sizeOf(m_asked)) {
@@ -67,14 +67,15 @@ Section::Section(Workbench& bench, const Theme& theme, QWidget* parent)
         }
     });
     setBackdrop([this](QPainter& painter) {
-        if (m_bench.outcome().usable()) {
-            paintRuler(painter, m_layout, *m_bench.outcome().cell, size(), m_theme.colours().faint);
+        if (m_bench.draft().outcome().usable()) {
+            paintRuler(painter, m_layout, *m_bench.draft().outcome().cell, size(), m_theme.colours().faint);
         }
     });
 }
 
 std::vector<SectionSize> Section::sizes() const {
-    return m_bench.outcome().usable() ? sizesOf(*m_bench.outcome().cell) : std::vector<SectionSize>();
+    return m_bench.draft().outcome().usable() ? sizesOf(*m_bench.draft().outcome().cell)
+                                              : std::vector<SectionSize>();
 }
 
 std::optional<SectionSize> Section::sizeOf(const QString& id) const {
@@ -91,7 +92,8 @@ void Section::set(const QString& id, double value, bool settle) {
     if (!size) {
         return;
     }
-    m_bench.draft(withSize(m_bench.design(), id, std::clamp(value, size->least, size->most)));
+    m_bench.draft().change(
+        withSize(m_bench.draft().design(), id, std::clamp(value, size->least, size->most)));
     if (settle) {
         m_bench.settle();
     }
@@ -173,7 +175,7 @@ QString Section::besides(const design::Electrode& electrode) const {
 void Section::addElectrode(std::vector<PictureItem>& items, design::Side side) const {
     const bool negative = side == design::Side::Negative;
     const QRectF box = m_layout.box(side);
-    const design::Electrode& electrode = m_bench.outcome().cell->electrode(side);
+    const design::Electrode& electrode = m_bench.draft().outcome().cell->electrode(side);
     const QString material = q(m_bench.catalogue().materials[electrode.material].name);
     PictureItem item;
     item.id = negative ? QStringLiteral("negative") : QStringLiteral("positive");
@@ -184,9 +186,9 @@ void Section::addElectrode(std::vector<PictureItem>& items, design::Side side) c
     item.value =
         tr("%1 g, %2")
             .arg(q(wording::numberText(electrode.massKg * 1e3, 3)), airWords(m_bench.catalogue(), electrode));
-    if (const BuildSummary* build = m_bench.build(); build != nullptr) {
+    if (const BuildSummary* build = m_bench.selection().build(); build != nullptr) {
         const auto& weighed = build->build.asBuilt.electrode(side).measuredMassKg;
-        if (weighed && weighed != m_bench.design().electrode(side).measuredMassKg) {
+        if (weighed && weighed != m_bench.draft().design().electrode(side).measuredMassKg) {
             item.value += tr(", built %1 g").arg(q(wording::numberText(*weighed * 1e3, 3)));
         }
     }
@@ -317,9 +319,9 @@ void Section::addHandle(std::vector<PictureItem>& items, const SectionSize& size
 
 /// What the build at hand has where the design says otherwise.
 QString Section::asBuilt(const SectionSize& size) const {
-    const BuildSummary* build = m_bench.build();
+    const BuildSummary* build = m_bench.selection().build();
     if (build == nullptr || size.id != QLatin1String("gap") || !build->build.asBuilt.gapMetres ||
-        build->build.asBuilt.gapMetres == m_bench.design().gapMetres) {
+        build->build.asBuilt.gapMetres == m_bench.draft().design().gapMetres) {
         return {};
     }
     return tr("built %1 mm").arg(q(wording::numberText(*build->build.asBuilt.gapMetres * 1e3, 3)));
@@ -388,11 +390,11 @@ void Section::rebuild() {
     }
     setFocusColour(m_theme.colours().focus);
     std::vector<PictureItem> items;
-    if (m_bench.outcome().usable()) {
-        const design::Cell& cell = *m_bench.outcome().cell;
+    if (m_bench.draft().outcome().usable()) {
+        const design::Cell& cell = *m_bench.draft().outcome().cell;
         const double kept = m_dragging ? m_layout.pixelsPerMetre : 0.0;
         const bool stacked = isStacked(m_bench.catalogue(), cell);
-        m_layout = layoutSection(m_bench.catalogue(), cell, *m_bench.outcome().evaluation->contents,
+        m_layout = layoutSection(m_bench.catalogue(), cell, *m_bench.draft().outcome().evaluation->contents,
                                  room(stacked), kept);
         addLiquid(items, design::Side::Negative);
         if (cell.twoLiquids) {

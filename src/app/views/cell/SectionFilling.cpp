@@ -17,10 +17,10 @@ QString q(const std::string& text) {
 } // namespace
 
 void Section::addLiquid(std::vector<PictureItem>& items, design::Side side) const {
-    const design::Cell& cell = *m_bench.outcome().cell;
+    const design::Cell& cell = *m_bench.draft().outcome().cell;
     const bool two = cell.twoLiquids;
     const QRectF box = two ? m_layout.half(side) : m_layout.gap;
-    const liquid::Solution& solution = m_bench.outcome().evaluation->solution(side);
+    const liquid::Solution& solution = m_bench.draft().outcome().evaluation->solution(side);
     PictureItem item;
     item.id = QStringLiteral("liquid:%1").arg(static_cast<int>(side));
     // Clear of the handles: the gap's lies at the top of upright layers, beside stacked ones.
@@ -50,7 +50,7 @@ void Section::addLiquidFacts(std::vector<PictureItem>& items, design::Side side)
     const auto found =
         std::find_if(items.begin(), items.end(), [&](const PictureItem& item) { return item.id == id; });
     const PictureItem liquid = *found;
-    const QRectF box = m_bench.outcome().cell->twoLiquids ? m_layout.half(side) : m_layout.gap;
+    const QRectF box = m_bench.draft().outcome().cell->twoLiquids ? m_layout.half(side) : m_layout.gap;
     const double wide = std::min(Theme::em(14.0), liquid.area.width());
     const double tall = std::min(Theme::em(2.6), liquid.area.height());
     const QRectF area(liquid.area.center().x() - wide / 2, liquid.area.center().y() - tall / 2, wide, tall);
@@ -59,7 +59,7 @@ void Section::addLiquidFacts(std::vector<PictureItem>& items, design::Side side)
         return;
     }
     const QString acidity =
-        tr("pH %1").arg(QString::number(m_bench.outcome().evaluation->solution(side).pH, 'f', 1));
+        tr("pH %1").arg(QString::number(m_bench.draft().outcome().evaluation->solution(side).pH, 'f', 1));
     items.back().paint = [=, this](QPainter& painter) {
         const Colours& c = m_theme.colours();
         // The wire to the lower electrode runs down one side.
@@ -87,7 +87,7 @@ void Section::addLiquidFacts(std::vector<PictureItem>& items, design::Side side)
 }
 
 void Section::addBarrier(std::vector<PictureItem>& items) const {
-    const design::Cell& cell = *m_bench.outcome().cell;
+    const design::Cell& cell = *m_bench.draft().outcome().cell;
     if (!cell.barrier) {
         return;
     }
@@ -98,7 +98,8 @@ void Section::addBarrier(std::vector<PictureItem>& items) const {
         m_layout.stacked ? QRectF(gap.left() + 8, box.top() - Theme::em(1.35), gap.width() - Theme::em(3.0),
                                   Theme::em(1.3))
                          : QRectF(gap.left(), gap.bottom() - Theme::em(1.8), gap.width(), Theme::em(1.3));
-    const int layers = m_bench.design().separator ? m_bench.design().separator->layers.value_or(1) : 1;
+    const int layers =
+        m_bench.draft().design().separator ? m_bench.draft().design().separator->layers.value_or(1) : 1;
     PictureItem item;
     item.id = QStringLiteral("separator");
     item.area = m_layout.stacked ? box.adjusted(0, -4, 0, 4) : box.adjusted(-5, 0, 5, 0);

@@ -23,7 +23,7 @@ FindingPart drawnPart(const findings::Finding& finding) {
 
 std::vector<findings::Finding> Section::findingsOn(findings::FindingPart part) const {
     std::vector<findings::Finding> found;
-    for (const findings::Finding& finding : m_bench.outcome().findings) {
+    for (const findings::Finding& finding : m_bench.draft().outcome().findings) {
         if (drawnPart(finding) == part) {
             found.push_back(finding);
         }
@@ -45,7 +45,8 @@ QPointF Section::markFor(findings::FindingPart part) const {
         return {m_layout.gap.center().x(), m_layout.stacked ? m_layout.gap.center().y() - Theme::em(1.2)
                                                             : m_layout.gap.bottom() - Theme::em(2.6)};
     case FindingPart::Collector: {
-        const bool negative = m_bench.outcome().cell->electrode(design::Side::Negative).collector.has_value();
+        const bool negative =
+            m_bench.draft().outcome().cell->electrode(design::Side::Negative).collector.has_value();
         return head(negative ? design::Side::Negative : design::Side::Positive,
                     (negative ? 2.0 : -2.0) * aside);
     }

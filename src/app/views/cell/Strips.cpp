@@ -23,7 +23,7 @@ double headHeight() {
 Strips::Strips(Workbench& bench, const Theme& theme, QWidget* parent)
     : Picture(tr("What sets the current and what runs out"), parent), m_bench(bench), m_theme(theme) {
     setObjectName(QStringLiteral("strips"));
-    connect(&bench, &Workbench::designChanged, this, &Strips::rebuild);
+    onChange(bench, this, Part::Design, &Strips::rebuild);
     connect(&theme, &Theme::changed, this, &Strips::rebuild);
     connect(this, &Picture::resized, this, &Strips::rebuild);
     connect(this, &Picture::shown, this, &Strips::rebuild);
@@ -36,13 +36,13 @@ Strips::Strips(Workbench& bench, const Theme& theme, QWidget* parent)
 }
 
 std::vector<Strips::Bar> Strips::currentBars() const {
-    const auto& budget = m_bench.outcome().evaluation->resistance;
+    const auto& budget = m_bench.draft().outcome().evaluation->resistance;
     std::vector<Bar> bars;
     for (std::size_t i = 0; i < budget.shares.size(); ++i) {
         const cell::ResistanceShare& share = budget.shares[i];
         Bar bar;
         bar.id = QStringLiteral("part:%1").arg(i);
-        bar.name = q(wording::partText(share.part, m_bench.outcome().cell->twoLiquids));
+        bar.name = q(wording::partText(share.part, m_bench.draft().outcome().cell->twoLiquids));
         bar.value = q(wording::quantityText(share.ohm, explain::Unit::Ohm));
         bar.length = budget.totalOhm > 0.0 ? share.ohm / budget.totalOhm : 0.0;
         bar.colour = m_theme.colours().ink;
@@ -57,7 +57,7 @@ std::vector<Strips::Bar> Strips::currentBars() const {
 }
 
 std::vector<Strips::Bar> Strips::reagentBars() const {
-    const Outcome& outcome = m_bench.outcome();
+    const Outcome& outcome = m_bench.draft().outcome();
     const auto& reagents = outcome.evaluation->capacity.reagents;
     double most = 1e-12;
     for (const cell::Reagent& reagent : reagents) {
@@ -135,7 +135,7 @@ void Strips::rebuild() {
     }
     setFocusColour(m_theme.colours().focus);
     std::vector<PictureItem> items;
-    if (m_bench.outcome().usable()) {
+    if (m_bench.draft().outcome().usable()) {
         const double pad = Theme::em(0.8);
         const QRectF whole(pad, Theme::em(0.3), width() - 2 * pad, height() - Theme::em(0.6));
         const auto currents = currentBars();

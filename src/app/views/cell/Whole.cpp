@@ -43,7 +43,7 @@ double roundLength(double most) {
 Whole::Whole(Workbench& bench, const Theme& theme, QWidget* parent)
     : Picture(tr("The whole cell"), parent), m_bench(bench), m_theme(theme) {
     setObjectName(QStringLiteral("whole"));
-    connect(&bench, &Workbench::designChanged, this, &Whole::rebuild);
+    onChange(bench, this, Part::Design, &Whole::rebuild);
     connect(&theme, &Theme::changed, this, &Whole::rebuild);
     connect(this, &Picture::resized, this, &Whole::rebuild);
     connect(this, &Picture::shown, this, &Whole::rebuild);
@@ -60,10 +60,10 @@ void Whole::choose(const QPoint& at) {
     for (const auto& [construction, name] : kNames) {
         QAction* action = menu.addAction(tr(name));
         action->setCheckable(true);
-        action->setChecked(constructionOf(m_bench.catalogue(), m_bench.design(), *m_bench.outcome().cell) ==
-                           construction);
+        action->setChecked(constructionOf(m_bench.catalogue(), m_bench.draft().design(),
+                                          *m_bench.draft().outcome().cell) == construction);
         connect(action, &QAction::triggered, this, [this, wanted = construction] {
-            design::CellDesign design = m_bench.design();
+            design::CellDesign design = m_bench.draft().design();
             design.construction = wanted;
             m_bench.edit(design);
         });
@@ -74,7 +74,8 @@ void Whole::choose(const QPoint& at) {
 }
 
 PictureItem Whole::title() const {
-    const Construction now = constructionOf(m_bench.catalogue(), m_bench.design(), *m_bench.outcome().cell);
+    const Construction now =
+        constructionOf(m_bench.catalogue(), m_bench.draft().design(), *m_bench.draft().outcome().cell);
     PictureItem item;
     item.id = QStringLiteral("construction");
     item.area = QRectF(4, 2, std::min(Theme::em(20.0), width() - 8.0), Theme::em(1.6));
@@ -126,7 +127,7 @@ void Whole::addPiece(std::vector<PictureItem>& items, std::size_t index, const W
     }
     item.tooltip = item.name;
     const double strength =
-        std::clamp(m_bench.outcome().evaluation->solution(piece.side).ionicStrength / 3.0, 0.08, 1.0);
+        std::clamp(m_bench.draft().outcome().evaluation->solution(piece.side).ionicStrength / 3.0, 0.08, 1.0);
     item.paint = [=, this, path = piece.path, kind = piece.kind](QPainter& painter) {
         const Colours& c = m_theme.colours();
         QColor liquid = c.liquid;
@@ -166,7 +167,7 @@ void Whole::addPiece(std::vector<PictureItem>& items, std::size_t index, const W
 }
 
 void Whole::paintRuler(QPainter& painter) const {
-    if (!m_bench.outcome().usable()) {
+    if (!m_bench.draft().outcome().usable()) {
         return;
     }
     const double length = roundLength(0.3 * width() / m_pixelsPerMm);
@@ -191,11 +192,11 @@ void Whole::rebuild() {
     }
     setFocusColour(m_theme.colours().focus);
     std::vector<PictureItem> items;
-    if (m_bench.outcome().usable()) {
-        const design::Cell& cell = *m_bench.outcome().cell;
+    if (m_bench.draft().outcome().usable()) {
+        const design::Cell& cell = *m_bench.draft().outcome().cell;
         std::vector<WholePiece> pieces =
-            wholeCell(m_bench.catalogue(), cell, *m_bench.outcome().evaluation->contents,
-                      constructionOf(m_bench.catalogue(), m_bench.design(), cell));
+            wholeCell(m_bench.catalogue(), cell, *m_bench.draft().outcome().evaluation->contents,
+                      constructionOf(m_bench.catalogue(), m_bench.draft().design(), cell));
         QRectF bounds;
         for (const WholePiece& piece : pieces) {
             bounds = bounds.united(piece.path.boundingRect());

@@ -50,10 +50,7 @@ ChargeLadder::ChargeLadder(Workbench& bench, const Theme& theme, QWidget* parent
     : Picture(tr("Potential ladder on charge"), parent), m_bench(bench), m_theme(theme),
       m_work(kPauseMilliseconds) {
     setObjectName(QStringLiteral("chargeLadder"));
-    connect(&bench, &Workbench::designChanged, this, [this] {
-        m_unasked.reset(); // the catalogue may be another one
-        rebuild();
-    });
+    onChange(bench, this, Part::Design, &ChargeLadder::beginAgain);
     connect(&theme, &Theme::changed, this, &ChargeLadder::rebuild);
     connect(this, &Picture::resized, this, &ChargeLadder::rebuild);
     connect(this, &Picture::shown, this, &ChargeLadder::rebuild);
@@ -62,6 +59,12 @@ ChargeLadder::ChargeLadder(Workbench& bench, const Theme& theme, QWidget* parent
 
 void ChargeLadder::setShare(double share) {
     m_share = std::clamp(share, 0.0, 1.0);
+    rebuild();
+}
+
+/// The design or its catalogue is another one.
+void ChargeLadder::beginAgain() {
+    m_unasked.reset();
     rebuild();
 }
 
@@ -83,18 +86,18 @@ std::pair<double, double> ChargeLadder::ampsRange() const {
 
 void ChargeLadder::compute() {
     m_charging.reset();
-    if (!m_bench.outcome().usable()) {
+    if (!m_bench.draft().outcome().usable()) {
         return;
     }
-    design::Cell cell = *m_bench.outcome().cell;
-    const cell::Evaluation& evaluation = *m_bench.outcome().evaluation;
+    design::Cell cell = *m_bench.draft().outcome().cell;
+    const cell::Evaluation& evaluation = *m_bench.draft().outcome().evaluation;
     cell.charge.reset();
     if (!m_unasked) {
         m_unasked = charge::chargingOf(m_bench.catalogue(), cell, evaluation);
     }
     const auto [least, most] = ampsRange();
     if (!m_share) {
-        const auto& planned = m_bench.design().charge;
+        const auto& planned = m_bench.draft().design().charge;
         const double amps = planned && planned->amps ? *planned->amps : m_unasked->gentle.point.amps;
         m_share = std::clamp(std::log(amps / least) / std::log(most / least), 0.0, 1.0);
     }
@@ -248,8 +251,8 @@ void ChargeLadder::addSupply(std::vector<PictureItem>& items) const {
     item.area = QRectF(middle - Theme::em(4.2), Theme::em(0.3), Theme::em(8.4), Theme::em(2.0));
     item.role = QAccessible::StaticText;
     item.name = tr("Supply");
-    const std::string& negative = m_bench.design().negative.material.written;
-    const std::string& positive = m_bench.design().positive.material.written;
+    const std::string& negative = m_bench.draft().design().negative.material.written;
+    const std::string& positive = m_bench.draft().design().positive.material.written;
     item.value = tr("plus on %1, minus on %2")
                      .arg(q(m_charging->reversed ? negative : positive),
                           q(m_charging->reversed ? positive : negative));
@@ -276,7 +279,8 @@ void ChargeLadder::addSupply(std::vector<PictureItem>& items) const {
             painter.setPen(c.ink);
             painter.setFont(Theme::font(1.0, true));
             const QRectF line(x - Theme::em(7.0), top() - Theme::em(2.5), Theme::em(14.0), Theme::em(1.2));
-            drawElided(painter, line, q(m_bench.design().electrode(side).material.written), Qt::AlignCenter);
+            drawElided(painter, line, q(m_bench.draft().design().electrode(side).material.written),
+                       Qt::AlignCenter);
             painter.setPen(c.faint);
             painter.setFont(Theme::font(0.85));
             drawElided(painter, line.translated(0, Theme::em(1.15)),
@@ -386,25 +390,20 @@ void ChargeLadder::rebuild() {
 
 void ChargeLadder::seekRange() {
     m_range.reset();
-    const int ticket = ++m_ticket;
     if (!m_charging || !m_charging->possible) {
         m_work.cancel();
         return;
     }
-    m_work.request([this, ticket, catalogue = m_bench.outcome().catalogue, cell = *m_bench.outcome().cell,
-                    evaluation = *m_bench.outcome().evaluation,
-                    charging = *m_charging](const std::stop_token& stop) {
+    m_work.request([this, catalogue = m_bench.draft().outcome().catalogue,
+                    cell = *m_bench.draft().outcome().cell,
+                    evaluation = *m_bench.draft().outcome().evaluation,
+                    charging = *m_charging](const std::stop_token& stop, const Aside::Tell& tell) {
         const auto range = rangeOrNone(*catalogue, cell, evaluation, charging, stop);
         if (range) {
-            QMetaObject::invokeMethod(
-                this,
-                [this, ticket, found = *range] {
-                    if (ticket == m_ticket) {
-                        m_range = found;
-                        draw();
-                    }
-                },
-                Qt::QueuedConnection);
+            tell([this, found = *range] {
+                m_range = found;
+                draw();
+            });
         }
     });
 }

@@ -39,6 +39,7 @@ private:
         double share = 0.0; ///< Of the current.
     };
 
+    void beginAgain();
     void rebuild();
     void compute();
     /// The voltage's range, found aside.
@@ -69,7 +70,6 @@ private:
     std::optional<charge::Charging> m_unasked;
     std::optional<double> m_share;
     std::optional<base::Interval> m_range; ///< Of the voltage on charge; arrives a moment later.
-    int m_ticket = 0;
     LatestWork m_work;
 };
 

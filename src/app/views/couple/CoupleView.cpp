@@ -1,5 +1,6 @@
 #include "app/views/couple/CoupleView.h"
 
+#include "app/views/ViewList.h"
 #include "app/views/couple/ChargeLadder.h"
 #include "app/views/couple/Curves.h"
 #include "app/views/couple/Ladder.h"
@@ -50,7 +51,7 @@ CoupleView::CoupleView(Workbench& bench, const Theme& theme, QWidget* parent)
         connect(panel, &LiquidPanel::refused, this, &CoupleView::refused);
     }
     connect(m_split, &QPushButton::clicked, this, &CoupleView::splitOrJoin);
-    connect(&bench, &Workbench::designChanged, this, &CoupleView::refresh);
+    onChange(bench, this, Part::Design, &CoupleView::refresh);
     refresh();
 }
 
@@ -178,14 +179,14 @@ void CoupleView::sayCharge() {
         QString::fromStdString(wording::quantityText(m_chargeLadder->amps(), explain::Unit::Ampere));
     m_loadText->setText(isNarrow() ? amps : tr("charge with %1").arg(amps));
     m_load->setToolTip(m_loadText->text());
-    m_plan->setText(m_bench.design().charge ? tr("Plan none") : tr("Plan it"));
-    m_plan->setToolTip(m_bench.design().charge
+    m_plan->setText(m_bench.draft().design().charge ? tr("Plan none") : tr("Plan it"));
+    m_plan->setToolTip(m_bench.draft().design().charge
                            ? tr("Take the charge out of the design")
                            : tr("Write the charge into the design: gas, room and limits are then watched"));
 }
 
 void CoupleView::planCharge() {
-    design::CellDesign design = m_bench.design();
+    design::CellDesign design = m_bench.draft().design();
     if (design.charge) {
         design.charge.reset();
     } else {
@@ -203,8 +204,8 @@ void CoupleView::refresh() {
     if (!isVisible()) {
         return;
     }
-    const bool any = m_bench.revision() != nullptr || m_bench.outcome().usable();
-    const bool two = m_bench.design().positiveLiquid.has_value();
+    const bool any = m_bench.selection().revision() != nullptr || m_bench.draft().outcome().usable();
+    const bool two = m_bench.draft().design().positiveLiquid.has_value();
     m_left->setVisible(any);
     m_right->setVisible(any && two);
     m_split->setVisible(any);
@@ -220,7 +221,7 @@ void CoupleView::refresh() {
 }
 
 void CoupleView::splitOrJoin() {
-    design::CellDesign design = m_bench.design();
+    design::CellDesign design = m_bench.draft().design();
     if (design.positiveLiquid) {
         design.positiveLiquid.reset();
         design.separator.reset();
@@ -234,6 +235,19 @@ void CoupleView::splitOrJoin() {
         }
     }
     m_bench.edit(design);
+}
+
+ViewEntry coupleEntry() {
+    return {"couple",
+            CoupleView::tr("Couple"),
+            CoupleView::tr("what reacts, and the voltage"),
+            2,
+            {},
+            ViewEntry::Needs::Design,
+            false,
+            [](Workbench& bench, const Theme& theme, QWidget* parent) -> View* {
+                return new CoupleView(bench, theme, parent);
+            }};
 }
 
 } // namespace anodex::app

@@ -31,9 +31,6 @@ public:
     enum class Face { Ladder, Curves, Charge };
     void showFace(Face face);
 
-signals:
-    void refused(const QString& text);
-
 protected:
     void showEvent(QShowEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;

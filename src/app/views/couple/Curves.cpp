@@ -36,8 +36,7 @@ double stepFor(double span, int most) {
 Curves::Curves(Workbench& bench, const Theme& theme, QWidget* parent)
     : Picture(tr("Voltage and power over current"), parent), m_bench(bench), m_theme(theme) {
     setObjectName(QStringLiteral("curves"));
-    connect(&bench, &Workbench::designChanged, this, &Curves::rebuild);
-    connect(&bench, &Workbench::doubtChanged, this, &Curves::rebuild);
+    onChange(bench, this, Part::Design | Part::Doubt, &Curves::rebuild);
     connect(&theme, &Theme::changed, this, &Curves::rebuild);
     connect(this, &Picture::resized, this, &Curves::rebuild);
     connect(this, &Picture::shown, this, &Curves::rebuild);
@@ -57,7 +56,7 @@ void Curves::setLoadShare(double share) {
 
 void Curves::compute() {
     m_lines.reset();
-    const Outcome& outcome = m_bench.outcome();
+    const Outcome& outcome = m_bench.draft().outcome();
     if (!outcome.usable() || outcome.evaluation->first.shortCircuitAmps == 0.0) {
         return;
     }
@@ -145,7 +144,7 @@ void Curves::paintScales(QPainter& painter) const {
 
 /// Between open circuit and short circuit the range is joined, both ends scaled alike.
 void Curves::paintRange(QPainter& painter) const {
-    const Outcome& outcome = m_bench.outcome();
+    const Outcome& outcome = m_bench.draft().outcome();
     if (!outcome.doubt) {
         return;
     }
@@ -234,11 +233,12 @@ void Curves::addLoad(std::vector<PictureItem>& items) const {
                  si(m_lines->loadVolts * m_lines->loadAmps, explain::Unit::Watt));
     item.value = words;
     item.tooltip = item.name + QStringLiteral(": ") + words;
-    item.opens = explain::QuantityKey{
-        explain::Quantity::LoadedVoltage,
-        {},
-        0,
-        m_bench.outcome().evaluation->openCircuitVolts < 0.0 ? -m_lines->loadAmps : m_lines->loadAmps};
+    item.opens = explain::QuantityKey{explain::Quantity::LoadedVoltage,
+                                      {},
+                                      0,
+                                      m_bench.draft().outcome().evaluation->openCircuitVolts < 0.0
+                                          ? -m_lines->loadAmps
+                                          : m_lines->loadAmps};
     item.paint = [=, this, name = item.name](QPainter& painter) {
         const Colours& c = m_theme.colours();
         painter.save();
@@ -264,7 +264,7 @@ void Curves::addLoad(std::vector<PictureItem>& items) const {
 }
 
 void Curves::addPeak(std::vector<PictureItem>& items) const {
-    const cell::PowerPoint& peak = m_bench.outcome().evaluation->first.maximumPower;
+    const cell::PowerPoint& peak = m_bench.draft().outcome().evaluation->first.maximumPower;
     const QPointF point = at(powerField(), std::abs(peak.amps), peak.watts, m_lines->watts);
     PictureItem item;
     item.id = QStringLiteral("peak");

@@ -31,7 +31,7 @@ constexpr design::Side kSides[] = {design::Side::Negative, design::Side::Positiv
 Ladder::Ladder(Workbench& bench, const Theme& theme, QWidget* parent)
     : Picture(tr("Potential ladder"), parent), m_bench(bench), m_theme(theme) {
     setObjectName(QStringLiteral("ladder"));
-    connect(&bench, &Workbench::designChanged, this, &Ladder::rebuild);
+    onChange(bench, this, Part::Design, &Ladder::rebuild);
     connect(&theme, &Theme::changed, this, &Ladder::rebuild);
     connect(this, &Picture::resized, this, &Ladder::rebuild);
     connect(this, &Picture::shown, this, &Ladder::rebuild);
@@ -58,10 +58,10 @@ void Ladder::setMoment(electrode::Moment moment) {
 }
 
 double Ladder::loadAmps() const {
-    if (!m_bench.outcome().usable()) {
+    if (!m_bench.draft().outcome().usable()) {
         return 0.0;
     }
-    const cell::Evaluation& e = *m_bench.outcome().evaluation;
+    const cell::Evaluation& e = *m_bench.draft().outcome().evaluation;
     return m_share * (m_moment == electrode::Moment::First ? e.first : e.settled).shortCircuitAmps;
 }
 
@@ -86,7 +86,7 @@ QColor Ladder::colourOf(design::Side side) const {
 void Ladder::chooseScale() {
     m_low = 10.0;
     m_high = -10.0;
-    for (const cell::SideResult& side : m_bench.outcome().evaluation->sides) {
+    for (const cell::SideResult& side : m_bench.draft().outcome().evaluation->sides) {
         const auto include = [&](double volts) {
             m_low = std::min(m_low, volts);
             m_high = std::max(m_high, volts);
@@ -105,7 +105,7 @@ void Ladder::chooseScale() {
 
 std::vector<Ladder::Rung> Ladder::rungsOf(design::Side side) const {
     const auto& catalogue = m_bench.catalogue();
-    const cell::SideResult& result = m_bench.outcome().evaluation->side(side);
+    const cell::SideResult& result = m_bench.draft().outcome().evaluation->side(side);
     std::vector<Rung> rungs;
     for (std::size_t i = 0; i < result.competing.size(); ++i) {
         const cell::CompetingReaction& entry = result.competing[i];
@@ -149,7 +149,7 @@ void Ladder::addRung(std::vector<PictureItem>& items, const Rung& rung) const {
     PictureItem item;
     item.id = QStringLiteral("rung:%1:%2")
                   .arg(static_cast<int>(rung.side))
-                  .arg(m_bench.outcome().evaluation->side(rung.side).competing[rung.index].reaction);
+                  .arg(m_bench.draft().outcome().evaluation->side(rung.side).competing[rung.index].reaction);
     item.area = rung.told ? label : QRectF(x - barHalf(), y - 3, 2 * barHalf(), 6);
     item.role = QAccessible::Button;
     item.name = rung.name;
@@ -193,7 +193,7 @@ void Ladder::addRung(std::vector<PictureItem>& items, const Rung& rung) const {
 }
 
 void Ladder::addSettled(std::vector<PictureItem>& items, design::Side side) const {
-    const double volts = m_bench.outcome().evaluation->side(side).restVolts;
+    const double volts = m_bench.draft().outcome().evaluation->side(side).restVolts;
     const double x = columnX(side);
     const double y = yOf(volts);
     PictureItem item;
@@ -206,8 +206,8 @@ void Ladder::addSettled(std::vector<PictureItem>& items, design::Side side) cons
     item.tooltip = tr("%1 at %2 against hydrogen").arg(item.name, item.value);
     item.opens = explain::QuantityKey{explain::Quantity::RestPotential, side, 0, 0.0};
     std::optional<double> before;
-    if (m_bench.ghost() && m_bench.ghost()->usable()) {
-        before = m_bench.ghost()->evaluation->side(side).restVolts;
+    if (m_bench.draft().ghost() && m_bench.draft().ghost()->usable()) {
+        before = m_bench.draft().ghost()->evaluation->side(side).restVolts;
     }
     item.paint = [=, this](QPainter& painter) {
         if (before && std::abs(*before - volts) > 1e-4) {
@@ -221,7 +221,7 @@ void Ladder::addSettled(std::vector<PictureItem>& items, design::Side side) cons
 }
 
 void Ladder::addBracket(std::vector<PictureItem>& items) const {
-    const Outcome& outcome = m_bench.outcome();
+    const Outcome& outcome = m_bench.draft().outcome();
     const cell::Evaluation& e = *outcome.evaluation;
     const double x = columnX(design::Side::Negative) + barHalf() + Theme::em(1.2);
     const double from = yOf(e.side(design::Side::Negative).restVolts);
@@ -265,7 +265,7 @@ void Ladder::addBracket(std::vector<PictureItem>& items) const {
 }
 
 void Ladder::addLoaded(std::vector<PictureItem>& items) const {
-    const Outcome& outcome = m_bench.outcome();
+    const Outcome& outcome = m_bench.draft().outcome();
     const cell::Evaluation& e = *outcome.evaluation;
     const double amps = loadAmps();
     if (amps == 0.0) {
@@ -355,7 +355,7 @@ void Ladder::addLoaded(std::vector<PictureItem>& items) const {
 
 void Ladder::addFoot(std::vector<PictureItem>& items, design::Side side) const {
     const double x = columnX(side);
-    const QString material = q(m_bench.design().electrode(side).material.written);
+    const QString material = q(m_bench.draft().design().electrode(side).material.written);
     PictureItem item;
     item.id = QStringLiteral("foot:%1").arg(static_cast<int>(side));
     const double wide = std::min(Theme::em(12.0), 0.38 * (width() - voltAxisWidth()));
@@ -383,7 +383,7 @@ void Ladder::addFoot(std::vector<PictureItem>& items, design::Side side) const {
 }
 
 void Ladder::paintAxis(QPainter& painter) const {
-    if (!m_bench.outcome().usable()) {
+    if (!m_bench.draft().outcome().usable()) {
         return;
     }
     const Colours& c = m_theme.colours();
@@ -403,7 +403,7 @@ void Ladder::rebuild() {
     }
     setFocusColour(m_theme.colours().focus);
     std::vector<PictureItem> items;
-    if (m_bench.outcome().usable()) {
+    if (m_bench.draft().outcome().usable()) {
         chooseScale();
         addBracket(items);
         addLoaded(items);
@@ -414,7 +414,7 @@ void Ladder::rebuild() {
             addSettled(items, side);
         }
     }
-    if (m_bench.revision() != nullptr || m_bench.outcome().usable()) {
+    if (m_bench.selection().revision() != nullptr || m_bench.draft().outcome().usable()) {
         for (const design::Side side : kSides) {
             addFoot(items, side);
         }

@@ -81,7 +81,7 @@ LiquidPanel::LiquidPanel(Workbench& bench, const Theme& theme, design::Side side
 }
 
 void LiquidPanel::refresh() {
-    const bool two = m_bench.design().positiveLiquid.has_value();
+    const bool two = m_bench.draft().design().positiveLiquid.has_value();
     m_title->setWhole(!two                               ? tr("Liquid")
                       : m_side == design::Side::Negative ? tr("Negative liquid")
                                                          : tr("Positive liquid"));
@@ -104,11 +104,11 @@ void LiquidPanel::refresh() {
 }
 
 void LiquidPanel::refreshFacts() {
-    const bool usable = m_bench.outcome().usable();
+    const bool usable = m_bench.draft().outcome().usable();
     m_acidity->setVisible(usable);
     m_conductivity->setVisible(usable);
     if (usable) {
-        const liquid::Solution& solution = m_bench.outcome().evaluation->solution(m_side);
+        const liquid::Solution& solution = m_bench.draft().outcome().evaluation->solution(m_side);
         m_acidity->setText(tr("pH %1").arg(QString::number(solution.pH, 'f', 1)));
         m_conductivity->setText(QString::fromStdString(
             wording::quantityText(solution.conductivity, explain::Unit::SiemensPerMetre)));
@@ -166,7 +166,7 @@ void LiquidPanel::addRow(const QString& name, const QString& amount, int solute)
 }
 
 void LiquidPanel::typed(QLineEdit* field, int solute, bool settle) {
-    design::CellDesign design = m_bench.design();
+    design::CellDesign design = m_bench.draft().design();
     design::LiquidDesign& changed = design.liquidAt(m_side);
     const std::string written = field->text().trimmed().toStdString();
     const auto [amount, halfWidth, choices] = wording::readAmount(written);
@@ -180,7 +180,7 @@ void LiquidPanel::typed(QLineEdit* field, int solute, bool settle) {
                     ? tr("\"%1\" is no amount; right would be a number and a unit such as %2")
                           .arg(field->text(), solute == kBasisRow ? tr("100 mL") : tr("5 g or 2 mol/L"))
                     : q(wording::whichOf(written, choices)));
-            m_bench.dropDraft();
+            m_bench.draft().drop();
             refresh();
         }
         return;
@@ -195,8 +195,8 @@ void LiquidPanel::typed(QLineEdit* field, int solute, bool settle) {
     } else {
         changed.solutes[static_cast<std::size_t>(solute)].amount = *amount;
     }
-    if (!(design == m_bench.design()) && field->isModified()) {
-        m_bench.draft(design);
+    if (!(design == m_bench.draft().design()) && field->isModified()) {
+        m_bench.draft().change(design);
     }
     if (settle) {
         field->setModified(false);
@@ -253,7 +253,7 @@ void LiquidPanel::pour() {
         return;
     }
     const wording::Pour& poured = std::get<wording::Pour>(result);
-    design::CellDesign design = m_bench.design();
+    design::CellDesign design = m_bench.draft().design();
     design::LiquidDesign& changed = design.liquidAt(m_side);
     if (poured.readyLiquid) {
         changed.ready = {poured.name, {}};
@@ -267,7 +267,7 @@ void LiquidPanel::pour() {
 }
 
 void LiquidPanel::removeSolute(int solute) {
-    design::CellDesign design = m_bench.design();
+    design::CellDesign design = m_bench.draft().design();
     design::LiquidDesign& changed = design.liquidAt(m_side);
     changed.solutes.erase(changed.solutes.begin() + solute);
     m_bench.edit(design);

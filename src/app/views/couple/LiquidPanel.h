@@ -34,7 +34,9 @@ private:
     void typed(QLineEdit* field, int solute, bool settle);
     void pour();
     void removeSolute(int solute);
-    [[nodiscard]] const design::LiquidDesign& liquid() const { return m_bench.design().liquidAt(m_side); }
+    [[nodiscard]] const design::LiquidDesign& liquid() const {
+        return m_bench.draft().design().liquidAt(m_side);
+    }
 
     Workbench& m_bench;
     const Theme& m_theme;

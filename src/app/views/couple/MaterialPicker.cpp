@@ -70,7 +70,7 @@ void MaterialPicker::list() {
             words << QString::fromStdString(alias);
         }
         row->setData(Qt::UserRole + 2, words.join(QLatin1Char(' ')).toLower());
-        if (material.id == m_bench.design().electrode(m_side).material.id) {
+        if (material.id == m_bench.draft().design().electrode(m_side).material.id) {
             m_list->setCurrentItem(row);
         }
     }
@@ -92,7 +92,7 @@ void MaterialPicker::foretellNext() {
 
 void MaterialPicker::foretell(QListWidgetItem& row, std::size_t index) {
     const chemistry::Material& material = m_bench.catalogue().materials[index];
-    design::CellDesign candidate = m_bench.design();
+    design::CellDesign candidate = m_bench.draft().design();
     design::ElectrodeDesign& electrode = candidate.electrode(m_side);
     electrode.material = design::namedAs(material);
     electrode.massKg.reset();
@@ -129,7 +129,7 @@ void MaterialPicker::choose() {
     if (row == nullptr || row->isHidden()) {
         return;
     }
-    design::CellDesign design = m_bench.design();
+    design::CellDesign design = m_bench.draft().design();
     design::ElectrodeDesign& electrode = design.electrode(m_side);
     const chemistry::Material& chosen =
         m_bench.catalogue().materials[static_cast<std::size_t>(m_list->row(row))];

@@ -1,5 +1,6 @@
 #include "app/views/judge/JudgeView.h"
 
+#include "app/views/ViewList.h"
 #include "app/views/judge/Ledger.h"
 #include "app/widgets/CurvePlot.h"
 #include "wording/JudgeText.h"
@@ -55,15 +56,15 @@ JudgeView::JudgeView(Workbench& bench, const Theme& theme, QWidget* parent)
     layout->addWidget(m_stack);
     connect(m_ledger, &Ledger::explanationAsked, this, &JudgeView::explanationAsked);
     connect(m_ledger, &Ledger::numberAsked, this, &View::numberAsked);
-    connect(&bench, &Workbench::contentChanged, this, &JudgeView::refresh);
-    connect(&bench, &Workbench::designChanged, m_ledger, &Ledger::rebuild);
+    onChange(bench, this, kContent & ~Parts(Part::Documents), &JudgeView::refresh);
+    onChange(bench, m_ledger, Part::Design, &Ledger::rebuild);
     connect(&theme, &Theme::changed, this, &JudgeView::refresh);
     refresh();
 }
 
 void JudgeView::refresh() {
-    m_stack->setCurrentIndex(m_bench.build() == nullptr ? 0 : 1);
-    if (m_bench.build() != nullptr) {
+    m_stack->setCurrentIndex(m_bench.selection().build() == nullptr ? 0 : 1);
+    if (m_bench.selection().build() != nullptr) {
         refreshSentence();
         refreshCurves();
         m_ledger->rebuild();
@@ -71,7 +72,7 @@ void JudgeView::refresh() {
 }
 
 void JudgeView::refreshSentence() {
-    const BuildSummary& build = *m_bench.build();
+    const BuildSummary& build = *m_bench.selection().build();
     wording::JudgeInput input;
     input.expectation = build.build.expectation;
     input.openCircuit = build.openCircuit;
@@ -87,7 +88,7 @@ void JudgeView::refreshCurves() {
     std::vector<PlotCurve> curves;
     constexpr double kCoulombsPerMilliampereHour = 3.6;
     constexpr double kManyCoulombs = 2000.0 * kCoulombsPerMilliampereHour;
-    const bool large = m_bench.build()->deliveredCoulombs().value_or(0.0) > kManyCoulombs;
+    const bool large = m_bench.selection().build()->deliveredCoulombs().value_or(0.0) > kManyCoulombs;
     const double unit = large ? 1000.0 * kCoulombsPerMilliampereHour : kCoulombsPerMilliampereHour;
     m_plot->setAxes(large ? tr("charge delivered, Ah") : tr("charge delivered, mAh"), tr("voltage, V"));
     const auto curveOf = [&](const BuildSummary& build, const QString& name, const QColor& colour,
@@ -100,17 +101,30 @@ void JudgeView::refreshCurves() {
             curves.push_back({name, std::move(points), colour, dashed});
         }
     };
-    curveOf(*m_bench.build(), QString::fromStdString(m_bench.build()->build.name), m_theme.colours().ink,
-            false);
+    curveOf(*m_bench.selection().build(), QString::fromStdString(m_bench.selection().build()->build.name),
+            m_theme.colours().ink, false);
     // The parent's last build, to see whether the change helped.
-    if (const record::Revision* at = m_bench.revision(); at != nullptr && !at->parent.empty()) {
-        const auto before = m_bench.buildsOf(at->parent);
+    if (const record::Revision* at = m_bench.selection().revision(); at != nullptr && !at->parent.empty()) {
+        const auto before = m_bench.contents().buildsOf(at->parent);
         if (!before.empty()) {
             curveOf(*before.back(), tr("before the change"), m_theme.colours().faint, true);
         }
     }
-    const base::Interval& range = m_bench.build()->build.expectation.openCircuitVolts.range;
+    const base::Interval& range = m_bench.selection().build()->build.expectation.openCircuitVolts.range;
     m_plot->show(curves, {}, PlotBand{range.low, range.high, tr("expected open circuit")});
+}
+
+ViewEntry judgeEntry() {
+    return {"judge",
+            JudgeView::tr("Judge"),
+            JudgeView::tr("was it as expected?"),
+            7,
+            {},
+            ViewEntry::Needs::Design,
+            true,
+            [](Workbench& bench, const Theme& theme, QWidget* parent) -> View* {
+                return new JudgeView(bench, theme, parent);
+            }};
 }
 
 } // namespace anodex::app

@@ -17,10 +17,6 @@ class JudgeView : public View {
 public:
     JudgeView(Workbench& bench, const Theme& theme, QWidget* parent);
 
-signals:
-    void explanationAsked(const QString& title, const anodex::explain::Explanation& explanation,
-                          const QPoint& at);
-
 private:
     void refresh();
     void refreshSentence();

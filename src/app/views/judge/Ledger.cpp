@@ -24,7 +24,8 @@ Ledger::Ledger(Workbench& bench, const Theme& theme, QWidget* parent)
     connect(&theme, &Theme::changed, this, &Ledger::rebuild);
     connect(this, &Picture::activated, this, [this](const QString& id) {
         const PictureItem* hit = item(id);
-        const run::RunAnalysis* run = m_bench.build() != nullptr ? m_bench.build()->mainRun() : nullptr;
+        const run::RunAnalysis* run =
+            m_bench.selection().build() != nullptr ? m_bench.selection().build()->mainRun() : nullptr;
         if (hit != nullptr && id == QLatin1String("energy") && run != nullptr) {
             emit explanationAsked(hit->name, run::explainEnergy(*run),
                                   mapToGlobal(hit->area.center().toPoint()));
@@ -35,7 +36,7 @@ Ledger::Ledger(Workbench& bench, const Theme& theme, QWidget* parent)
 }
 
 std::vector<Ledger::Row> Ledger::rows() const {
-    const BuildSummary& build = *m_bench.build();
+    const BuildSummary& build = *m_bench.selection().build();
     const record::Expectation& expectation = build.build.expectation;
     const run::RunAnalysis* run = build.mainRun();
     std::vector<Row> rows;
@@ -143,7 +144,7 @@ void Ledger::rebuild() {
     }
     setFocusColour(m_theme.colours().focus);
     std::vector<PictureItem> items;
-    if (m_bench.build() != nullptr && m_bench.outcome().usable()) {
+    if (m_bench.selection().build() != nullptr && m_bench.draft().outcome().usable()) {
         const std::vector<Row> list = rows();
         setMinimumHeight(static_cast<int>(Theme::em(1.6 + 1.6 * static_cast<double>(list.size()))));
         const QRectF head(Theme::em(0.5), 0, width() - Theme::em(1.0), Theme::em(1.4));

@@ -1,5 +1,7 @@
 #include "app/views/notebook/NotebookView.h"
 
+#include "app/session/Deeds.h"
+#include "app/views/ViewList.h"
 #include "app/views/notebook/Doors.h"
 #include "app/views/notebook/Timeline.h"
 #include "app/widgets/picture/PictureScroll.h"
@@ -36,7 +38,7 @@ NotebookView::NotebookView(Workbench& bench, const Theme& theme, QWidget* parent
     m_rename->setAccessibleName(tr("New name"));
     m_rename->hide();
     connect(m_rename, &QLineEdit::returnPressed, this, [this] {
-        m_bench.renameRevision(m_rename->text());
+        renameRevision(m_bench, m_rename->text());
         m_rename->hide();
         m_timeline->setFocus();
     });
@@ -55,10 +57,10 @@ NotebookView::NotebookView(Workbench& bench, const Theme& theme, QWidget* parent
     connect(m_doors, &Doors::firstCellAsked, this,
             [this] { openStarter(QStringLiteral("starters/first.cell.json")); });
     connect(m_doors, &Doors::starterAsked, this, &NotebookView::openStarter);
-    connect(m_doors, &Doors::demoAsked, this, &NotebookView::demoAsked);
-    connect(m_doors, &Doors::fileAsked, this, &NotebookView::fileAsked);
+    connect(m_doors, &Doors::demoAsked, this, [this] { emit deedAsked(QStringLiteral("openDemo")); });
+    connect(m_doors, &Doors::fileAsked, this, [this] { emit deedAsked(QStringLiteral("openDesign")); });
     connect(m_doors, &Doors::backAsked, this, &NotebookView::refresh);
-    connect(&bench, &Workbench::contentChanged, this, &NotebookView::refresh);
+    onChange(bench, this, kContent & ~Parts(Part::Documents), &NotebookView::refresh);
     connect(m_timeline, &Picture::resized, this, &NotebookView::showCurrent);
     refresh();
 }
@@ -102,7 +104,7 @@ QWidget* NotebookView::makeHead() {
 }
 
 void NotebookView::renameCurrent() {
-    const record::Revision* at = m_bench.revision();
+    const record::Revision* at = m_bench.selection().revision();
     if (at == nullptr) {
         return;
     }
@@ -127,7 +129,7 @@ void NotebookView::openStarter(const QString& file) {
 }
 
 void NotebookView::showCurrent() {
-    const record::Revision* at = m_bench.revision();
+    const record::Revision* at = m_bench.selection().revision();
     const PictureItem* item =
         at != nullptr ? m_timeline->item(QStringLiteral("rev:") + QString::fromStdString(at->id)) : nullptr;
     auto* scroll = findChild<PictureScroll*>();
@@ -138,9 +140,17 @@ void NotebookView::showCurrent() {
 }
 
 void NotebookView::beginAnother() {
-    m_doors->setAnother(!m_bench.revisions().empty());
+    m_doors->setAnother(!m_bench.contents().revisions.empty());
     m_stack->setCurrentWidget(m_doors);
     m_doors->findChild<QPushButton*>(QStringLiteral("doorFirst"))->setFocus();
+}
+
+std::vector<Deed> NotebookView::deeds() {
+    return {{QStringLiteral("beginAnother"),
+             Deed::Group::Work,
+             tr("Begin another design…"),
+             {QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_N)},
+             [this] { beginAnother(); }}};
 }
 
 void NotebookView::keyPressEvent(QKeyEvent* event) {
@@ -153,7 +163,20 @@ void NotebookView::keyPressEvent(QKeyEvent* event) {
 
 void NotebookView::refresh() {
     m_doors->setAnother(false);
-    m_stack->setCurrentIndex(m_bench.revisions().empty() ? 0 : 1);
+    m_stack->setCurrentIndex(m_bench.contents().revisions.empty() ? 0 : 1);
+}
+
+ViewEntry notebookEntry() {
+    return {"notebook",
+            NotebookView::tr("Notebook"),
+            NotebookView::tr("every design and what came of it"),
+            1,
+            {},
+            ViewEntry::Needs::Nothing,
+            false,
+            [](Workbench& bench, const Theme& theme, QWidget* parent) -> View* {
+                return new NotebookView(bench, theme, parent);
+            }};
 }
 
 } // namespace anodex::app

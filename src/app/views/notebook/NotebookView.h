@@ -22,13 +22,10 @@ public:
     void renameCurrent();
     /// The doors, though there are designs already; Escape leads back.
     void beginAnother();
+    [[nodiscard]] std::vector<Deed> deeds() override;
 
 protected:
     void keyPressEvent(QKeyEvent* event) override;
-
-signals:
-    void demoAsked();
-    void fileAsked();
 
 private:
     void refresh();

@@ -3,6 +3,7 @@
 #include "app/widgets/Draw.h"
 #include "wording/ChangeText.h"
 #include "wording/Quantities.h"
+#include "wording/Texts.h"
 
 #include <algorithm>
 #include <cmath>
@@ -48,7 +49,7 @@ const Timeline::Mark* Timeline::Column::best() const {
 Timeline::Timeline(Workbench& bench, const Theme& theme, QWidget* parent)
     : Picture(tr("Timeline of revisions and builds"), parent), m_bench(bench), m_theme(theme) {
     setObjectName(QStringLiteral("timeline"));
-    connect(&bench, &Workbench::contentChanged, this, &Timeline::rebuild);
+    onChange(bench, this, kContent & ~Parts(Part::Documents), &Timeline::rebuild);
     connect(&theme, &Theme::changed, this, &Timeline::rebuild);
     connect(this, &Picture::resized, this, &Timeline::rebuild);
     setBackdrop([this](QPainter& painter) { paintScale(painter); });
@@ -68,8 +69,9 @@ void Timeline::setFigure(Figure figure) {
 }
 
 QSize Timeline::minimumSizeHint() const {
-    const auto shownRevisions = std::count_if(m_bench.revisions().begin(), m_bench.revisions().end(),
-                                              [](const record::Revision& r) { return !r.setAside; });
+    const auto shownRevisions =
+        std::count_if(m_bench.contents().revisions.begin(), m_bench.contents().revisions.end(),
+                      [](const record::Revision& r) { return !r.setAside; });
     return {static_cast<int>(leftMargin() +
                              Theme::em(9.5) * std::max<double>(1.0, static_cast<double>(shownRevisions))),
             static_cast<int>(Theme::em(16.0))};
@@ -138,11 +140,11 @@ double Timeline::columnWidth(std::size_t count) const {
 
 std::vector<Timeline::Column> Timeline::columns() const {
     std::vector<Column> list;
-    for (const record::Revision& revision : m_bench.revisions()) {
+    for (const record::Revision& revision : m_bench.contents().revisions) {
         if (!revision.setAside) {
             Column column;
             column.revision = &revision;
-            for (const BuildSummary* summary : m_bench.buildsOf(revision.id)) {
+            for (const BuildSummary* summary : m_bench.contents().buildsOf(revision.id)) {
                 column.marks.push_back(markOf(*summary));
             }
             list.push_back(std::move(column));
@@ -195,11 +197,9 @@ void Timeline::addBranch(std::vector<PictureItem>& items, const Column& from, co
     const QPointF end =
         right != nullptr ? QPointF(right->x, yOf(heightOf(*right))) : QPointF(to.x, yOf(level));
     const bool built = left != nullptr && right != nullptr;
-    const auto changes = wording::changesBetween(from.revision->design, to.revision->design);
-    const QString words =
-        changes.empty() ? tr("nothing changed")
-                        : q(changes.front()) +
-                              (changes.size() > 1 ? tr(" and %1 more").arg(changes.size() - 1) : QString());
+    const auto& before = from.revision->design;
+    const auto& after = to.revision->design;
+    const QString words = q(wording::text(wording::changeSaid(before, after, 1)));
     const double room = std::max(Theme::em(4.0), std::abs(end.x() - start.x()) - Theme::em(0.8));
     PictureItem item;
     item.id = QStringLiteral("branch:") + q(to.revision->id);
@@ -208,12 +208,9 @@ void Timeline::addBranch(std::vector<PictureItem>& items, const Column& from, co
     const double lift = std::abs(end.y() - start.y()) < Theme::em(3.0) ? Theme::em(1.2) : 0.0;
     item.area = QRectF(middle.x() - room / 2, middle.y() - Theme::em(0.75) - lift, room, Theme::em(1.5));
     item.name = tr("Change from %1 to %2").arg(q(from.revision->name), q(to.revision->name));
-    QStringList all;
-    for (const std::string& change : changes) {
-        all << q(change);
-    }
-    item.value = all.join(QStringLiteral(", "));
-    if (changes.size() > 1) {
+    constexpr std::size_t kAll = 100;
+    item.value = q(wording::text(wording::changeSaid(before, after, kAll)));
+    if (wording::changesBetween(before, after).size() > 1) {
         item.tooltip =
             item.value + tr("\nSeveral things changed at once: the next result cannot be credited to one.");
     } else {
@@ -252,7 +249,7 @@ void Timeline::addRevision(std::vector<PictureItem>& items, const Column& column
                                             : tr("%1 builds").arg(column.marks.size());
     item.tooltip = item.name;
     item.editable = true;
-    const bool current = m_bench.revision() == column.revision;
+    const bool current = m_bench.selection().revision() == column.revision;
     item.paint = [=, this, area = item.area, name = item.name, value = item.value](QPainter& painter) {
         const Colours& c = m_theme.colours();
         painter.setPen(QPen(current ? c.ink : c.rule, current ? 2.0 : 1.0));
@@ -289,7 +286,7 @@ void Timeline::addMark(std::vector<PictureItem>& items, const Column& column, co
                            .arg(shown(*mark.measured), shown(mark.expected))
                      : tr("expected %1, not measured").arg(shown(mark.expected));
     item.tooltip = item.name + QStringLiteral("\n") + item.value;
-    const bool current = m_bench.build() == mark.build;
+    const bool current = m_bench.selection().build() == mark.build;
     item.paint = [=, this](QPainter& painter) {
         const Colours& c = m_theme.colours();
         painter.setPen(QPen(c.expected, Theme::em(0.55), Qt::SolidLine, Qt::FlatCap));

@@ -30,7 +30,7 @@ QString kindName(OwnedThing::Kind kind) {
 Boards::Boards(Workbench& bench, const Theme& theme, QWidget* parent)
     : Picture(tr("The shelf"), parent), m_bench(bench), m_theme(theme) {
     setObjectName(QStringLiteral("boards"));
-    connect(&bench, &Workbench::contentChanged, this, &Boards::rebuild);
+    onChange(bench, this, Part::Documents | Part::File, &Boards::rebuild);
     connect(&theme, &Theme::changed, this, &Boards::rebuild);
     connect(this, &Picture::resized, this, &Boards::rebuild);
     connect(this, &Picture::shown, this, &Boards::rebuild);

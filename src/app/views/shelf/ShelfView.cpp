@@ -1,6 +1,7 @@
 #include "app/views/shelf/ShelfView.h"
 
 #include "app/session/ShelfBook.h"
+#include "app/views/ViewList.h"
 #include "app/views/shelf/Boards.h"
 #include "app/views/shelf/Ranking.h"
 #include "app/widgets/picture/PictureScroll.h"
@@ -40,7 +41,7 @@ ShelfView::ShelfView(Workbench& bench, const Theme& theme, QWidget* parent)
     layout->addWidget(makeShelf(), 3);
     layout->addWidget(makeRanking(), 5);
     connect(&m_worker, &ScreenWorker::stateChanged, this, &ShelfView::take);
-    connect(&bench, &Workbench::contentChanged, this, &ShelfView::rank);
+    onChange(bench, this, Part::Documents | Part::File, &ShelfView::rank);
 }
 
 QWidget* ShelfView::makeShelf() {
@@ -145,7 +146,7 @@ void ShelfView::add() {
         emit refused(problem);
         return;
     }
-    if (keepShelf(m_bench, *shelf, tr("On the shelf: %1").arg(typed))) {
+    if (keepShelf(m_bench, *shelf, base::Said("command.shelf-on", {{"name", typed.toStdString()}}))) {
         m_entry->clear();
     }
 }
@@ -154,7 +155,8 @@ void ShelfView::takeOff(std::size_t thing) {
     const auto& things = m_boards->things();
     if (thing < things.size()) {
         const OwnedThing gone = things[thing];
-        keepShelf(m_bench, without(shelfIn(m_bench), gone), tr("Off the shelf: %1").arg(gone.name));
+        keepShelf(m_bench, without(shelfIn(m_bench), gone),
+                  base::Said("command.shelf-off", {{"name", gone.name.toStdString()}}));
     }
 }
 
@@ -173,7 +175,8 @@ void ShelfView::openFile() {
         emit refused(path + QStringLiteral(": ") + QString::fromStdString(wording::errorText(shelf.error())));
         return;
     }
-    keepShelf(m_bench, *shelf, tr("Shelf from %1").arg(path.section(QLatin1Char('/'), -1)));
+    keepShelf(m_bench, *shelf,
+              base::Said("command.shelf-from", {{"file", path.section(QLatin1Char('/'), -1).toStdString()}}));
 }
 
 void ShelfView::saveFile() {
@@ -247,6 +250,19 @@ void ShelfView::choose(design::CellDesign design) {
     design.name = design.negative.material.written + " and " + design.positive.material.written;
     m_bench.startDesign(design);
     emit stationAsked(QStringLiteral("couple"));
+}
+
+ViewEntry shelfEntry() {
+    return {"shelf",
+            ShelfView::tr("What can I make?"),
+            ShelfView::tr("the shelf"),
+            0,
+            QKeySequence(Qt::CTRL | Qt::Key_K),
+            ViewEntry::Needs::Nothing,
+            false,
+            [](Workbench& bench, const Theme& theme, QWidget* parent) -> View* {
+                return new ShelfView(bench, theme, parent);
+            }};
 }
 
 } // namespace anodex::app

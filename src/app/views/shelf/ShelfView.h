@@ -23,9 +23,6 @@ public:
 
     [[nodiscard]] Ranking* ranking() const { return m_ranking; }
 
-signals:
-    void refused(const QString& text);
-
 protected:
     void showEvent(QShowEvent* event) override;
     void hideEvent(QHideEvent* event) override;

@@ -1,5 +1,4 @@
-// The notebook's file: opened, kept as, written back, restored, rescued, folded when idle.
-#include "app/session/Workbench.h"
+#include "app/session/NotebookFiles.h"
 
 #include "notebook/FreshName.h"
 #include "wording/ErrorText.h"
@@ -27,27 +26,36 @@ std::string owner() {
 
 } // namespace
 
-void Workbench::connectJobs() {
+NotebookFiles::NotebookFiles(Store& store, Services services, Hooks hooks, QObject* parent)
+    : QObject(parent), m_store(store), m_services(std::move(services)), m_hooks(std::move(hooks)) {
+    connectJobs();
+}
+
+NotebookFiles::~NotebookFiles() {
+    letGo();
+}
+
+void NotebookFiles::connectJobs() {
     connect(&m_jobs, &FileJobs::checked, this, [this](const QString& path, const QStringList& faults) {
-        if (!faults.isEmpty() && path == notebookPath()) {
+        if (!faults.isEmpty() && path == m_store.path()) {
             m_services.log->error("check", "damaged");
             emit damaged(path, tr("%1 has %n fault(s): %2", nullptr, static_cast<int>(faults.size()))
                                    .arg(QFileInfo(path).fileName(), faults.front()));
         }
     });
     connect(&m_jobs, &FileJobs::copied, this, [this](const QString& to, const QString& problem) {
-        const bool open = std::exchange(m_openWhenCopied, QString()) == to;
+        const bool wanted = std::exchange(m_openWhenCopied, QString()) == to;
         if (!problem.isEmpty()) {
             emit refused(problem);
-        } else if (!open || openNotebook(to, false)) {
-            emit said(open ? tr("Kept as %1; it is open now").arg(to) : tr("A copy is in %1").arg(to));
+        } else if (!wanted || open(to, false)) {
+            emit said(wanted ? tr("Kept as %1; it is open now").arg(to) : tr("A copy is in %1").arg(to));
         }
     });
     connect(&m_jobs, &FileJobs::rescued, this,
             [this](const QString& fresh, const QStringList& lost, const QString& problem) {
                 if (!problem.isEmpty()) {
                     emit refused(problem);
-                } else if (openNotebook(fresh, false)) {
+                } else if (open(fresh, false)) {
                     m_services.log->recovered("rescue");
                     emit said(lost.isEmpty()
                                   ? tr("Everything was rescued into %1").arg(fresh)
@@ -59,18 +67,18 @@ void Workbench::connectJobs() {
                 if (!problem.isEmpty()) {
                     emit refused(problem);
                 }
-                if (openNotebook(path, false) && problem.isEmpty()) {
+                if (open(path, false) && problem.isEmpty()) {
                     m_services.log->recovered("restore");
                     emit said(tr("Restored. What stood there before is kept as %1").arg(keptAs));
                 }
             });
 }
 
-bool Workbench::openNotebook(const QString& path, bool create) {
-    settle();
+bool NotebookFiles::open(const QString& path, bool create) {
+    m_hooks.settle();
     const auto asked = notebook::identityOf(path.toStdString());
-    if (m_notebook && asked && asked == notebook::identityOf(m_notebook->path()) &&
-        m_notebook->stillThere()) {
+    const notebook::Notebook* now = m_store.notebook();
+    if (now != nullptr && asked && asked == notebook::identityOf(now->path()) && now->stillThere()) {
         emit said(tr("%1 is open already").arg(path));
         return true;
     }
@@ -93,33 +101,27 @@ bool Workbench::openNotebook(const QString& path, bool create) {
         }
         return false;
     }
-    letGoOfNotebook();
-    m_notebook.emplace(std::move(*opened));
-    m_before.reset();
-    m_pin.reset();
-    m_contents = std::move(contents);
-    m_at = {remembered(QStringLiteral("revision")).toStdString(),
-            remembered(QStringLiteral("build")).toStdString()};
-    showContents();
+    letGo();
+    m_store.take(std::move(*opened), std::move(contents));
     tellHowItOpened();
     m_jobs.check(path);
-    m_idle.start();
     return true;
 }
 
-void Workbench::tellHowItOpened() {
+void NotebookFiles::tellHowItOpened() {
+    const notebook::Notebook& notebook = *m_store.notebook();
     QStringList words;
-    if (!m_notebook->migrationBackup().empty()) {
+    if (!notebook.migrationBackup().empty()) {
         m_services.log->recovered("migration");
         words << tr("Brought up to date; as it was before it is kept in %1")
-                     .arg(text(m_notebook->migrationBackup()));
+                     .arg(text(notebook.migrationBackup()));
     }
-    if (!m_notebook->sharesWell()) {
+    if (!notebook.sharesWell()) {
         words << tr("This folder is on a network or removable disk: only one program at a time can work in "
                     "it, and a copy "
                     "elsewhere is wise");
     }
-    if (m_notebook->readOnly()) {
+    if (notebook.readOnly()) {
         words << tr("Open for reading only: this folder cannot be written");
     }
     if (!words.isEmpty()) {
@@ -127,21 +129,13 @@ void Workbench::tellHowItOpened() {
     }
 }
 
-/// Remembers what was at hand, waits for work aside, closes the file.
-void Workbench::letGoOfNotebook() {
-    m_idle.stop();
-    if (m_notebook) {
-        remember(QStringLiteral("revision"), text(m_at.revision));
-        remember(QStringLiteral("build"), text(m_at.build));
-    }
-    m_runReader.stop();
-    m_jobs.stop();
-    m_notebook.reset();
-    m_pending.reset();
+void NotebookFiles::letGo() {
+    m_store.letGo();
+    m_jobs.stopChecking();
     removeDemo();
 }
 
-bool Workbench::openDemo(const QString& resource) {
+bool NotebookFiles::openDemo(const QString& resource) {
     static int copies = 0;
     const QString folder =
         QDir::tempPath() + QStringLiteral("/anodex-demo-%1-%2").arg(getpid()).arg(++copies);
@@ -151,106 +145,83 @@ bool Workbench::openDemo(const QString& resource) {
         emit refused(tr("The demo could not be copied to %1; check that the disk has room").arg(path));
         return false;
     }
-    if (!openNotebook(path, false)) {
+    if (!open(path, false)) {
         QDir(folder).removeRecursively();
         return false;
     }
     m_demoFolder = folder;
-    emit contentChanged();
+    emit m_store.changed(Part::File, std::nullopt);
     return true;
 }
 
-void Workbench::removeDemo() {
+void NotebookFiles::removeDemo() {
     if (!m_demoFolder.isEmpty()) {
         QDir(m_demoFolder).removeRecursively();
         m_demoFolder.clear();
     }
 }
 
-QString Workbench::notebookPath() const {
-    return m_notebook ? text(m_notebook->path()) : QString();
-}
-
-void Workbench::keepAs(const QString& path) {
-    settle();
+void NotebookFiles::keepAs(const QString& path) {
+    m_hooks.settle();
     m_services.log->command("keep as");
     m_openWhenCopied = path;
-    m_jobs.copy(notebookPath(), path);
+    m_jobs.copy(m_store.path(), path);
 }
 
-void Workbench::saveCopy(const QString& path) {
-    settle();
+void NotebookFiles::saveCopy(const QString& path) {
+    m_hooks.settle();
     m_services.log->command("save copy");
-    m_jobs.copy(notebookPath(), path);
+    m_jobs.copy(m_store.path(), path);
 }
 
-void Workbench::writeBack() {
-    if (!m_notebook) {
+void NotebookFiles::writeBack() {
+    if (!m_store.isOpen()) {
         return;
     }
     m_services.log->command("write back");
-    std::string path = m_notebook->path();
-    if (QFile::exists(text(path))) {
-        path = notebook::freshNameBeside(path, tr("written back").toStdString());
+    QString path = m_store.path();
+    if (QFile::exists(path)) {
+        path = text(notebook::freshNameBeside(path.toStdString(), tr("written back").toStdString()));
     }
-    if (!QDir().mkpath(QFileInfo(text(path)).absolutePath())) {
-        report("write back", {Code::CannotOpen, path});
+    if (!QDir().mkpath(QFileInfo(path).absolutePath())) {
+        m_store.report("write back", {Code::CannotOpen, path.toStdString()});
         return;
     }
-    if (const auto done = m_notebook->copyTo(path); !done) {
-        report("write back", done.error());
+    if (const auto done = m_store.notebook()->copyTo(path.toStdString()); !done) {
+        m_store.report("write back", done.error());
         return;
     }
-    const std::optional<Pending> pending = std::exchange(m_pending, std::nullopt);
-    const Selection at = m_at;
-    letGoOfNotebook(); // and of the lock that goes with the name
-    if (!openNotebook(text(path), false)) {
+    const std::optional<Command> pending = m_store.takePending();
+    letGo(); // and of the lock that goes with the name
+    if (!open(path, false)) {
         return;
     }
-    m_at = at;
-    loadSelection();
     if (pending) {
-        commit(pending->sentence, pending->changes, pending->after);
+        emit pendingAgain(*pending);
     }
     m_services.log->recovered("write back");
-    emit said(tr("Written back to %1").arg(text(path)));
+    emit said(tr("Written back to %1").arg(path));
 }
 
-void Workbench::restoreFrom(const QString& backup) {
-    settle();
-    const QString path = notebookPath();
+void NotebookFiles::restoreFrom(const QString& backup) {
+    m_hooks.settle();
+    const QString path = m_store.path();
     if (path.isEmpty()) {
         return;
     }
     m_services.log->command("restore");
-    letGoOfNotebook();
-    m_jobs.restore(path, backup);
+    letGo();
+    m_jobs.restore(path, backup, m_hooks.free());
 }
 
-void Workbench::rescue(const QString& path) {
-    settle();
+void NotebookFiles::rescue(const QString& path) {
+    m_hooks.settle();
     m_services.log->command("rescue");
     m_jobs.rescue(path, text(notebook::freshNameBeside(path.toStdString(), tr("rescued").toStdString())));
 }
 
-void Workbench::foldWhenIdle() {
-    if (!m_notebook || m_notebook->readOnly()) {
-        return;
-    }
-    if (const auto there = m_notebook->stillThere(); !there) {
-        report("idle", there.error());
-        return;
-    }
-    const auto folded = m_notebook->fold();
-    if (!folded) {
-        report("fold", folded.error());
-    } else if (!*folded) {
-        m_idle.start(); // a reader still needed the log
-    }
-}
-
-bool Workbench::ensureNotebook() {
-    if (m_notebook) {
+bool NotebookFiles::ensure() {
+    if (m_store.isOpen()) {
         return true;
     }
     QString path = m_services.documentsFolder + QStringLiteral("/cells.anodex");
@@ -262,11 +233,9 @@ bool Workbench::ensureNotebook() {
     for (int number = 2; QFile::exists(path); ++number) {
         path = m_services.documentsFolder + QStringLiteral("/cells-%1.anodex").arg(number);
     }
-    const Outcome kept = m_outcome;
-    if (!openNotebook(path, true)) {
+    if (!open(path, true)) {
         return false;
     }
-    m_outcome = kept;
     emit said(tr("Your notebook is kept in %1").arg(path));
     return true;
 }

@@ -1,0 +1,102 @@
+#include "app/frame/FindEntries.h"
+
+#include "app/session/Deeds.h"
+#include "wording/PartText.h"
+
+#include <QCoreApplication>
+
+namespace anodex::app {
+namespace {
+
+using Show = std::function<void(const QString& station)>;
+
+// Where a thing that was found is seen.
+const QString kDesign = QStringLiteral("couple");
+const QString kMeasured = QStringLiteral("bench");
+const QString kJudged = QStringLiteral("judge");
+
+QString tr(const char* text) {
+    return QCoreApplication::translate("FindEntries", text);
+}
+
+QString q(const std::string& text) {
+    return QString::fromStdString(text);
+}
+
+QString kindOf(bool aside, const QString& kind) {
+    return aside ? tr("set aside: brings it back") : kind;
+}
+
+QString of(const QString& part, const QString& whole) {
+    return tr("%1, %2").arg(part, whole);
+}
+
+void addRevisions(Workbench& bench, std::vector<FindEntry>& entries) {
+    for (const record::Revision& revision : bench.contents().revisions) {
+        entries.push_back({q(revision.name), kindOf(revision.setAside, tr("revision")),
+                           [&bench, id = revision.id, aside = revision.setAside] {
+                               if (aside) {
+                                   setRevisionAside(bench, id, false);
+                               }
+                               bench.selectRevision(id);
+                           }});
+    }
+}
+
+void addBuilds(Workbench& bench, const Show& show, std::vector<FindEntry>& entries) {
+    for (const BuildSummary& summary : bench.contents().builds) {
+        const record::Revision* owner = bench.contents().revision(summary.build.revision);
+        entries.push_back({of(q(summary.build.name), owner != nullptr ? q(owner->name) : QString()),
+                           kindOf(summary.build.setAside, tr("build")),
+                           [&bench, show, id = summary.build.id, aside = summary.build.setAside] {
+                               if (aside) {
+                                   setBuildAside(bench, id, false);
+                               }
+                               bench.selectBuild(id);
+                               show(kMeasured);
+                           }});
+        for (const record::RunHeader& run : summary.allRuns) {
+            entries.push_back({of(q(run.name), q(summary.build.name)), kindOf(run.setAside, tr("run")),
+                               [&bench, show, run] {
+                                   if (run.setAside) {
+                                       setRunAside(bench, run, false);
+                                   }
+                                   bench.selectBuild(run.build);
+                                   show(kJudged);
+                               }});
+        }
+    }
+}
+
+} // namespace
+
+std::vector<FindEntry> findEntries(Workbench& bench, const std::vector<ViewEntry>& views,
+                                   const std::vector<Deed>& deeds, const Show& show) {
+    std::vector<FindEntry> entries;
+    for (const ViewEntry& view : views) {
+        entries.push_back({view.title, view.hint, [show, id = QString::fromLatin1(view.id)] { show(id); }});
+    }
+    for (const Deed& deed : deeds) {
+        const bool isView = std::any_of(views.begin(), views.end(), [&](const ViewEntry& view) {
+            return deed.id == QLatin1String(view.id);
+        });
+        if (!isView) {
+            entries.push_back({QString(deed.words).remove(QStringLiteral("…")), tr("action"), deed.go});
+        }
+    }
+    addRevisions(bench, entries);
+    addBuilds(bench, show, entries);
+    for (const record::Reading& reading : bench.selection().readings()) {
+        entries.push_back({q(wording::readingSentence(reading)), tr("reading"), [show] { show(kMeasured); }});
+    }
+    for (const record::Event& event : bench.selection().events()) {
+        entries.push_back({q(event.text), tr("note"), [show] { show(kMeasured); }});
+    }
+    for (const chemistry::Substance& substance : bench.catalogue().substances) {
+        entries.push_back({q(substance.name) + QStringLiteral("  ") + q(substance.formulaText),
+                           tr("substance"), [show] { show(kDesign); }});
+    }
+    return entries;
+}
+
+} // namespace anodex::app

@@ -1,0 +1,46 @@
+// src/wording/Texts.h - every sentence of a language under its id, from data/texts.
+//
+// A pattern is one whole sentence in ICU's MessageFormat, with named values and plurals:
+// "{count, plural, one {# reading} other {# readings}} over {time}".
+//
+// Threads    any; the language in use is set once, before the window opens.
+#pragma once
+#include "core/base/Said.h"
+#include <memory>
+#include <string>
+#include <vector>
+
+namespace anodex::wording {
+
+class Texts {
+public:
+    /// A folder of data/texts, or kPseudo. False when there is none of that name; then nothing changes.
+    static bool use(const std::string& language);
+    /// In use; English before use() was called.
+    [[nodiscard]] static const Texts& current();
+    /// For what machines read: it stays the same in every language.
+    [[nodiscard]] static const Texts& english();
+
+    [[nodiscard]] std::string text(const base::Said& said) const;
+    [[nodiscard]] bool has(const std::string& id) const;
+    /// The pattern itself; empty when there is none.
+    [[nodiscard]] std::string pattern(const std::string& id) const;
+    [[nodiscard]] std::vector<std::string> ids() const;
+
+    ~Texts();
+
+private:
+    struct Table;
+    explicit Texts(std::unique_ptr<Table> table);
+    static std::unique_ptr<Texts> load(const std::string& language);
+
+    std::unique_ptr<Table> m_table;
+};
+
+/// English with every letter marked and two in five words more: what is not changed by it is in no table.
+inline constexpr const char* kPseudo = "pseudo";
+
+/// In the language in use.
+[[nodiscard]] std::string text(const base::Said& said);
+
+} // namespace anodex::wording

@@ -108,5 +108,53 @@ TEST(Contents, AfterACommandAreWhatTheFileHolds) {
     }
 }
 
+/// Takes a step of the history, in the file and in what is held.
+void step(Notebook& book, Contents& now, bool back) {
+    const auto taken = back ? book.undo() : book.redo();
+    ASSERT_TRUE(taken) << taken.error().detail;
+    now.apply(taken->now);
+    now.remove(taken->gone);
+}
+
+TEST(Contents, AfterUndoAndRedoAreWhatTheFileHolds) {
+    const test::TemporaryFolder folder;
+    auto book = Notebook::open(folder.path("cells.anodex").string(), notebook::OpenMode::Create, "test");
+    notebook::fill(*book);
+    Contents now;
+    ASSERT_TRUE(now.load(*book).empty());
+    std::mt19937 random(5);
+    for (int number = 10; number < 200; ++number) {
+        if (random() % 2 == 0) {
+            const Change change = anyChange(random, now, number);
+            ASSERT_TRUE(book->commit("change", number, {change}));
+            now.apply(std::vector{change});
+        } else {
+            step(*book, now, random() % 3 > 0);
+        }
+        Contents read;
+        ASSERT_TRUE(read.load(*book).empty());
+        expectSame(now, read);
+        if (now.builds.empty() || testing::Test::HasFailure()) {
+            break;
+        }
+    }
+}
+
+TEST(Contents, WhatWasTakenBackIsNamedByItsPart) {
+    const test::TemporaryFolder folder;
+    auto book = Notebook::open(folder.path("cells.anodex").string(), notebook::OpenMode::Create, "test");
+    notebook::fill(*book);
+    Contents now;
+    ASSERT_TRUE(now.load(*book).empty());
+    record::Reading reading = notebook::reading("fresh", 1.0);
+    reading.build = now.builds.front().build.id;
+    ASSERT_TRUE(book->commit("noted", 9, {reading}));
+    now.apply(std::vector<Change>{reading});
+    const auto taken = book->undo();
+    EXPECT_TRUE(taken->now.empty());
+    EXPECT_EQ(now.remove(taken->gone), Parts(Part::Notes));
+    EXPECT_EQ(now.remove({"never there"}), Parts());
+}
+
 } // namespace
 } // namespace anodex::app

@@ -3,6 +3,7 @@
 #include "app/session/Deeds.h"
 #include "core/record/Expect.h"
 #include "formats/CellFile.h"
+#include "notebook/RunWriter.h"
 #include "tests/app/Importing.h"
 #include "tests/support/Samples.h"
 
@@ -228,6 +229,40 @@ TEST_F(WorkbenchTest, ALongRunIsReadAsideAndArrives) {
     m_bench->undo();
     m_bench->selectBuild(m_bench->contents().builds.front().build.id);
     EXPECT_FALSE(m_bench->selection().build()->readingRuns) << "read once, kept";
+}
+
+TEST_F(WorkbenchTest, WhatARecorderAppendsIsNoticed) {
+    startLemon();
+    m_bench->writeDownBuild();
+    record::RunHeader run;
+    run.id = notebook::newId();
+    run.build = m_bench->selection().build()->build.id;
+    run.name = "live";
+    auto writer = notebook::RunWriter::begin(m_bench->store().path().toStdString(), run,
+                                             {{"voltage", "V", 1.0}, {"current", "A", 1.0}}, "recorder");
+    ASSERT_TRUE(writer);
+    const auto grown = [&](double second) {
+        const std::vector<double> seconds{second, second + 1.0};
+        const std::vector<double> volts{1.1, 1.0};
+        const std::vector<double> amps{0.01, 0.01};
+        return writer->append(seconds, {volts, amps}).has_value();
+    };
+    const auto held = [&] {
+        const auto& runs = m_bench->selection().build()->runs;
+        return runs.empty() ? std::int64_t{0} : runs.front().samples;
+    };
+    ASSERT_TRUE(grown(0.0));
+    EXPECT_TRUE(QTest::qWaitFor([&] { return held() == 2; }, 4000));
+    EXPECT_TRUE(
+        QTest::qWaitFor([&] { return m_bench->selection().build()->deliveredCoulombs().has_value(); }, 4000));
+    const double before = *m_bench->selection().build()->deliveredCoulombs();
+    ASSERT_TRUE(grown(2.0));
+    EXPECT_TRUE(QTest::qWaitFor([&] { return held() == 4; }, 4000));
+    EXPECT_TRUE(
+        QTest::qWaitFor([&] { return m_bench->selection().build()->deliveredCoulombs() > before; }, 4000));
+    setGap(0.02);
+    m_bench->undo();
+    EXPECT_EQ(held(), 4) << "undo leaves what is recorded alone";
 }
 
 TEST_F(WorkbenchTest, ARunIsSetAsideAndBroughtBackAsACommand) {

@@ -206,8 +206,10 @@ void Contents::addRuns(BuildSummary& summary) {
         }
         summary.runs.push_back(run);
         const auto known = digests.find(run.id);
-        if (known == digests.end()) {
+        if (known == digests.end() || outgrown.count(run.id) > 0) {
             unreadRuns.push_back(run.id);
+        }
+        if (known == digests.end()) {
             summary.readingRuns = true;
         } else if (known->second) {
             summary.digests[run.id] = known->second;
@@ -215,8 +217,15 @@ void Contents::addRuns(BuildSummary& summary) {
     }
 }
 
+void Contents::readAgain(const record::Id& run) {
+    if (digests.count(run) > 0 && outgrown.insert(run).second) {
+        unreadRuns.push_back(run);
+    }
+}
+
 void Contents::take(const record::Id& run, const RunDigestPointer& digest) {
     digests[run] = digest;
+    outgrown.erase(run);
     std::erase(unreadRuns, run);
     for (BuildSummary& summary : builds) {
         if (digest && std::any_of(summary.runs.begin(), summary.runs.end(),
@@ -224,9 +233,8 @@ void Contents::take(const record::Id& run, const RunDigestPointer& digest) {
             summary.digests[run] = digest;
         }
         summary.readingRuns =
-            std::any_of(summary.runs.begin(), summary.runs.end(), [&](const record::RunHeader& header) {
-                return std::find(unreadRuns.begin(), unreadRuns.end(), header.id) != unreadRuns.end();
-            });
+            std::any_of(summary.runs.begin(), summary.runs.end(),
+                        [&](const record::RunHeader& header) { return digests.count(header.id) == 0; });
     }
 }
 

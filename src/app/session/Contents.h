@@ -8,6 +8,7 @@
 #include <map>
 #include <memory>
 #include <optional>
+#include <set>
 #include <string>
 #include <vector>
 
@@ -25,7 +26,7 @@ struct BuildSummary {
     std::vector<record::RunHeader> allRuns;         ///< Set aside or not.
     std::vector<record::RunHeader> runs;            ///< Not set aside.
     std::map<record::Id, RunDigestPointer> digests; ///< By run; they arrive when read.
-    bool readingRuns = false;                       ///< A run is still being read, aside.
+    bool readingRuns = false;                       ///< A run is being read for the first time, aside.
 
     /// The run that delivered most, which stands for the build; null when there is none.
     [[nodiscard]] const run::RunAnalysis* mainRun() const;
@@ -43,9 +44,10 @@ struct Contents {
     std::vector<record::Project> projects;
     std::vector<record::Revision> revisions;
     std::vector<BuildSummary> builds;
-    std::map<record::Id, RunDigestPointer> digests; ///< Runs never change, so each is read once.
+    std::map<record::Id, RunDigestPointer> digests; ///< Kept: a run is read once, unless it grows.
     std::vector<record::Document> documents;        ///< Set aside or not.
     std::vector<record::Id> unreadRuns;             ///< To be read aside.
+    std::set<record::Id> outgrown;                  ///< Those of them that were read when they were shorter.
 
     /// Reads everything but samples anew. The problems, if any; what could be read is there all the same.
     [[nodiscard]] std::vector<notebook::NotebookError> load(const notebook::Notebook& notebook);
@@ -53,8 +55,8 @@ struct Contents {
     void apply(const std::vector<notebook::Change>& changes);
     /// Records that are gone, by id; the parts they were of.
     Parts remove(const std::vector<record::Id>& gone);
-    /// The run is longer than when it was read.
-    void forgetDigest(const record::Id& run) { digests.erase(run); }
+    /// The run is longer than when it was read; what was found in it then is shown until it is read again.
+    void readAgain(const record::Id& run);
     /// A run was read; builds that have it know its essence now.
     void take(const record::Id& run, const RunDigestPointer& digest);
     [[nodiscard]] const record::Revision* revision(const record::Id& id) const;

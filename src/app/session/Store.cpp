@@ -67,6 +67,7 @@ void Store::letGo() {
     m_look.stop();
     m_notebook.reset();
     m_pending.reset();
+    m_growing.clear();
 }
 
 /// What an earlier version of the program kept by name alone is known by its id from here on.
@@ -162,11 +163,11 @@ void Store::takeDigest(const record::Id& run, const RunDigestPointer& digest) {
 
 void Store::lookForOthers() {
     const auto now = m_notebook->changesOfOthers();
-    if (!now || *now == m_changesOfOthers) {
+    if (!now || (*now == m_changesOfOthers && m_growing.empty())) {
         return;
     }
     m_changesOfOthers = *now;
-    std::vector<notebook::Change> grown;
+    std::vector<record::RunHeader> grown;
     for (const BuildSummary& summary : m_contents.builds) {
         const auto runs = m_notebook->runs(summary.build.id);
         if (!runs) {
@@ -174,18 +175,40 @@ void Store::lookForOthers() {
             return;
         }
         for (const record::RunHeader& run : *runs) {
-            const auto known = std::find_if(summary.allRuns.begin(), summary.allRuns.end(),
-                                            [&](const record::RunHeader& one) { return one.id == run.id; });
-            if (known == summary.allRuns.end() || !(*known == run)) {
-                grown.emplace_back(run);
+            const auto& known = summary.allRuns;
+            if (std::find(known.begin(), known.end(), run) == known.end()) {
+                grown.push_back(run);
             }
         }
     }
-    for (const notebook::Change& run : grown) {
-        m_contents.forgetDigest(std::get<record::RunHeader>(run).id);
-    }
+    readWhatGrew(grown);
     if (!grown.empty()) {
-        adopt(grown);
+        adopt(std::vector<notebook::Change>(grown.begin(), grown.end()));
+    }
+}
+
+/// A run is read again when it is longer by a tenth, and once it grows no more: reading it each second would
+/// never come to its end.
+void Store::readWhatGrew(const std::vector<record::RunHeader>& grown) {
+    std::map<record::Id, std::int64_t> growing;
+    for (const record::RunHeader& run : grown) {
+        const auto read = m_growing.find(run.id);
+        std::int64_t length = read == m_growing.end() ? 0 : read->second;
+        if (10 * run.samples >= 11 * length) {
+            m_contents.readAgain(run.id);
+            length = run.samples;
+        }
+        growing[run.id] = length;
+    }
+    for (const auto& [run, length] : m_growing) {
+        if (growing.count(run) == 0) {
+            m_contents.readAgain(run);
+        }
+    }
+    const bool ended = growing.size() < m_growing.size();
+    m_growing = std::move(growing);
+    if (ended) {
+        emit changed(Part::Runs, std::nullopt);
     }
 }
 

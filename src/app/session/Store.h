@@ -64,6 +64,7 @@ private:
     void settleContents(Parts parts, const std::optional<Place>& after = {});
     void identifyAll();
     void lookForOthers();
+    void readWhatGrew(const std::vector<record::RunHeader>& grown);
     void foldWhenIdle();
     [[nodiscard]] std::string orLogged(const notebook::Answer<std::string>& answer) const;
     void logUnless(const notebook::Answer<void>& done);
@@ -74,8 +75,9 @@ private:
     Contents m_contents;
     std::optional<Command> m_pending;
     std::int64_t m_changesOfOthers = 0;
-    QTimer m_idle; ///< Since the last change to the file.
-    QTimer m_look; ///< For what a recorder appends.
+    std::map<record::Id, std::int64_t> m_growing; ///< Runs being recorded, by their length when last read.
+    QTimer m_idle;                                ///< Since the last change to the file.
+    QTimer m_look;                                ///< For what a recorder appends.
 };
 
 } // namespace anodex::app

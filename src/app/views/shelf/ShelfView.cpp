@@ -34,12 +34,11 @@ bool hasPrice(const shelf::Shelf& shelf) {
 } // namespace
 
 ShelfView::ShelfView(Workbench& bench, const Theme& theme, QWidget* parent)
-    : View(parent), m_bench(bench), m_theme(theme) {
+    : View(parent), m_bench(bench), m_theme(theme), m_layout(new QBoxLayout(QBoxLayout::LeftToRight, this)) {
     setObjectName(QStringLiteral("shelfView"));
-    auto* layout = new QHBoxLayout(this);
-    layout->setContentsMargins(0, 0, 0, 0);
-    layout->addWidget(makeShelf(), 3);
-    layout->addWidget(makeRanking(), 5);
+    m_layout->setContentsMargins(0, 0, 0, 0);
+    m_layout->addWidget(makeShelf(), 3);
+    m_layout->addWidget(makeRanking(), 5);
     connect(&m_worker, &ScreenWorker::stateChanged, this, &ShelfView::take);
     onChange(bench, this, Part::Documents | Part::File, &ShelfView::rank);
 }
@@ -122,6 +121,14 @@ QWidget* ShelfView::makeRanking() {
     connect(m_stop, &QPushButton::clicked, this, &ShelfView::stop);
     connect(m_ranking, &Ranking::chosen, this, &ShelfView::choose);
     return side;
+}
+
+void ShelfView::resizeEvent(QResizeEvent* event) {
+    View::resizeEvent(event);
+    // Where a large font leaves no room beside each other, the shelf stands above what can be made of it.
+    constexpr double kBesideEachOther = 42.0;
+    m_layout->setDirection(width() < Theme::em(kBesideEachOther) ? QBoxLayout::TopToBottom
+                                                                 : QBoxLayout::LeftToRight);
 }
 
 void ShelfView::showEvent(QShowEvent* event) {

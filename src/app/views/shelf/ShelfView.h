@@ -6,6 +6,7 @@
 #include "app/views/View.h"
 #include <array>
 
+class QBoxLayout;
 class QLabel;
 class QLineEdit;
 class QProgressBar;
@@ -24,6 +25,7 @@ public:
     [[nodiscard]] Ranking* ranking() const { return m_ranking; }
 
 protected:
+    void resizeEvent(QResizeEvent* event) override;
     void showEvent(QShowEvent* event) override;
     void hideEvent(QHideEvent* event) override;
 
@@ -42,6 +44,7 @@ private:
     Workbench& m_bench;
     const Theme& m_theme;
     ScreenWorker m_worker;
+    QBoxLayout* m_layout;
     Boards* m_boards = nullptr;
     Ranking* m_ranking = nullptr;
     QLineEdit* m_entry = nullptr;

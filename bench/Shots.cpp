@@ -1,11 +1,13 @@
 // bench/Shots.cpp - draws every main view of the real window from the demo data into a folder.
 //
 // Options after the folder: --dark, --scale S (font), --size WxH, --notebook FILE, --cell FILE, --only
-// STATION, --prefix TEXT.
+// STATION, --prefix TEXT, --language NAME.
 #include "app/frame/MainWindow.h"
+#include "app/theme/TableTranslator.h"
 #include "app/views/couple/CoupleView.h"
 #include "formats/CellFile.h"
 #include "formats/catalogue/CatalogueReader.h"
+#include "wording/Texts.h"
 
 #include <QApplication>
 #include <QCommandLineParser>
@@ -51,6 +53,7 @@ int main(int argc, char** argv) {
                        {"notebook", "A notebook instead of the demo", "FILE"},
                        {"cell", "A design file instead of the demo", "FILE"},
                        {"empty", "No notebook at all"},
+                       {"language", "Of the texts", "NAME", "en"},
                        {"only", "One station", "ID"},
                        {"prefix", "Put before each name", "TEXT"}});
     parser.process(application);
@@ -65,6 +68,9 @@ int main(int argc, char** argv) {
         std::fputs("shots: the catalogue does not load\n", stderr);
         return 3;
     }
+    app::TableTranslator translator;
+    QApplication::installTranslator(&translator);
+    wording::Texts::use(parser.value("language").toStdString());
     const QTemporaryDir documents;
     app::Services services = app::desktopServices();
     services.documentsFolder = documents.path();

@@ -1,12 +1,15 @@
 #include "app/frame/Application.h"
 #include "app/frame/MainWindow.h"
 #include "app/frame/MessageStrip.h"
+#include "app/theme/TableTranslator.h"
 #include "formats/catalogue/CatalogueReader.h"
 #include "wording/ErrorText.h"
+#include "wording/Texts.h"
 
 #include <QApplication>
 #include <QCommandLineParser>
 #include <QFileInfo>
+#include <QLocale>
 #include <QSettings>
 #include <QTimer>
 #include <cstdio>
@@ -49,6 +52,11 @@ int main(int argc, char** argv) {
     parser.addPositionalArgument(QStringLiteral("notebook"), QStringLiteral("*.anodex"));
     parser.process(application);
 
+    // A language there is no folder for in data/texts leaves English.
+    const QString asked = qEnvironmentVariable("ANODEX_LANGUAGE", QLocale::system().name());
+    if (!wording::Texts::use(asked.toStdString())) {
+        wording::Texts::use(asked.section(QLatin1Char('_'), 0, 0).toStdString());
+    }
     const auto catalogue = formats::readCatalogue(formats::builtInCatalogueFiles());
     if (!catalogue) {
         std::fprintf(stderr, "anodex: catalogue: %s\n", wording::errorText(catalogue.error()).c_str());
@@ -57,6 +65,8 @@ int main(int argc, char** argv) {
     const app::Services services = app::desktopServices();
     application.setLog(*services.log);
     application.endOnSignals();
+    app::TableTranslator translator;
+    QApplication::installTranslator(&translator);
     app::Theme theme;
     theme.apply(application, storedTheme(services.settingsFile));
     const app::Aside::AwaitAll untilAllEnded; // work aside speaks of the catalogue until it ends

@@ -1,53 +1,55 @@
 #include "wording/ChargeText.h"
 
+#include "wording/Texts.h"
+
 namespace anodex::wording {
 
-const char* chargeStateText(charge::ChargeState state) {
-    return state == charge::ChargeState::AsBuilt ? "as built" : "half used";
+std::string chargeStateText(charge::ChargeState state) {
+    return text(state == charge::ChargeState::AsBuilt ? "charge.as-built" : "charge.half-used");
 }
 
-const char* chargeLimitText(charge::ChargeLimit limit) {
+std::string chargeLimitText(charge::ChargeLimit limit) {
     switch (limit) {
     case charge::ChargeLimit::None:
-        return "nothing here";
+        return text("charge.limit-none");
     case charge::ChargeLimit::SideReactions:
-        return "side reactions";
+        return text("charge.limit-side-reactions");
     case charge::ChargeLimit::Gassing:
-        return "gas once it is full";
+        return text("charge.limit-gassing");
     case charge::ChargeLimit::Missing:
-        return "an hour for what is missing";
+        return text("charge.limit-missing");
     case charge::ChargeLimit::Plating:
-        return "metal growing loose";
+        return text("charge.limit-plating");
     case charge::ChargeLimit::Resistance:
-        return "heat";
+        return text("charge.limit-resistance");
     }
-    return "";
+    return {};
 }
 
-const char* fateText(charge::Fate fate) {
+std::string fateText(charge::Fate fate) {
     switch (fate) {
     case charge::Fate::Lost:
-        return "lost";
+        return text("charge.lost");
     case charge::Fate::ToAir:
-        return "back to the air";
+        return text("charge.to-air");
     case charge::Fate::Stored:
-        return "stored";
+        return text("charge.stored");
     }
-    return "";
+    return {};
 }
 
-const char* spaceText(cell::Space space) {
+std::string spaceText(cell::Space space) {
     switch (space) {
     case cell::Space::HeadSpace:
-        return "head space";
+        return text("space.head-space");
     case cell::Space::Box:
-        return "box";
+        return text("space.box");
     case cell::Space::Room:
-        return "room";
+        return text("space.room");
     case cell::Space::Outdoors:
-        return "air around it";
+        return text("space.outdoors");
     }
-    return "";
+    return {};
 }
 
 } // namespace anodex::wording

@@ -1,12 +1,13 @@
 // src/wording/ChargeText.h - the charge side in words.
 #pragma once
 #include "core/charge/Charge.h"
+#include <string>
 
 namespace anodex::wording {
 
-[[nodiscard]] const char* chargeStateText(charge::ChargeState state);
-[[nodiscard]] const char* chargeLimitText(charge::ChargeLimit limit);
-[[nodiscard]] const char* fateText(charge::Fate fate);
-[[nodiscard]] const char* spaceText(cell::Space space);
+[[nodiscard]] std::string chargeStateText(charge::ChargeState state);
+[[nodiscard]] std::string chargeLimitText(charge::ChargeLimit limit);
+[[nodiscard]] std::string fateText(charge::Fate fate);
+[[nodiscard]] std::string spaceText(cell::Space space);
 
 } // namespace anodex::wording

@@ -1,6 +1,9 @@
 #include "wording/CsvText.h"
 
 #include "quantity/Units.h"
+#include "wording/Listing.h"
+#include "wording/Quantities.h"
+#include "wording/Texts.h"
 
 #include <fmt/format.h>
 
@@ -12,26 +15,26 @@ using formats::DateOrder;
 using formats::TimeForm;
 using Kind = CsvAspect::Kind;
 
-const char* aspectText(Kind kind) {
+std::string aspectText(Kind kind) {
     switch (kind) {
     case Kind::Decimal:
-        return "the decimal mark";
+        return text("csv.aspect-decimal");
     case Kind::TimeColumn:
-        return "the column of time";
+        return text("csv.aspect-time-column");
     case Kind::TimeUnit:
-        return "the unit of the time";
+        return text("csv.aspect-time-unit");
     case Kind::DateOrder:
-        return "the order of the dates";
+        return text("csv.aspect-date-order");
     case Kind::VoltageColumn:
-        return "the column of the voltage";
+        return text("csv.aspect-voltage-column");
     case Kind::VoltageUnit:
-        return "the unit of the voltage";
+        return text("csv.aspect-voltage-unit");
     case Kind::CurrentColumn:
-        return "the column of the current";
+        return text("csv.aspect-current-column");
     case Kind::CurrentUnit:
-        return "the unit of the current";
+        return text("csv.aspect-current-unit");
     case Kind::Sign:
-        return "what a positive current means";
+        return text("csv.aspect-sign");
     }
     return "";
 }
@@ -40,13 +43,13 @@ const char* aspectText(Kind kind) {
 
 std::string questionText(const CsvAspect& aspect) {
     constexpr double kWorthNaming = 0.005;
-    std::string choices;
+    std::vector<std::string> choices;
     for (const CsvAspect::Choice& choice : aspect.choices) {
         if (choice.odds >= kWorthNaming || choices.empty()) {
-            choices += (choices.empty() ? "" : " or ") + choice.value;
+            choices.push_back(choice.value);
         }
     }
-    return fmt::format("{} may be {}", aspectText(aspect.kind), choices);
+    return text({"csv.may-be", {{"what", aspectText(aspect.kind)}, {"choices", choiceOf(choices)}}});
 }
 
 std::string optionText(Kind kind, const std::string& choice) {
@@ -73,25 +76,25 @@ std::string optionText(Kind kind, const std::string& choice) {
     return "";
 }
 
-const char* skippedText(formats::SkippedRow::Why why) {
+std::string skippedText(formats::SkippedRow::Why why) {
     using Why = formats::SkippedRow::Why;
     switch (why) {
     case Why::Short:
-        return "fewer cells than columns";
+        return text("csv.skipped-short");
     case Why::NoTime:
-        return "the time does not read";
+        return text("csv.skipped-no-time");
     case Why::NoVoltage:
-        return "the voltage does not read";
+        return text("csv.skipped-no-voltage");
     case Why::NoCurrent:
-        return "the current does not read";
+        return text("csv.skipped-no-current");
     case Why::Overload:
-        return "no reading: overload";
+        return text("csv.skipped-overload");
     case Why::Remark:
-        return "a remark";
+        return text("csv.skipped-remark");
     case Why::HeaderAgain:
-        return "the header again";
+        return text("csv.skipped-header-again");
     case Why::SameTime:
-        return "the same time as the row before";
+        return text("csv.skipped-same-time");
     }
     return "";
 }
@@ -105,22 +108,23 @@ std::string timeFormText(const formats::CsvMapping& mapping) {
             toSi = column.role == formats::ColumnRole::Time ? column.toSi : toSi;
         }
         const std::string unit = quantity::symbolFor(quantity::Dimension::Second, toSi);
-        return mapping.time == TimeForm::Epoch ? unit + " since 1970" : unit;
+        return mapping.time == TimeForm::Epoch ? text({"csv.since-1970", {{"unit", unit}}}) : unit;
     }
     case TimeForm::Stamp: {
-        const char* order = mapping.dateOrder == DateOrder::DayFirst     ? "day first"
-                            : mapping.dateOrder == DateOrder::MonthFirst ? "month first"
-                                                                         : "year first";
-        return fmt::format("date and time, {}, {}", order, mapping.zone.empty() ? "UTC" : mapping.zone);
+        const char* order = mapping.dateOrder == DateOrder::DayFirst     ? "day"
+                            : mapping.dateOrder == DateOrder::MonthFirst ? "month"
+                                                                         : "year";
+        return text({"csv.date-and-time",
+                     {{"first", std::string(order)}, {"zone", mapping.zone.empty() ? "UTC" : mapping.zone}}});
     }
     case TimeForm::Clock:
         return "h:mm:ss";
     case TimeForm::MinSec:
         return "mm:ss";
     case TimeForm::SheetDays:
-        return "days of a spreadsheet";
+        return text("csv.spreadsheet-days");
     case TimeForm::Rows:
-        return fmt::format("a row every {} s", mapping.intervalSeconds);
+        return text({"csv.row-every", {{"seconds", numberText(mapping.intervalSeconds, 6)}}});
     }
     return "";
 }
@@ -129,7 +133,7 @@ std::string columnUnitText(const formats::ColumnMapping& column) {
     const bool current = column.role == formats::ColumnRole::Current;
     const auto dimension = current ? quantity::Dimension::Ampere : quantity::Dimension::Volt;
     const std::string symbol = quantity::symbolFor(dimension, column.toSi);
-    return symbol.empty() ? fmt::format("V over {:.4g} ohm", 1.0 / column.toSi) : symbol;
+    return symbol.empty() ? text({"csv.volts-over", {{"ohms", numberText(1.0 / column.toSi, 4)}}}) : symbol;
 }
 
 } // namespace anodex::wording

@@ -10,7 +10,7 @@ namespace anodex::wording {
 /// "--unit current=mA": what says this choice on the command line.
 [[nodiscard]] std::string optionText(formats::CsvAspect::Kind kind, const std::string& choice);
 /// "no reading (overload)"
-[[nodiscard]] const char* skippedText(formats::SkippedRow::Why why);
+[[nodiscard]] std::string skippedText(formats::SkippedRow::Why why);
 /// "s", "date and time, day first, Europe/Berlin", "h:mm:ss": how the time is written.
 [[nodiscard]] std::string timeFormText(const formats::CsvMapping& mapping);
 /// "mV", or "V over 0.1 ohm" for a current read as a voltage.

@@ -1,5 +1,7 @@
 #include "wording/EntryLine.h"
 
+#include "wording/Listing.h"
+#include "wording/Texts.h"
 #include "wording/EntryWords.h"
 #include "wording/PartText.h"
 
@@ -93,7 +95,9 @@ bool isPlausible(ReadingQuantity quantity, double value) {
 }
 
 std::string timeEcho(Millis when, Millis now) {
-    return when == now ? "now" : durationText(static_cast<double>(now - when) / 1000.0) + " ago";
+    return when == now ? wording::text("entry.now")
+                       : wording::text({"entry.ago",
+                                        {{"time", durationText(static_cast<double>(now - when) / 1000.0)}}});
 }
 
 std::string unusedWords(const std::vector<Token>& words) {
@@ -106,11 +110,11 @@ std::string unusedWords(const std::vector<Token>& words) {
     return rest;
 }
 
-Entry asNote(std::string_view text, Millis now, const std::string& why) {
+Entry asNote(std::string_view text, Millis now, bool unfit) {
     Entry entry;
     entry.kind = Entry::Kind::Note;
     entry.event = {{}, {}, now, std::string(text), false};
-    entry.echo = "note: " + std::string(text) + (why.empty() ? "" : " (" + why + ")");
+    entry.echo = wording::text({unfit ? "entry.note-unfit" : "entry.note", {{"text", std::string(text)}}});
     return entry;
 }
 
@@ -138,14 +142,15 @@ std::optional<Entry> unclearNumber(std::string_view text, const Understanding& u
         if (word.readings.size() < 2) {
             continue;
         }
-        std::string words = word.text + " may be";
+        std::vector<std::string> meanings;
         std::vector<std::string> choices;
         for (const quantity::QuantityReading& reading : word.readings) {
-            const std::string meant = quantity::writtenOut(reading);
-            words += (choices.empty() ? " " : " or ") + meant;
-            choices.push_back(replaced(text, word.text, meant));
+            meanings.push_back(quantity::writtenOut(reading));
+            choices.push_back(replaced(text, word.text, meanings.back()));
         }
-        return asQuestion(words, choices);
+        return asQuestion(
+            wording::text({"entry.may-be", {{"typed", word.text}, {"choices", choiceOf(meanings)}}}),
+            choices);
     }
     return std::nullopt;
 }
@@ -155,7 +160,7 @@ Entry oneOfARange(std::string_view text, const Understanding& understanding, std
     const auto& words = understanding.words;
     const std::string unit = words[low + 2].readings.front().unit.symbol;
     return asQuestion(
-        "a range is no reading; write one value, with ± where it is unsure",
+        wording::text("entry.range"),
         {words[low].text + " " + unit, words[low + 2].text, std::string(text) + std::string(kAsNote)});
 }
 
@@ -169,7 +174,7 @@ Entry twoNumbers(std::string_view text, const Understanding& understanding, std:
     }
     choices.push_back(second);
     choices.push_back(std::string(text) + std::string(kAsNote));
-    return asQuestion("\"" + first + "\" and \"" + second + "\" are two numbers; which is meant",
+    return asQuestion(wording::text({"entry.two-numbers", {{"first", first}, {"second", second}}}),
                       std::move(choices));
 }
 
@@ -179,7 +184,7 @@ std::optional<Entry> unclearTime(const Understanding& understanding) {
     return word == nullptr
                ? std::nullopt
                : std::optional(asQuestion(
-                     "when was that? \"" + word->text + "\" does not say; write such as 90 min ago", {}));
+                     wording::text({"entry.when", {{"typed", word->text}}}), {}));
 }
 
 struct Bounds {
@@ -241,12 +246,12 @@ std::optional<Entry> implausible(std::string_view text, const Token& word, const
     const auto bounds = boundsOf(reading.quantity, context);
     const double size = std::abs(reading.value);
     if (bounds && size > 0.0 && (size < bounds->least || size > bounds->most)) {
-        return asQuestion(readingText(reading) + " is far from what this cell can give",
+        return asQuestion(wording::text({"entry.far", {{"value", readingText(reading)}}}),
                           fittingUnits(text, word, reading.quantity, context));
     }
     if (!isPlausible(reading.quantity, reading.value)) {
-        return asQuestion(std::string(readingName(reading.quantity)) + " " + word.text +
-                              " is out of any sensible range",
+        return asQuestion(wording::text({"entry.out-of-range",
+                                         {{"quantity", readingName(reading.quantity)}, {"typed", word.text}}}),
                           {std::string(text) + std::string(kAsNote)});
     }
     return std::nullopt;
@@ -285,7 +290,7 @@ Found readingsOf(std::string_view text, Understanding& understanding, const Entr
             std::any_of(found.readings.begin(), found.readings.end(),
                         [&](const record::Reading& other) { return other.quantity == reading.quantity; });
         if (again) {
-            found.question = asQuestion("two values of one kind; write them one after the other", {});
+            found.question = asQuestion(wording::text("entry.two-of-a-kind"), {});
             return found;
         }
         word.used = true;
@@ -331,7 +336,8 @@ Entry asEvent(Understanding& understanding, Millis now) {
     Entry entry;
     entry.kind = Entry::Kind::Event;
     entry.event = {{}, {}, understanding.when, unusedWords(understanding.words), true};
-    entry.echo = "event: " + entry.event.text + " · " + timeEcho(understanding.when, now);
+    entry.echo = wording::text({"entry.event", {{"text", entry.event.text},
+                                                {"when", timeEcho(understanding.when, now)}}});
     return entry;
 }
 
@@ -339,11 +345,15 @@ Entry asReadings(std::vector<record::Reading> readings, const Understanding& und
     Entry entry;
     entry.kind = Entry::Kind::Reading;
     readings.front().note = unusedWords(understanding.words);
+    std::vector<base::Said> echo;
     for (const record::Reading& reading : readings) {
-        entry.echo += (entry.echo.empty() ? "" : " · ") + readingSentence(reading);
+        echo.push_back(readingSaid(reading));
     }
-    entry.echo += readings.front().note.empty() ? "" : " · note: " + readings.front().note;
-    entry.echo += " · " + timeEcho(understanding.when, now);
+    if (!readings.front().note.empty()) {
+        echo.push_back(base::Said("entry.note", {{"text", readings.front().note}}));
+    }
+    echo.push_back(base::Said("entry.when-read", {{"when", timeEcho(understanding.when, now)}}));
+    entry.echo = wording::text({"list.all", {{"all", echo}}});
     entry.reading = readings.front();
     entry.also.assign(readings.begin() + 1, readings.end());
     return entry;
@@ -357,7 +367,7 @@ Entry readEntry(std::string_view text, Millis now, const EntryContext& context, 
         return {};
     }
     if (text.ends_with(kAsNote)) {
-        return asNote(text.substr(0, text.size() - kAsNote.size()), now, "");
+        return asNote(text.substr(0, text.size() - kAsNote.size()), now, false);
     }
     Understanding understanding = understand(text, now);
     const bool firstIsValue = understanding.words.front().quantity.has_value();
@@ -366,19 +376,19 @@ Entry readEntry(std::string_view text, Millis now, const EntryContext& context, 
     }
     if (isBareNumber(understanding) && !confirmed) {
         const std::string number = understanding.words.front().text;
-        return asQuestion(number + " of what",
+        return asQuestion(wording::text({"entry.of-what", {{"number", number}}}),
                           {number + " V", number + " mA", "pH " + number, number + std::string(kAsNote)});
     }
     const bool saidOpen = understanding.quantity == ReadingQuantity::OpenCircuitVoltage;
     if (saidOpen && (understanding.loadOhm || understanding.loaded) && !confirmed) {
-        return asQuestion("with a load on it the circuit is not open", {});
+        return asQuestion(wording::text("entry.not-open"), {});
     }
     if (const auto low = rangeIn(understanding); low && !confirmed) {
         return oneOfARange(text, understanding, *low);
     }
     Found found = readingsOf(text, understanding, context, confirmed);
     if (understanding.loadUnclear && !found.readings.empty() && !confirmed) {
-        return asQuestion("through what load? Write its ohms as figures, such as 10 ohm",
+        return asQuestion(wording::text("entry.what-load"),
                           {std::string(text) + std::string(kAsNote)});
     }
     if (found.question || !found.readings.empty()) {
@@ -396,7 +406,7 @@ Entry readEntry(std::string_view text, Millis now, const EntryContext& context, 
         return twoNumbers(text, understanding, *stray);
     }
     if (found.readings.empty()) {
-        return asNote(text, now, firstIsValue ? "no unit that fits a reading" : "");
+        return asNote(text, now, firstIsValue);
     }
     joinLoadedPair(found.readings, saidOpen);
     return asReadings(std::move(found.readings), understanding, now);

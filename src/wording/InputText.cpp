@@ -1,6 +1,7 @@
 #include "wording/InputText.h"
 
 #include "core/design/Identify.h"
+#include "wording/Texts.h"
 
 namespace anodex::wording {
 namespace {
@@ -20,11 +21,15 @@ std::string separator(const chemistry::Catalogue& catalogue, const std::string& 
     return nameOf(catalogue.separators, id);
 }
 
+std::string named(const char* id, const std::string& name) {
+    return text({id, {{"name", name}}});
+}
+
 std::string ofReaction(const chemistry::Catalogue& catalogue, const char* what,
                        const electrode::Input& input) {
     const auto found = design::withId(catalogue.reactions, input.id);
     const std::string name = found ? catalogue.reactions[*found].anodicName : input.id;
-    return std::string(what) + " of " + name + " #" + std::to_string(input.which + 1);
+    return text({what, {{"name", name}, {"number", std::to_string(input.which + 1)}}});
 }
 
 } // namespace
@@ -32,53 +37,53 @@ std::string ofReaction(const chemistry::Catalogue& catalogue, const char* what,
 std::string inputText(const chemistry::Catalogue& catalogue, const electrode::Input& input) {
     switch (input.kind) {
     case InputKind::Roughness:
-        return "surface of " + material(catalogue, input.id);
+        return named("input.surface", material(catalogue, input.id));
     case InputKind::Rate:
-        return ofReaction(catalogue, "rate", input);
+        return ofReaction(catalogue, "input.rate", input);
     case InputKind::Onset:
-        return ofReaction(catalogue, "onset", input);
+        return ofReaction(catalogue, "input.onset", input);
     case InputKind::RateLimit:
-        return ofReaction(catalogue, "limit", input);
+        return ofReaction(catalogue, "input.limit", input);
     case InputKind::StandardPotential: {
         const auto found = design::withId(catalogue.reactions, input.id);
-        return "standard potential of " + (found ? catalogue.reactions[*found].equation : input.id);
+        return named("input.standard-potential", found ? catalogue.reactions[*found].equation : input.id);
     }
     case InputKind::Trace:
-        return "trace of " + input.id;
+        return named("input.trace", input.id);
     case InputKind::Grade:
-        return "grade of " + material(catalogue, input.id);
+        return named("input.grade", material(catalogue, input.id));
     case InputKind::Plating:
-        return "plating of " + material(catalogue, input.id);
+        return named("input.plating", material(catalogue, input.id));
     case InputKind::Utilisation:
-        return "utilisation of " + material(catalogue, input.id);
+        return named("input.utilisation", material(catalogue, input.id));
     case InputKind::LiquidConductivity:
-        return input.which == 0 ? "conductivity of the liquid" : "conductivity of the positive liquid";
+        return text(input.which == 0 ? "input.conductivity" : "input.conductivity-positive");
     case InputKind::Supply:
-        return input.which == 0 ? "supply at the negative electrode" : "supply at the positive electrode";
+        return text(input.which == 0 ? "input.supply" : "input.supply-positive");
     case InputKind::StillOxygen:
-        return "oxygen supply in still liquid";
+        return text("input.oxygen");
     case InputKind::AirSupply:
-        return "air supply of " + material(catalogue, input.id);
+        return named("input.air-supply", material(catalogue, input.id));
     case InputKind::Pores:
-        return "pores of " + material(catalogue, input.id);
+        return named("input.pores", material(catalogue, input.id));
     case InputKind::Resistivity:
-        return "resistivity of " + material(catalogue, input.id);
+        return named("input.resistivity", material(catalogue, input.id));
     case InputKind::Film:
-        return "film of " + material(catalogue, input.id);
+        return named("input.film", material(catalogue, input.id));
     case InputKind::SeparatorPaths:
-        return "paths through " + separator(catalogue, input.id);
+        return named("input.paths", separator(catalogue, input.id));
     case InputKind::SeparatorResistance:
-        return "resistance of " + separator(catalogue, input.id);
+        return named("input.resistance-separator", separator(catalogue, input.id));
     case InputKind::Contacts:
-        return "contacts and leads";
+        return text("input.contacts");
     case InputKind::Reading:
-        return "reading and junction";
+        return text("input.reading");
     case InputKind::SurfaceState:
-        return "state of the " + material(catalogue, input.id) + " surface";
+        return named("input.surface-state", material(catalogue, input.id));
     case InputKind::DissolvedShare:
-        return "share of dissolved reagent used";
+        return text("input.dissolved-share");
     case InputKind::SolventShare:
-        return "share of water used";
+        return text("input.water-share");
     }
     return input.id;
 }

@@ -1,6 +1,8 @@
 #include "wording/Likely.h"
 
 #include "quantity/Letters.h"
+#include "wording/Listing.h"
+#include "wording/Texts.h"
 
 #include <algorithm>
 #include <utility>
@@ -53,11 +55,8 @@ std::optional<NamedAmount> namedAmount(std::string_view text, const Possible& po
 }
 
 std::string whichOf(std::string_view written, const std::vector<std::string>& choices) {
-    std::string text = "\"" + std::string(quantity::trimmed(written)) + "\" may be ";
-    for (std::size_t i = 0; i < choices.size(); ++i) {
-        text += (i == 0 ? "" : i + 1 == choices.size() ? " or " : ", ") + choices[i];
-    }
-    return text + "; write the one that is meant";
+    return text({"entry.which-of",
+                 {{"typed", std::string(quantity::trimmed(written))}, {"choices", choiceOf(choices)}}});
 }
 
 } // namespace anodex::wording

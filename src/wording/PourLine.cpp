@@ -1,5 +1,6 @@
 #include "wording/PourLine.h"
 
+#include "wording/Texts.h"
 #include "core/chemistry/NameLookup.h"
 #include "quantity/Letters.h"
 #include "wording/Quantities.h"
@@ -65,8 +66,8 @@ PourFault unknownName(const chemistry::Catalogue& catalogue, std::string_view na
         names.push_back(liquid);
     }
     const std::string near = chemistry::nearestName(name, names);
-    return {"\"" + std::string(name) + "\" is not known; " +
-            (near.empty() ? "choose a substance of the catalogue" : "did you mean \"" + near + "\"?")};
+    return {wording::text({near.empty() ? "pour.unknown" : "pour.unknown-near",
+                           {{"name", std::string(name)}, {"near", near}}})};
 }
 
 } // namespace
@@ -90,8 +91,7 @@ std::variant<Pour, Question, PourFault> readPour(const chemistry::Catalogue& cat
                                                  std::string_view text) {
     auto parts = namedAmount(text, pourable);
     if (!parts) {
-        return PourFault{"An amount with a unit is missing; right would be \"5 g\", \"20 mL\", \"2 "
-                         "mol/L\" or \"10 %\" before or after the name"};
+        return PourFault{wording::text("pour.no-amount")};
     }
     if (parts->name.starts_with("of ")) {
         parts->name = trimmed(parts->name.substr(3));
@@ -106,7 +106,7 @@ std::variant<Pour, Question, PourFault> readPour(const chemistry::Catalogue& cat
         return whichAmount(*parts);
     }
     if (liquid && read.amount->unit != AmountUnit::VolumeM3) {
-        return PourFault{"A ready-made liquid is poured by volume; right would be \"20 mL\" of it"};
+        return PourFault{wording::text("pour.by-volume")};
     }
     return Pour{std::string(parts->name), *read.amount, read.halfWidth, liquid};
 }

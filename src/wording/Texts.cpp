@@ -2,6 +2,7 @@
 
 #include "formats/EmbeddedData.h"
 
+#include <algorithm>
 #include <map>
 #include <mutex>
 #include <nlohmann/json.hpp>
@@ -31,6 +32,24 @@ std::string marked(char letter) {
     return std::string(1, letter);
 }
 
+/// How many characters at `at` are no words: a place for a value (%1, %n), a tag, a pattern of file names.
+std::size_t syntaxAt(const std::string& pattern, std::size_t at) {
+    const auto upTo = [&](char end) {
+        const std::size_t last = pattern.find(end, at);
+        return last == std::string::npos ? 0 : last - at + 1;
+    };
+    switch (pattern[at]) {
+    case '%':
+        return at + 1 < pattern.size() ? 2 : 0;
+    case '<':
+        return upTo('>');
+    case '(':
+        return pattern.compare(at, 2, "(*") == 0 ? upTo(')') : 0;
+    default:
+        return 0;
+    }
+}
+
 /// Marks the text of a pattern and leaves its syntax; longer by two letters in five.
 std::string pseudo(const std::string& pattern) {
     std::string result;
@@ -40,9 +59,15 @@ std::string pseudo(const std::string& pattern) {
         result.append(static_cast<std::size_t>(letters * 2 / 5), '~');
         letters = 0;
     };
-    for (const char c : pattern) {
+    std::size_t kept = 0; // characters still to be left alone
+    for (std::size_t i = 0; i < pattern.size(); ++i) {
+        const char c = pattern[i];
         const bool text = depth % 2 == 0; // odd depths hold names, "plural" and the like
-        if (c == '{' || c == '}') {
+        kept = std::max(kept, text ? syntaxAt(pattern, i) : 0);
+        if (kept > 0) {
+            --kept;
+            result += c;
+        } else if (c == '{' || c == '}') {
             if (text) {
                 pad();
             }
@@ -65,6 +90,18 @@ UnicodeString wide(const std::string& utf8) {
 
 using Patterns = std::map<std::string, std::string>;
 
+/// Nested objects are one id, joined by dots.
+void flatten(const nlohmann::json& table, const std::string& above, Patterns& patterns) {
+    for (const auto& [key, value] : table.items()) {
+        const std::string id = above.empty() ? key : above + "." + key;
+        if (value.is_object()) {
+            flatten(value, id, patterns);
+        } else if (!patterns.emplace(id, value.get<std::string>()).second) {
+            throw std::logic_error("data/texts: the id " + id + " is there twice");
+        }
+    }
+}
+
 /// Of all files below data/texts/`language`.
 Patterns patternsOf(const std::string& language) {
     Patterns patterns;
@@ -74,11 +111,7 @@ Patterns patternsOf(const std::string& language) {
             continue;
         }
         const nlohmann::json table = nlohmann::json::parse(file.content);
-        for (const auto& [id, pattern] : table.items()) {
-            if (!patterns.emplace(id, pattern.get<std::string>()).second) {
-                throw std::logic_error("data/texts: the id " + id + " is there twice");
-            }
-        }
+        flatten(table, {}, patterns);
     }
     return patterns;
 }
@@ -93,6 +126,7 @@ std::unique_ptr<Texts>& chosen() {
 struct Texts::Table {
     Patterns patterns;
     icu::Locale locale;
+    bool isPseudo = false;
     std::mutex mutex; ///< A formatter keeps notes while it formats.
     std::map<std::string, std::unique_ptr<icu::MessageFormat>> ready;
 
@@ -120,6 +154,7 @@ std::unique_ptr<Texts> Texts::load(const std::string& language) {
         return nullptr;
     }
     table->locale = icu::Locale(isPseudo ? kSource : language.c_str());
+    table->isPseudo = isPseudo;
     if (isPseudo) {
         for (auto& [id, pattern] : table->patterns) {
             pattern = pseudo(pattern);
@@ -192,6 +227,13 @@ std::string Texts::text(const Said& said) const {
         .format(names.data(), values.data(), static_cast<int32_t>(names.size()), result, status);
     std::string utf8;
     return result.toUTF8String(utf8);
+}
+
+std::string Texts::textOr(const std::string& id, const std::string& english) const {
+    if (has(id)) {
+        return pattern(id);
+    }
+    return m_table->isPseudo ? pseudo(english) : english;
 }
 
 std::string text(const Said& said) {

@@ -22,6 +22,8 @@ public:
     [[nodiscard]] static const Texts& english();
 
     [[nodiscard]] std::string text(const base::Said& said) const;
+    /// For words that stand in data with a source of their own: the language's, where it has that id.
+    [[nodiscard]] std::string textOr(const std::string& id, const std::string& english) const;
     [[nodiscard]] bool has(const std::string& id) const;
     /// The pattern itself; empty when there is none.
     [[nodiscard]] std::string pattern(const std::string& id) const;

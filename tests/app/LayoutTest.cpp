@@ -1,11 +1,7 @@
 // Nothing is cut or lies on something else: at any font, in any window size, with long names, with nothing.
 #include "app/session/Deeds.h"
+#include "tests/app/CutTexts.h"
 #include "tests/app/WindowFixture.h"
-
-#include "app/widgets/ElidedLabel.h"
-
-#include <QLabel>
-#include <QPushButton>
 
 namespace anodex::app {
 namespace {
@@ -25,30 +21,6 @@ protected:
         }
     }
 
-    /// Texts that are cut without an ellipsis, anywhere in sight.
-    QStringList cutTexts() {
-        QCoreApplication::processEvents();
-        QStringList cut;
-        for (const QPushButton* button : m_window->findChildren<QPushButton*>()) {
-            const int needed = button->fontMetrics().horizontalAdvance(button->text());
-            if (button->isVisible() && !button->text().isEmpty() && button->width() < needed) {
-                cut << "button: " + button->text();
-            }
-        }
-        for (const QLabel* label : m_window->findChildren<QLabel*>()) {
-            if (!label->isVisible() || label->text().isEmpty() || qobject_cast<const ElidedLabel*>(label)) {
-                continue;
-            }
-            const bool fits = label->wordWrap()
-                                  ? label->height() >= label->heightForWidth(label->width()) - 1
-                                  : label->width() >= label->fontMetrics().horizontalAdvance(label->text());
-            if (!fits) {
-                cut << "label: " + label->text();
-            }
-        }
-        return cut;
-    }
-
     QFont m_usual = QApplication::font();
 };
 
@@ -57,7 +29,7 @@ TEST_F(LayoutTest, NoTextIsCutAtAnyFont) {
         openAt(scale, {1280, 800});
         for (const ViewEntry& view : viewList()) {
             m_window->showStation(view.id);
-            EXPECT_EQ(cutTexts().join('\n').toStdString(), "") << scale << ", station " << view.id;
+            EXPECT_EQ(cutTexts(*m_window).join('\n').toStdString(), "") << scale << ", station " << view.id;
         }
     }
 }
@@ -66,7 +38,7 @@ TEST_F(LayoutTest, NoTextIsCutInASmallWindow) {
     openAt(1.0, {1000, 680});
     for (const ViewEntry& view : viewList()) {
         m_window->showStation(view.id);
-        EXPECT_EQ(cutTexts().join('\n').toStdString(), "") << view.id;
+        EXPECT_EQ(cutTexts(*m_window).join('\n').toStdString(), "") << view.id;
     }
 }
 
@@ -76,7 +48,7 @@ TEST_F(LayoutTest, TheDoorsAreWholeAtAnyFont) {
         font.setPointSizeF(m_usual.pointSizeF() * scale);
         QApplication::setFont(font);
         start();
-        EXPECT_EQ(cutTexts().join('\n').toStdString(), "") << scale;
+        EXPECT_EQ(cutTexts(*m_window).join('\n').toStdString(), "") << scale;
     }
 }
 
@@ -128,7 +100,7 @@ TEST_F(LayoutTest, LongNamesFitALargeFontInASmallWindow) {
     renameRevision(*m_bench, QString("A name that goes on for as long as a cold morning on the allotment"));
     for (const ViewEntry& view : viewList()) {
         m_window->showStation(view.id);
-        EXPECT_EQ(cutTexts().join('\n').toStdString(), "") << view.id;
+        EXPECT_EQ(cutTexts(*m_window).join('\n').toStdString(), "") << view.id;
     }
 }
 
@@ -140,7 +112,7 @@ TEST_F(LayoutTest, LongNamesAreShortenedAndToldInFull) {
     QTest::keyClick(m_window.get(), Qt::Key_D, Qt::ControlModifier);
     for (const ViewEntry& view : viewList()) {
         m_window->showStation(view.id);
-        EXPECT_EQ(cutTexts().join('\n').toStdString(), "") << view.id;
+        EXPECT_EQ(cutTexts(*m_window).join('\n').toStdString(), "") << view.id;
     }
     go(1);
     int told = 0;

@@ -1,4 +1,5 @@
 // Every window test runs in one application; any Qt warning fails the test it came from.
+#include "app/theme/TableTranslator.h"
 #include "app/theme/Theme.h"
 
 #include <QApplication>
@@ -27,5 +28,7 @@ int main(int argc, char** argv) {
     qputenv("XDG_RUNTIME_DIR", runtime.path().toLocal8Bit());
     qInstallMessageHandler(failOnWarning);
     const QApplication application(argc, argv);
+    anodex::app::TableTranslator translator;
+    QApplication::installTranslator(&translator);
     return RUN_ALL_TESTS();
 }

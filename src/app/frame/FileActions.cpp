@@ -59,7 +59,7 @@ void FileActions::saveCopy() {
     }
     const QString name = QFileInfo(m_bench.store().path()).completeBaseName();
     const QString path =
-        m_bench.services().chooseSave(tr("Save a copy of the notebook"), name + tr(" copy.anodex"));
+        m_bench.services().chooseSave(tr("Save a copy of the notebook"), tr("%1 copy").arg(name) + QStringLiteral(".anodex"));
     if (!path.isEmpty()) {
         m_bench.files().saveCopy(path);
     }

@@ -1,5 +1,6 @@
 #include "app/frame/Rail.h"
 
+#include "app/widgets/Listed.h"
 #include "app/widgets/Draw.h"
 #include "wording/FindingText.h"
 #include "wording/PartText.h"
@@ -179,11 +180,10 @@ double Rail::addRow(std::vector<PictureItem>& items, const Row& row, double y) c
     item.area = box;
     item.role = QAccessible::Button;
     item.name = row.name;
-    item.value = row.valueText +
-                 (row.rangeText.isEmpty() ? QString() : tr(", between %1").arg(row.rangeText)) +
-                 (!row.measured ? QString()
-                  : row.atLeast ? tr(", at least %1 so far").arg(row.measuredText)
-                                : tr(", measured %1").arg(row.measuredText));
+    item.value = listed({row.valueText, row.rangeText.isEmpty() ? QString() : tr("between %1").arg(row.rangeText),
+                         !row.measured ? QString()
+                         : row.atLeast ? tr("at least %1 so far").arg(row.measuredText)
+                                       : tr("measured %1").arg(row.measuredText)});
     item.tooltip = tr("%1: %2. Click to see how it was found.").arg(item.name, item.value);
     item.opens = row.key;
     item.paint = [this, row, box](QPainter& painter) { paintRow(painter, row, box); };
@@ -256,7 +256,7 @@ double Rail::addFinding(std::vector<PictureItem>& items, double y) const {
         for (std::size_t i = 1; i < findings.size(); ++i) {
             titles << q(wording::findingText(findings[i]).title);
         }
-        rest.name = tr("Also: %1").arg(titles.join(QStringLiteral(", ")));
+        rest.name = tr("Also: %1").arg(listed(titles));
         rest.tooltip = titles.join(QStringLiteral("\n"));
         const QRectF area = rest.area;
         rest.paint = [this, area, words = rest.name](QPainter& painter) {

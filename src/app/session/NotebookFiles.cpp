@@ -59,7 +59,7 @@ void NotebookFiles::connectJobs() {
                     m_services.log->recovered("rescue");
                     emit said(lost.isEmpty()
                                   ? tr("Everything was rescued into %1").arg(fresh)
-                                  : tr("Rescued into %1. Lost: %2").arg(fresh, lost.join(tr("; "))));
+                                  : tr("Rescued into %1. Lost: %2").arg(fresh, lost.join(QStringLiteral("; "))));
                 }
             });
     connect(&m_jobs, &FileJobs::restored, this,

@@ -1,5 +1,6 @@
 #include "app/views/bench/ImportSheet.h"
 
+#include "app/widgets/Listed.h"
 #include "app/widgets/CurvePlot.h"
 #include "quantity/Units.h"
 #include "wording/CsvText.h"
@@ -336,19 +337,19 @@ void ImportSheet::showRun(tl::expected<formats::CsvRun, formats::CsvError> run) 
     }
     m_run = std::move(*run);
     const auto& samples = m_run->samples;
-    QString state = tr("%1 readings over %2")
+    QStringList state{tr("%1 readings over %2")
                         .arg(samples.size())
-                        .arg(q(wording::durationText(samples.seconds.back() - samples.seconds.front())));
+                        .arg(q(wording::durationText(samples.seconds.back() - samples.seconds.front())))};
     if (m_run->rowsSkipped > 0) {
-        state += tr("; %1 rows could not be read, the first on line %2")
+        state << tr("%1 rows could not be read, the first on line %2")
                      .arg(m_run->rowsSkipped)
                      .arg(m_run->firstSkippedLine);
     }
     if (m_known) {
-        state += tr("; read as the last file with this header");
+        state << tr("read as the last file with this header");
     }
-    state += tr("; time: %1").arg(q(wording::timeFormText(m_preview.mapping)));
-    m_state->setText(state);
+    state << tr("time: %1").arg(q(wording::timeFormText(m_preview.mapping)));
+    m_state->setText(listed(state));
     constexpr std::size_t kBuckets = 400;
     std::vector<PlotCurve> curves = {{tr("voltage"), run::thinned(samples.seconds, samples.volts, kBuckets),
                                       m_theme.colours().ink, false}};

@@ -1,5 +1,6 @@
 #include "app/views/cell/Advice.h"
 
+#include "app/widgets/Listed.h"
 #include "app/widgets/Draw.h"
 #include "wording/ChangeText.h"
 #include "wording/FindingText.h"
@@ -47,11 +48,11 @@ std::string wordsFor(design::CellDesign before, design::CellDesign after, const 
 /// "×2.1" for much, "+8 %" for little.
 QString gain(const shelf::Change& change) {
     if (change.before <= 0.0) {
-        return QStringLiteral("from 0");
+        return Advice::tr("from 0");
     }
     const double ratio = change.after / change.before;
     if (ratio >= 1000.0) {
-        return QStringLiteral("over ×1000");
+        return Advice::tr("over ×1000");
     }
     return ratio >= 2.0 ? QStringLiteral("×%1").arg(q(wording::numberText(ratio, 2)))
                         : QStringLiteral("+%1\u00A0%").arg(q(wording::numberText(100.0 * (ratio - 1.0), 2)));
@@ -126,7 +127,7 @@ PictureItem Advice::row(std::size_t index, const QRectF& area) const {
         tr("%1: %2. Click to make it so; undo brings this design back.").arg(item.name, item.value);
     if (change.danger) {
         item.tooltip += QStringLiteral("\n") + q(wording::findingText(*change.danger).text);
-        item.value += tr(", new danger: %1").arg(q(wording::findingText(*change.danger).title));
+        item.value = listed({item.value, tr("new danger: %1").arg(q(wording::findingText(*change.danger).title))});
     }
     item.paint = [=, this, name = item.name, worth = gain(change),
                   danger = change.danger](QPainter& painter) {

@@ -1,5 +1,6 @@
 #include "app/views/cell/AirChoices.h"
 
+#include "app/widgets/Listed.h"
 #include "wording/Quantities.h"
 
 #include <QCoreApplication>
@@ -46,7 +47,7 @@ QString airWords(const chemistry::Catalogue& catalogue, const design::Electrode&
                         : tr("breathing");
     const chemistry::Material& material = catalogue.materials[electrode.material];
     if (material.porosity > 0.0 && !near(electrode.filledPores, material.usualFilledPores)) {
-        words += tr(", pores %1 full").arg(percent(electrode.filledPores));
+        words = listed({words, tr("pores %1 full").arg(percent(electrode.filledPores))});
     }
     return words;
 }

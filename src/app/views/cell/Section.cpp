@@ -1,5 +1,6 @@
 #include "app/views/cell/Section.h"
 
+#include "app/widgets/Listed.h"
 #include "app/views/cell/AirChoices.h"
 #include "app/views/cell/SectionRuler.h"
 #include "app/widgets/Draw.h"
@@ -155,19 +156,18 @@ QRectF Section::room(bool stacked) const {
 }
 
 /// What else belongs to the electrode: what it lies on, what is mixed in, how thick its coat is.
-QString Section::besides(const design::Electrode& electrode) const {
+QStringList Section::besides(const design::Electrode& electrode) const {
     const auto& materials = m_bench.catalogue().materials;
-    QString text;
+    QStringList text;
     if (const auto& plating = materials[electrode.material].plating) {
-        text += tr(", coat %1 µm").arg(q(wording::numberText(plating->thicknessMetres.value * 1e6, 2)));
+        text << tr("coat %1 µm").arg(q(wording::numberText(plating->thicknessMetres.value * 1e6, 2)));
     }
     for (const design::ElectrodeAdditive& additive : electrode.additives) {
-        text +=
-            tr(", with %1 g %2")
-                .arg(q(wording::numberText(additive.massKg * 1e3, 2)), q(materials[additive.material].name));
+        text << tr("with %1 g %2")
+                    .arg(q(wording::numberText(additive.massKg * 1e3, 2)), q(materials[additive.material].name));
     }
     if (electrode.collector) {
-        text += tr(", on %1").arg(q(materials[*electrode.collector].name));
+        text << tr("on %1").arg(q(materials[*electrode.collector].name));
     }
     return text;
 }
@@ -183,17 +183,16 @@ void Section::addElectrode(std::vector<PictureItem>& items, design::Side side) c
     item.role = QAccessible::Button;
     item.name =
         negative ? tr("Negative electrode: %1").arg(material) : tr("Positive electrode: %1").arg(material);
-    item.value =
-        tr("%1 g, %2")
-            .arg(q(wording::numberText(electrode.massKg * 1e3, 3)), airWords(m_bench.catalogue(), electrode));
+    QStringList value = {tr("%1 g").arg(q(wording::numberText(electrode.massKg * 1e3, 3))),
+                         airWords(m_bench.catalogue(), electrode)};
     if (const BuildSummary* build = m_bench.selection().build(); build != nullptr) {
         const auto& weighed = build->build.asBuilt.electrode(side).measuredMassKg;
         if (weighed && weighed != m_bench.draft().design().electrode(side).measuredMassKg) {
-            item.value += tr(", built %1 g").arg(q(wording::numberText(*weighed * 1e3, 3)));
+            value << tr("built %1 g").arg(q(wording::numberText(*weighed * 1e3, 3)));
         }
     }
-    item.value += besides(electrode);
-    item.tooltip = item.name + QStringLiteral("\n") + item.value + tr("\nClick for air and other choices.");
+    item.value = listed(value + besides(electrode));
+    item.tooltip = item.name + QStringLiteral("\n") + item.value + QStringLiteral("\n") + tr("Click for air and other choices.");
     const QRectF behind = m_layout.behind(side);
     const QRectF caption = negative
                                ? QRectF(2, Theme::em(0.2), width() / 2.0 - 4, Theme::em(2.6))

@@ -31,7 +31,7 @@ private:
     void step(const QString& id, int steps);
     void ask(const QString& id);
     void addElectrode(std::vector<PictureItem>& items, design::Side side) const;
-    [[nodiscard]] QString besides(const design::Electrode& electrode) const;
+    [[nodiscard]] QStringList besides(const design::Electrode& electrode) const;
     /// Numbers of a part that open to how they were found, apart from the part itself.
     static void addFacts(std::vector<PictureItem>& items, const QString& id, const PictureItem& of,
                          const QRectF& area, explain::Quantity quantity, design::Side side);

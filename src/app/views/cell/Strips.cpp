@@ -1,5 +1,6 @@
 #include "app/views/cell/Strips.h"
 
+#include "app/widgets/Listed.h"
 #include "app/widgets/Draw.h"
 #include "wording/PartText.h"
 #include "wording/Quantities.h"
@@ -102,7 +103,7 @@ double Strips::addBars(std::vector<PictureItem>& items, const QString& title, co
         item.area = QRectF(corner.x(), y, across, each - 4);
         item.role = QAccessible::Button;
         item.name = bar.name;
-        item.value = bar.value + (bar.marked ? tr(", the one that counts") : QString());
+        item.value = listed({bar.value, bar.marked ? tr("the one that counts") : QString()});
         item.tooltip = tr("%1: %2. Click to see how it was found.").arg(bar.name, bar.value);
         item.opens = bar.key;
         item.paint = [bar, area = item.area, this](QPainter& painter) {

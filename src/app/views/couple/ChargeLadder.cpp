@@ -1,5 +1,6 @@
 #include "app/views/couple/ChargeLadder.h"
 
+#include "app/widgets/Listed.h"
 #include "app/views/couple/ChargeWindow.h"
 #include "app/views/couple/VoltAxis.h"
 #include "app/widgets/Draw.h"
@@ -172,7 +173,7 @@ void ChargeLadder::addRung(std::vector<PictureItem>& items, const Rung& rung) co
                       Theme::em(2.3))
              : QRectF(edge, rung.labelY - Theme::em(1.15), width() - edge - 4, Theme::em(2.3));
     const bool kept = rung.reaction.fate != charge::Fate::Lost;
-    const QString fate = tr(wording::fateText(rung.reaction.fate));
+    const QString fate = q(wording::fateText(rung.reaction.fate));
     PictureItem item;
     item.id = QStringLiteral("charge:%1:%2").arg(static_cast<int>(rung.side)).arg(rung.reaction.reaction);
     item.area = label;
@@ -302,7 +303,7 @@ QString ChargeLadder::instead() const {
             what << q(isPlus(side) ? law.anodicName : law.cathodicName);
         }
     }
-    return what.join(tr(", "));
+    return listed(what);
 }
 
 /// In the middle: the voltage the supply has to reach, how much of the current is kept, where to stop.

@@ -1,5 +1,6 @@
 #include "app/views/judge/Ledger.h"
 
+#include "app/widgets/Listed.h"
 #include "app/widgets/Draw.h"
 #include "core/record/Expect.h"
 #include "core/run/ExplainRun.h"
@@ -174,9 +175,9 @@ void Ledger::rebuild() {
             item.area = QRectF(Theme::em(0.5), y, width() - Theme::em(1.0), each - 2);
             item.role = QAccessible::Button;
             item.name = row.name;
-            item.value =
-                (row.expectedText.isEmpty() ? QString() : tr("expected %1, ").arg(row.expectedText)) +
-                (row.measuredText.isEmpty() ? tr("not measured") : tr("measured %1").arg(row.measuredText));
+            item.value = listed(
+                {row.expectedText.isEmpty() ? QString() : tr("expected %1").arg(row.expectedText),
+                 row.measuredText.isEmpty() ? tr("not measured") : tr("measured %1").arg(row.measuredText)});
             item.tooltip = row.name + QStringLiteral(": ") + item.value;
             item.opens = row.key;
             item.paint = [this, row, box = item.area](QPainter& painter) { paintRow(painter, row, box); };

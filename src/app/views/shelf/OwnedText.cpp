@@ -1,5 +1,6 @@
 #include "app/views/shelf/OwnedText.h"
 
+#include "app/widgets/Listed.h"
 #include "core/chemistry/NameLookup.h"
 #include "quantity/Letters.h"
 #include "wording/Likely.h"
@@ -16,7 +17,7 @@ using wording::Dimension;
 
 constexpr double kPieceM2 = 1e-3;
 
-QString say(const char* text) {
+QString tr(const char* text) {
     return QCoreApplication::translate("Owned", text);
 }
 
@@ -108,8 +109,8 @@ QString nearest(const chemistry::Catalogue& catalogue, std::string_view name) {
         names.insert(names.end(), list.begin(), list.end());
     }
     const std::string near = chemistry::nearestName(name, names);
-    return near.empty() ? say("choose a name of the catalogue")
-                        : say("did you mean \"%1\"?").arg(QString::fromStdString(near));
+    return near.empty() ? tr("choose a name of the catalogue")
+                        : tr("did you mean \"%1\"?").arg(QString::fromStdString(near));
 }
 
 QString number(double value, const char* unit) {
@@ -124,7 +125,7 @@ std::optional<shelf::Shelf> withOwned(const chemistry::Catalogue& catalogue, she
     const std::string name(typed.name);
     if (const auto why = chemistry::whyRefused(catalogue, typed.name)) {
         problem =
-            say("\"%1\" is refused in every recipe: %2").arg(q(typed.name), QString::fromStdString(*why));
+            tr("\"%1\" is refused in every recipe: %2").arg(q(typed.name), QString::fromStdString(*why));
         return std::nullopt;
     }
     if (!typed.asks.empty()) {
@@ -154,11 +155,11 @@ std::optional<shelf::Shelf> withOwned(const chemistry::Catalogue& catalogue, she
         return shelf;
     }
     if (chemistry::findSubstance(catalogue, typed.name)) {
-        problem = say("how much %1? Right would be grams, as in \"500 g %1\"").arg(q(typed.name));
+        problem = tr("how much %1? Right would be grams, as in \"500 g %1\"").arg(q(typed.name));
     } else if (chemistry::findLiquid(catalogue, typed.name)) {
-        problem = say("how much %1? Right would be millilitres, as in \"500 mL %1\"").arg(q(typed.name));
+        problem = tr("how much %1? Right would be millilitres, as in \"500 mL %1\"").arg(q(typed.name));
     } else {
-        problem = say("\"%1\" is not known; %2").arg(q(typed.name), nearest(catalogue, typed.name));
+        problem = tr("\"%1\" is not known; %2").arg(q(typed.name), nearest(catalogue, typed.name));
     }
     return std::nullopt;
 }
@@ -166,16 +167,16 @@ std::optional<shelf::Shelf> withOwned(const chemistry::Catalogue& catalogue, she
 QStringList ownedExamples(const chemistry::Catalogue& catalogue) {
     QStringList lines;
     if (!catalogue.materials.empty()) {
-        lines << say("30 cm² %1 for 2.50").arg(QString::fromStdString(catalogue.materials.front().name));
+        lines << tr("30 cm² %1 for 2.50").arg(QString::fromStdString(catalogue.materials.front().name));
     }
     for (const chemistry::Substance& substance : catalogue.substances) {
         if (!substance.isSolvent) {
-            lines << say("500 g %1").arg(QString::fromStdString(substance.name));
+            lines << tr("500 g %1").arg(QString::fromStdString(substance.name));
             break;
         }
     }
     if (!catalogue.liquids.empty()) {
-        lines << say("250 mL %1").arg(QString::fromStdString(catalogue.liquids.front().name));
+        lines << tr("250 mL %1").arg(QString::fromStdString(catalogue.liquids.front().name));
     }
     if (!catalogue.separators.empty()) {
         lines << QString::fromStdString(catalogue.separators.front().name);
@@ -189,8 +190,7 @@ std::vector<OwnedThing> thingsOn(const shelf::Shelf& shelf) {
     const auto add = [&](Kind kind, std::size_t index, const std::string& name, QString amount,
                          const std::optional<double>& price) {
         if (price) {
-            amount += (amount.isEmpty() ? QString() : QStringLiteral(", ")) +
-                      say("for %1").arg(QString::fromStdString(wording::numberText(*price, 4)));
+            amount = listed({amount, tr("for %1").arg(QString::fromStdString(wording::numberText(*price, 4)))});
         }
         things.push_back({kind, index, QString::fromStdString(name), std::move(amount)});
     };

@@ -1,5 +1,6 @@
 #include "app/views/shelf/Ranking.h"
 
+#include "app/widgets/Listed.h"
 #include "app/widgets/Draw.h"
 #include "wording/FindingText.h"
 #include "wording/Quantities.h"
@@ -22,7 +23,7 @@ QString liquidName(const design::LiquidDesign& liquid) {
     for (const design::SoluteDesign& solute : liquid.solutes) {
         names << q(solute.substance.written);
     }
-    return names.join(QStringLiteral(", "));
+    return listed(names);
 }
 
 QString between(const design::CellDesign& design) {
@@ -30,7 +31,7 @@ QString between(const design::CellDesign& design) {
     if (design.positiveLiquid) {
         text += QStringLiteral(" | ") + liquidName(*design.positiveLiquid);
     }
-    return design.separator ? text + QStringLiteral(", ") + q(design.separator->material.written) : text;
+    return design.separator ? listed({text, q(design.separator->material.written)}) : text;
 }
 
 } // namespace
@@ -96,7 +97,7 @@ PictureItem Ranking::row(std::size_t index, const QRectF& area) const {
     std::optional<findings::Finding> worst;
     if (cell.worst && cell.worst->severity != findings::Severity::Note) {
         worst = cell.worst;
-        item.value += QStringLiteral(", ") + q(wording::findingText(*worst).title);
+        item.value = listed({item.value, q(wording::findingText(*worst).title)});
         item.tooltip += QStringLiteral("\n") + q(wording::findingText(*worst).text);
     }
     item.paint = [=, this, figure = figureText(cell), part = share(cell), why = cell.why,

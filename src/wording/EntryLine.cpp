@@ -1,9 +1,9 @@
 #include "wording/EntryLine.h"
 
-#include "wording/Listing.h"
-#include "wording/Texts.h"
 #include "wording/EntryWords.h"
+#include "wording/Listing.h"
 #include "wording/PartText.h"
+#include "wording/Texts.h"
 
 #include <algorithm>
 #include <array>
@@ -159,9 +159,8 @@ std::optional<Entry> unclearNumber(std::string_view text, const Understanding& u
 Entry oneOfARange(std::string_view text, const Understanding& understanding, std::size_t low) {
     const auto& words = understanding.words;
     const std::string unit = words[low + 2].readings.front().unit.symbol;
-    return asQuestion(
-        wording::text("entry.range"),
-        {words[low].text + " " + unit, words[low + 2].text, std::string(text) + std::string(kAsNote)});
+    return asQuestion(wording::text("entry.range"), {words[low].text + " " + unit, words[low + 2].text,
+                                                     std::string(text) + std::string(kAsNote)});
 }
 
 /// "1 ,02 V" is probably "1,02 V".
@@ -183,8 +182,7 @@ std::optional<Entry> unclearTime(const Understanding& understanding) {
     const Token* word = unclearTimeIn(understanding);
     return word == nullptr
                ? std::nullopt
-               : std::optional(asQuestion(
-                     wording::text({"entry.when", {{"typed", word->text}}}), {}));
+               : std::optional(asQuestion(wording::text({"entry.when", {{"typed", word->text}}}), {}));
 }
 
 struct Bounds {
@@ -250,9 +248,10 @@ std::optional<Entry> implausible(std::string_view text, const Token& word, const
                           fittingUnits(text, word, reading.quantity, context));
     }
     if (!isPlausible(reading.quantity, reading.value)) {
-        return asQuestion(wording::text({"entry.out-of-range",
-                                         {{"quantity", readingName(reading.quantity)}, {"typed", word.text}}}),
-                          {std::string(text) + std::string(kAsNote)});
+        return asQuestion(
+            wording::text(
+                {"entry.out-of-range", {{"quantity", readingName(reading.quantity)}, {"typed", word.text}}}),
+            {std::string(text) + std::string(kAsNote)});
     }
     return std::nullopt;
 }
@@ -336,8 +335,8 @@ Entry asEvent(Understanding& understanding, Millis now) {
     Entry entry;
     entry.kind = Entry::Kind::Event;
     entry.event = {{}, {}, understanding.when, unusedWords(understanding.words), true};
-    entry.echo = wording::text({"entry.event", {{"text", entry.event.text},
-                                                {"when", timeEcho(understanding.when, now)}}});
+    entry.echo = wording::text(
+        {"entry.event", {{"text", entry.event.text}, {"when", timeEcho(understanding.when, now)}}});
     return entry;
 }
 
@@ -388,8 +387,7 @@ Entry readEntry(std::string_view text, Millis now, const EntryContext& context, 
     }
     Found found = readingsOf(text, understanding, context, confirmed);
     if (understanding.loadUnclear && !found.readings.empty() && !confirmed) {
-        return asQuestion(wording::text("entry.what-load"),
-                          {std::string(text) + std::string(kAsNote)});
+        return asQuestion(wording::text("entry.what-load"), {std::string(text) + std::string(kAsNote)});
     }
     if (found.question || !found.readings.empty()) {
         if (auto unclear = unclearNumber(text, understanding)) {

@@ -31,9 +31,11 @@ std::string errorText(const formats::CsvError& error) {
     case Code::TooFewRows:
         return text("error.csv.too-few-rows");
     case Code::TimeGoesBack:
-        return text({"error.csv.time-goes-back", {{"line", std::to_string(error.line)}, {"found", error.found}}});
+        return text(
+            {"error.csv.time-goes-back", {{"line", std::to_string(error.line)}, {"found", error.found}}});
     case Code::RepeatedHour:
-        return text({"error.csv.repeated-hour", {{"line", std::to_string(error.line)}, {"found", error.found}}});
+        return text(
+            {"error.csv.repeated-hour", {{"line", std::to_string(error.line)}, {"found", error.found}}});
     case Code::Cancelled:
         return text("error.csv.cancelled");
     case Code::NoSuchColumn: {
@@ -98,8 +100,8 @@ std::string errorText(const notebook::NotebookError& error) {
 
 std::string errorText(const base::Fault& fault) {
     const bool endless = fault.kind() == base::Fault::Kind::DidNotEnd;
-    return text({endless ? "error.model.did-not-end" : "error.model.no-answer",
-                 {{"law", std::string(fault.law())}}});
+    return text(
+        {endless ? "error.model.did-not-end" : "error.model.no-answer", {{"law", std::string(fault.law())}}});
 }
 
 } // namespace anodex::wording

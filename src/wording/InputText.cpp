@@ -1,6 +1,7 @@
 #include "wording/InputText.h"
 
 #include "core/design/Identify.h"
+#include "wording/ExplainText.h"
 #include "wording/Texts.h"
 
 namespace anodex::wording {
@@ -28,7 +29,8 @@ std::string named(const char* id, const std::string& name) {
 std::string ofReaction(const chemistry::Catalogue& catalogue, const char* what,
                        const electrode::Input& input) {
     const auto found = design::withId(catalogue.reactions, input.id);
-    const std::string name = found ? catalogue.reactions[*found].anodicName : input.id;
+    const std::string name =
+        found ? deedText(catalogue.reactions[*found], chemistry::Branch::Anodic) : input.id;
     return text({what, {{"name", name}, {"number", std::to_string(input.which + 1)}}});
 }
 

@@ -4,7 +4,6 @@
 #include "wording/Quantities.h"
 #include "wording/Texts.h"
 
-
 namespace anodex::wording {
 namespace {
 
@@ -48,9 +47,9 @@ void addRun(const JudgeInput& input, std::vector<Said>& parts) {
     const auto wanted =
         run.internalOhm ? record::expectedInternalOhm(input.expectation, run.stepAmps) : std::nullopt;
     if (wanted && !wanted->range.contains(*run.internalOhm)) {
-        parts.push_back(Said("judge.inside", {{"shown", quantityText(*run.internalOhm, Unit::Ohm)},
-                                              {"wanted", quantityText(wanted->value, Unit::Ohm,
-                                                                      wanted->range)}}));
+        parts.push_back(
+            Said("judge.inside", {{"shown", quantityText(*run.internalOhm, Unit::Ohm)},
+                                  {"wanted", quantityText(wanted->value, Unit::Ohm, wanted->range)}}));
     }
 }
 

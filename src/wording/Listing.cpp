@@ -9,8 +9,7 @@ std::string joined(const std::vector<std::string>& names, const char* last) {
     std::string list;
     for (std::size_t i = 0; i < names.size(); ++i) {
         const bool atEnd = i > 0 && i + 1 == names.size();
-        list = i == 0 ? names[i]
-                      : text({atEnd ? last : "list.next", {{"before", list}, {"name", names[i]}}});
+        list = i == 0 ? names[i] : text({atEnd ? last : "list.next", {{"before", list}, {"name", names[i]}}});
     }
     return list;
 }

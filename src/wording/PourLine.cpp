@@ -1,9 +1,9 @@
 #include "wording/PourLine.h"
 
-#include "wording/Texts.h"
 #include "core/chemistry/NameLookup.h"
 #include "quantity/Letters.h"
 #include "wording/Quantities.h"
+#include "wording/Texts.h"
 
 #include <algorithm>
 #include <utility>

@@ -1,5 +1,6 @@
 #include "wording/ScreenText.h"
 
+#include "wording/ExplainText.h"
 #include "wording/FindingText.h"
 #include "wording/PartText.h"
 #include "wording/Quantities.h"
@@ -21,8 +22,7 @@ Said sideSaid(const Catalogue& catalogue, const design::Cell& cell, const cell::
     return {"screen.side",
             {{"material", catalogue.materials[cell.electrode(side).material].name},
              {"volts", quantityText(result.restVolts, explain::Unit::Volt)},
-             {"does", result.couple.branch == chemistry::Branch::Anodic ? reaction.anodicName
-                                                                         : reaction.cathodicName}}};
+             {"does", deedText(reaction, result.couple.branch)}}};
 }
 
 std::vector<Said> powerSaid(const design::Cell& cell, const cell::Evaluation& evaluation) {
@@ -33,8 +33,8 @@ std::vector<Said> powerSaid(const design::Cell& cell, const cell::Evaluation& ev
     if (most == shares.end()) {
         return {Said("screen.resistance", {{"ohms", ohms}})};
     }
-    return {Said("screen.resistance-mostly",
-                 {{"ohms", ohms}, {"part", partText(most->part, cell.twoLiquids)}})};
+    return {
+        Said("screen.resistance-mostly", {{"ohms", ohms}, {"part", partText(most->part, cell.twoLiquids)}})};
 }
 
 std::vector<Said> lifeSaid(const Catalogue& catalogue, const design::Cell& cell,

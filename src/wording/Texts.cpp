@@ -56,7 +56,10 @@ std::string pseudo(const std::string& pattern) {
     int depth = 0;
     int letters = 0;
     const auto pad = [&] {
-        result.append(static_cast<std::size_t>(letters * 2 / 5), '~');
+        constexpr int kWord = 6; // so that it wraps as words do
+        for (int i = 0; i < letters * 2 / 5; ++i) {
+            result += i % kWord == kWord - 1 ? ' ' : '~';
+        }
         letters = 0;
     };
     std::size_t kept = 0; // characters still to be left alone

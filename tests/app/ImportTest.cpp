@@ -63,7 +63,8 @@ TEST_F(ImportTest, CancelWhileReadingLeavesNothing) {
 }
 
 TEST_F(ImportTest, CancelWhileStoringLeavesNothing) {
-    choose(rows(120'000));
+    choose(rows(400'000));
+    ASSERT_TRUE(QTest::qWaitFor([&] { return add()->isEnabled(); }, 8000));
     const auto history = m_bench->store().history().size();
     QTest::mouseClick(add(), Qt::LeftButton);
     ASSERT_TRUE(m_bench->runImport().isBusy());

@@ -1,7 +1,7 @@
 // Every text the sources name is in data/texts, and nothing is there that no source names.
+#include "wording/Texts.h"
 #include "core/findings/FindingKind.h"
 #include "tests/support/Samples.h"
-#include "wording/Texts.h"
 
 #include <gtest/gtest.h>
 #include <regex>
@@ -56,8 +56,7 @@ std::set<std::string> windowTexts() {
     for (const auto& [path, text] : sourcesOf("src/app")) {
         for (auto match = std::sregex_iterator(text.begin(), text.end(), opening);
              match != std::sregex_iterator(); ++match) {
-            texts.insert(
-                literalsAt(text, static_cast<std::size_t>(match->position()) + match->str().size()));
+            texts.insert(literalsAt(text, static_cast<std::size_t>(match->position()) + match->str().size()));
         }
     }
     return texts;
@@ -79,8 +78,8 @@ TEST(TextsTable, HoldsEveryStringOfTheWindowAndNoOther) {
 
 /// Ids whose ends are made: of choices and fields of a file, of kinds of records.
 bool isMade(const std::string& id) {
-    for (const char* family : {"window.", "field.", "choice.", "change.on.", "change.off.", "command.",
-                               "finding."}) {
+    for (const char* family :
+         {"window.", "field.", "choice.", "change.on.", "change.off.", "command.", "finding.",      "explain."}) {
         if (id.starts_with(family)) {
             return true;
         }
@@ -111,6 +110,21 @@ TEST(TextsTable, HoldsEveryIdTheSourcesNameAndNoOther) {
     }
     for (const std::string& id : table.ids()) {
         EXPECT_TRUE(isMade(id) || named.contains(id)) << "no source names " << id;
+    }
+}
+
+TEST(TextsTable, NamesNoWordsOfExplanationsThatNoSourceOrDataHolds) {
+    std::string all;
+    for (const char* folder : {"src/core", "data/catalogue"}) {
+        for (const auto& entry : fs::recursive_directory_iterator(test::sourceDir() / folder)) {
+            all += entry.is_regular_file() ? test::readText(entry.path()) : std::string();
+        }
+    }
+    all = std::regex_replace(all, std::regex("\"\\s+\""), "");
+    for (const std::string& id : wording::Texts::english().ids()) {
+        if (id.starts_with("explain.")) {
+            EXPECT_NE(all.find(id.substr(8)), std::string::npos) << id;
+        }
     }
 }
 

@@ -58,8 +58,8 @@ void FileActions::saveCopy() {
         return;
     }
     const QString name = QFileInfo(m_bench.store().path()).completeBaseName();
-    const QString path =
-        m_bench.services().chooseSave(tr("Save a copy of the notebook"), tr("%1 copy").arg(name) + QStringLiteral(".anodex"));
+    const QString path = m_bench.services().chooseSave(tr("Save a copy of the notebook"),
+                                                       tr("%1 copy").arg(name) + QStringLiteral(".anodex"));
     if (!path.isEmpty()) {
         m_bench.files().saveCopy(path);
     }

@@ -1,7 +1,7 @@
 #include "app/frame/Rail.h"
 
-#include "app/widgets/Listed.h"
 #include "app/widgets/Draw.h"
+#include "app/widgets/Listed.h"
 #include "wording/FindingText.h"
 #include "wording/PartText.h"
 #include "wording/Quantities.h"
@@ -180,10 +180,11 @@ double Rail::addRow(std::vector<PictureItem>& items, const Row& row, double y) c
     item.area = box;
     item.role = QAccessible::Button;
     item.name = row.name;
-    item.value = listed({row.valueText, row.rangeText.isEmpty() ? QString() : tr("between %1").arg(row.rangeText),
-                         !row.measured ? QString()
-                         : row.atLeast ? tr("at least %1 so far").arg(row.measuredText)
-                                       : tr("measured %1").arg(row.measuredText)});
+    item.value =
+        listed({row.valueText, row.rangeText.isEmpty() ? QString() : tr("between %1").arg(row.rangeText),
+                !row.measured ? QString()
+                : row.atLeast ? tr("at least %1 so far").arg(row.measuredText)
+                              : tr("measured %1").arg(row.measuredText)});
     item.tooltip = tr("%1: %2. Click to see how it was found.").arg(item.name, item.value);
     item.opens = row.key;
     item.paint = [this, row, box](QPainter& painter) { paintRow(painter, row, box); };

@@ -6,6 +6,7 @@
 #include <QDir>
 #include <QFile>
 #include <QFileInfo>
+#include <QTemporaryDir>
 #include <array>
 #include <unistd.h>
 
@@ -57,9 +58,10 @@ void NotebookFiles::connectJobs() {
                     emit refused(problem);
                 } else if (open(fresh, false)) {
                     m_services.log->recovered("rescue");
-                    emit said(lost.isEmpty()
-                                  ? tr("Everything was rescued into %1").arg(fresh)
-                                  : tr("Rescued into %1. Lost: %2").arg(fresh, lost.join(QStringLiteral("; "))));
+                    emit said(
+                        lost.isEmpty()
+                            ? tr("Everything was rescued into %1").arg(fresh)
+                            : tr("Rescued into %1. Lost: %2").arg(fresh, lost.join(QStringLiteral("; "))));
                 }
             });
     connect(&m_jobs, &FileJobs::restored, this,
@@ -136,11 +138,11 @@ void NotebookFiles::letGo() {
 }
 
 bool NotebookFiles::openDemo(const QString& resource) {
-    static int copies = 0;
-    const QString folder =
-        QDir::tempPath() + QStringLiteral("/anodex-demo-%1-%2").arg(getpid()).arg(++copies);
+    QTemporaryDir fresh(QDir::tempPath() + QStringLiteral("/anodex-demo-XXXXXX"));
+    fresh.setAutoRemove(false); // it goes when the notebook is let go of
+    const QString folder = fresh.path();
     const QString path = folder + QStringLiteral("/demo.anodex");
-    if (!QDir().mkpath(folder) || !QFile::copy(resource, path) ||
+    if (!fresh.isValid() || !QFile::copy(resource, path) ||
         !QFile::setPermissions(path, QFile::ReadOwner | QFile::WriteOwner)) {
         emit refused(tr("The demo could not be copied to %1; check that the disk has room").arg(path));
         return false;

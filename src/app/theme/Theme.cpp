@@ -75,7 +75,7 @@ QString styleSheet(const Colours& c) {
         QProgressBar { background: %3; border: 1px solid %4; border-radius: 4px; text-align: center; }
         QProgressBar::chunk { background: %5; }
         #card { background: %3; border: 1px solid %4; border-radius: 6px; }
-        #faint, #importState { color: %7; }
+        #faint, #importState, #entrySources { color: %7; }
     )")
         .arg(c.ink.name(), c.paper.name(), c.sheet.name(), c.rule.name(), c.negative.name(), c.focus.name(),
              c.faint.name());

@@ -1,6 +1,7 @@
 #include "app/widgets/ExplainPanel.h"
 
 #include "app/theme/Theme.h"
+#include "wording/ExplainText.h"
 #include "wording/PartText.h"
 #include "wording/Quantities.h"
 
@@ -74,13 +75,13 @@ ExplainPanel::ExplainPanel(QWidget* parent)
 void ExplainPanel::fill(QTreeWidgetItem* parent, const explain::Explanation& explanation, int depth) {
     QStringList how;
     if (!explanation.formula.empty()) {
-        how << QString::fromStdString(explanation.formula);
+        how << QString::fromStdString(wording::explained(explanation.formula));
     }
     for (const std::string& source : explanation.sources) {
-        how << QString::fromStdString(source);
+        how << QString::fromStdString(wording::explained(source));
     }
     auto* row = parent != nullptr ? new QTreeWidgetItem(parent) : new QTreeWidgetItem(m_tree);
-    row->setText(0, prettySymbol(explanation.symbol));
+    row->setText(0, prettySymbol(wording::explained(explanation.symbol)));
     row->setText(1, valueText(explanation));
     row->setText(2, how.join(QStringLiteral("\n")));
     row->setToolTip(2, how.join(QStringLiteral("\n")));
@@ -93,13 +94,13 @@ void ExplainPanel::fill(QTreeWidgetItem* parent, const explain::Explanation& exp
 void ExplainPanel::open(const QString& title, const explain::Explanation& explanation, const QPoint& near) {
     m_back = QApplication::focusWidget();
     m_title->setText(title + QStringLiteral("  ") + valueText(explanation));
-    m_formula->setText(QString::fromStdString(explanation.formula));
+    m_formula->setText(QString::fromStdString(wording::explained(explanation.formula)));
     m_formula->setVisible(!explanation.formula.empty());
     m_tree->clear();
     for (const std::string& source : explanation.sources) {
         auto* row = new QTreeWidgetItem(m_tree);
         row->setText(0, tr("source"));
-        row->setText(2, QString::fromStdString(source));
+        row->setText(2, QString::fromStdString(wording::explained(source)));
     }
     for (const explain::Explanation& input : explanation.inputs) {
         fill(nullptr, input, 0);

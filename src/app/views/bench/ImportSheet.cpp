@@ -1,7 +1,7 @@
 #include "app/views/bench/ImportSheet.h"
 
-#include "app/widgets/Listed.h"
 #include "app/widgets/CurvePlot.h"
+#include "app/widgets/Listed.h"
 #include "quantity/Units.h"
 #include "wording/CsvText.h"
 #include "wording/ErrorText.h"
@@ -338,8 +338,8 @@ void ImportSheet::showRun(tl::expected<formats::CsvRun, formats::CsvError> run) 
     m_run = std::move(*run);
     const auto& samples = m_run->samples;
     QStringList state{tr("%1 readings over %2")
-                        .arg(samples.size())
-                        .arg(q(wording::durationText(samples.seconds.back() - samples.seconds.front())))};
+                          .arg(samples.size())
+                          .arg(q(wording::durationText(samples.seconds.back() - samples.seconds.front())))};
     if (m_run->rowsSkipped > 0) {
         state << tr("%1 rows could not be read, the first on line %2")
                      .arg(m_run->rowsSkipped)

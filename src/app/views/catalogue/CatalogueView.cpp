@@ -99,7 +99,7 @@ QWidget* CatalogueView::makeEntry() {
     m_title = new QLabel(side);
     m_title->setFont(Theme::font(1.3, true));
     m_sources = new QLabel(side);
-    m_sources->setObjectName(QStringLiteral("faint"));
+    m_sources->setObjectName(QStringLiteral("entrySources"));
     m_sources->setWordWrap(true);
     m_text = new QPlainTextEdit(side);
     m_text->setObjectName(QStringLiteral("catalogueText"));

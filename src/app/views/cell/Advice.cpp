@@ -1,7 +1,7 @@
 #include "app/views/cell/Advice.h"
 
-#include "app/widgets/Listed.h"
 #include "app/widgets/Draw.h"
+#include "app/widgets/Listed.h"
 #include "wording/ChangeText.h"
 #include "wording/FindingText.h"
 #include "wording/Quantities.h"
@@ -127,7 +127,8 @@ PictureItem Advice::row(std::size_t index, const QRectF& area) const {
         tr("%1: %2. Click to make it so; undo brings this design back.").arg(item.name, item.value);
     if (change.danger) {
         item.tooltip += QStringLiteral("\n") + q(wording::findingText(*change.danger).text);
-        item.value = listed({item.value, tr("new danger: %1").arg(q(wording::findingText(*change.danger).title))});
+        item.value =
+            listed({item.value, tr("new danger: %1").arg(q(wording::findingText(*change.danger).title))});
     }
     item.paint = [=, this, name = item.name, worth = gain(change),
                   danger = change.danger](QPainter& painter) {

@@ -12,7 +12,7 @@ namespace {
 
 constexpr double kPowderKg = 1e-3;
 
-QString say(const char* text) {
+QString tr(const char* text) {
     return QCoreApplication::translate("PartChoices", text);
 }
 
@@ -43,9 +43,9 @@ bool canCollect(const chemistry::Material& material) {
 }
 
 void addCollectors(QMenu& menu, Workbench& bench, design::Side side) {
-    QMenu* list = menu.addMenu(say("Collector"));
+    QMenu* list = menu.addMenu(tr("Collector"));
     const auto& now = bench.draft().design().electrode(side).collector;
-    addChoice(*list, bench, say("None"), !now,
+    addChoice(*list, bench, tr("None"), !now,
               [side](design::CellDesign& design) { design.electrode(side).collector.reset(); });
     for (const chemistry::Material& material : bench.catalogue().materials) {
         if (canCollect(material)) {
@@ -58,9 +58,9 @@ void addCollectors(QMenu& menu, Workbench& bench, design::Side side) {
 }
 
 void addPowders(QMenu& menu, Workbench& bench, design::Side side) {
-    QMenu* list = menu.addMenu(say("Powder mixed in"));
+    QMenu* list = menu.addMenu(tr("Powder mixed in"));
     const auto& now = bench.draft().design().electrode(side).additives;
-    addChoice(*list, bench, say("None"), now.empty(),
+    addChoice(*list, bench, tr("None"), now.empty(),
               [side](design::CellDesign& design) { design.electrode(side).additives.clear(); });
     for (const chemistry::Material& material : bench.catalogue().materials) {
         if (material.specificAreaM2PerKg <= 0.0) {
@@ -69,7 +69,7 @@ void addPowders(QMenu& menu, Workbench& bench, design::Side side) {
         const bool taken = std::any_of(now.begin(), now.end(), [&](const auto& additive) {
             return additive.material.id == material.id;
         });
-        addChoice(*list, bench, say("1 g %1").arg(q(material.name)), taken,
+        addChoice(*list, bench, tr("1 g %1").arg(q(material.name)), taken,
                   [side, taken, name = design::namedAs(material)](design::CellDesign& design) {
                       auto& additives = design.electrode(side).additives;
                       if (taken) {
@@ -84,7 +84,7 @@ void addPowders(QMenu& menu, Workbench& bench, design::Side side) {
 }
 
 void addPlaces(QMenu& menu, Workbench& bench) {
-    QMenu* list = menu.addMenu(say("Where it stands"));
+    QMenu* list = menu.addMenu(tr("Where it stands"));
     struct Place {
         const char* words;
         bool outdoors;
@@ -104,11 +104,11 @@ void addPlaces(QMenu& menu, Workbench& bench) {
         wanted.roomM3 = place.roomM3;
         wanted.airChangesPerSecond =
             place.changesPerHour ? std::optional(*place.changesPerHour * kPerHour) : std::nullopt;
-        addChoice(*list, bench, say(place.words), wanted == now,
+        addChoice(*list, bench, tr(place.words), wanted == now,
                   [wanted](design::CellDesign& design) { design.place = wanted; });
     }
     list->addSeparator();
-    addChoice(*list, bench, say("A flame or sparks are near"), now.flame,
+    addChoice(*list, bench, tr("A flame or sparks are near"), now.flame,
               [](design::CellDesign& design) { design.place.flame = !design.place.flame; });
 }
 
@@ -131,7 +131,7 @@ void addElectrodeChoices(QMenu& menu, Workbench& bench, design::Side side) {
 
 void addSeparatorChoices(QMenu& menu, Workbench& bench) {
     const auto& now = bench.draft().design().separator;
-    addChoice(menu, bench, say("Nothing between"), !now,
+    addChoice(menu, bench, tr("Nothing between"), !now,
               [](design::CellDesign& design) { design.separator.reset(); });
     for (const chemistry::SeparatorMaterial& separator : bench.catalogue().separators) {
         addChoice(menu, bench, q(separator.name), now && now->material.id == separator.id,
@@ -142,9 +142,9 @@ void addSeparatorChoices(QMenu& menu, Workbench& bench) {
 }
 
 void addVesselChoices(QMenu& menu, Workbench& bench) {
-    QMenu* cases = menu.addMenu(say("Case"));
+    QMenu* cases = menu.addMenu(tr("Case"));
     const design::Named& now = bench.draft().design().caseMaterial;
-    addChoice(*cases, bench, say("Not said"), now.empty(),
+    addChoice(*cases, bench, tr("Not said"), now.empty(),
               [](design::CellDesign& design) { design.caseMaterial = {}; });
     for (const chemistry::CaseMaterial& material : bench.catalogue().cases) {
         addChoice(
@@ -152,9 +152,9 @@ void addVesselChoices(QMenu& menu, Workbench& bench) {
             [name = design::namedAs(material)](design::CellDesign& design) { design.caseMaterial = name; });
     }
     addPlaces(menu, bench);
-    addChoice(menu, bench, say("Tight lid"), bench.draft().design().closed,
+    addChoice(menu, bench, tr("Tight lid"), bench.draft().design().closed,
               [](design::CellDesign& design) { design.closed = !design.closed; });
-    addChoice(menu, bench, say("Liquid is stirred or pumped"), bench.draft().design().stirred,
+    addChoice(menu, bench, tr("Liquid is stirred or pumped"), bench.draft().design().stirred,
               [](design::CellDesign& design) { design.stirred = !design.stirred; });
 }
 

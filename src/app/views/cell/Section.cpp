@@ -1,9 +1,9 @@
 #include "app/views/cell/Section.h"
 
-#include "app/widgets/Listed.h"
 #include "app/views/cell/AirChoices.h"
 #include "app/views/cell/SectionRuler.h"
 #include "app/widgets/Draw.h"
+#include "app/widgets/Listed.h"
 #include "app/widgets/NumberField.h"
 #include "wording/Quantities.h"
 
@@ -164,7 +164,8 @@ QStringList Section::besides(const design::Electrode& electrode) const {
     }
     for (const design::ElectrodeAdditive& additive : electrode.additives) {
         text << tr("with %1 g %2")
-                    .arg(q(wording::numberText(additive.massKg * 1e3, 2)), q(materials[additive.material].name));
+                    .arg(q(wording::numberText(additive.massKg * 1e3, 2)),
+                         q(materials[additive.material].name));
     }
     if (electrode.collector) {
         text << tr("on %1").arg(q(materials[*electrode.collector].name));
@@ -192,7 +193,8 @@ void Section::addElectrode(std::vector<PictureItem>& items, design::Side side) c
         }
     }
     item.value = listed(value + besides(electrode));
-    item.tooltip = item.name + QStringLiteral("\n") + item.value + QStringLiteral("\n") + tr("Click for air and other choices.");
+    item.tooltip = item.name + QStringLiteral("\n") + item.value + QStringLiteral("\n") +
+                   tr("Click for air and other choices.");
     const QRectF behind = m_layout.behind(side);
     const QRectF caption = negative
                                ? QRectF(2, Theme::em(0.2), width() / 2.0 - 4, Theme::em(2.6))

@@ -1,7 +1,7 @@
 #include "app/views/cell/Strips.h"
 
-#include "app/widgets/Listed.h"
 #include "app/widgets/Draw.h"
+#include "app/widgets/Listed.h"
 #include "wording/PartText.h"
 #include "wording/Quantities.h"
 

@@ -1,11 +1,12 @@
 #include "app/views/couple/ChargeLadder.h"
 
-#include "app/widgets/Listed.h"
 #include "app/views/couple/ChargeWindow.h"
 #include "app/views/couple/VoltAxis.h"
 #include "app/widgets/Draw.h"
+#include "app/widgets/Listed.h"
 #include "core/base/Fault.h"
 #include "wording/ChargeText.h"
+#include "wording/ExplainText.h"
 #include "wording/PartText.h"
 #include "wording/Quantities.h"
 
@@ -178,7 +179,7 @@ void ChargeLadder::addRung(std::vector<PictureItem>& items, const Rung& rung) co
     item.id = QStringLiteral("charge:%1:%2").arg(static_cast<int>(rung.side)).arg(rung.reaction.reaction);
     item.area = label;
     item.role = QAccessible::StaticText;
-    item.name = q(isPlus(rung.side) ? law.anodicName : law.cathodicName);
+    item.name = q(wording::deedText(law, branchAt(rung.side)));
     item.value = tr("%1 of the current, %2").arg(percent(rung.share), fate);
     item.tooltip = item.name + QStringLiteral("\n") + q(wording::prettyEquation(law.equation)) +
                    QStringLiteral("\n") + item.value;
@@ -300,7 +301,7 @@ QString ChargeLadder::instead() const {
                          [](const charge::ChargeReaction& r) { return r.fate == charge::Fate::Lost; });
         if (first != reactions.end() && first->amps > 0.0) {
             const chemistry::Reaction& law = m_bench.catalogue().reactions[first->reaction];
-            what << q(isPlus(side) ? law.anodicName : law.cathodicName);
+            what << q(wording::deedText(law, branchAt(side)));
         }
     }
     return listed(what);

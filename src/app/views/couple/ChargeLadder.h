@@ -54,6 +54,10 @@ private:
     void addAnswer(std::vector<PictureItem>& items) const;
     void paintAxis(QPainter& painter) const;
     [[nodiscard]] bool isPlus(design::Side side) const;
+    /// Which way reactions are driven there.
+    [[nodiscard]] chemistry::Branch branchAt(design::Side side) const {
+        return isPlus(side) ? chemistry::Branch::Anodic : chemistry::Branch::Cathodic;
+    }
     [[nodiscard]] QString instead() const;
     [[nodiscard]] double yOf(double volts) const;
     [[nodiscard]] double columnX(design::Side side) const;

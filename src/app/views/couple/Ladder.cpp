@@ -2,6 +2,7 @@
 
 #include "app/views/couple/VoltAxis.h"
 #include "app/widgets/Draw.h"
+#include "wording/ExplainText.h"
 #include "wording/PartText.h"
 #include "wording/Quantities.h"
 
@@ -121,7 +122,8 @@ std::vector<Ladder::Rung> Ladder::rungsOf(design::Side side) const {
         const bool anodic = rung.working        ? result.couple.branch == chemistry::Branch::Anodic
                             : entry.amps == 0.0 ? side == design::Side::Negative
                                                 : entry.amps > 0.0;
-        rung.name = q(anodic ? reaction.anodicName : reaction.cathodicName);
+        rung.name =
+            q(wording::deedText(reaction, anodic ? chemistry::Branch::Anodic : chemistry::Branch::Cathodic));
         rung.equation = q(wording::prettyEquation(reaction.equation));
         if (entry.blocked == electrode::Blocked::Film) {
             rung.why = tr("blocked: not at this pH");

@@ -1,7 +1,7 @@
 #include "app/views/judge/Ledger.h"
 
-#include "app/widgets/Listed.h"
 #include "app/widgets/Draw.h"
+#include "app/widgets/Listed.h"
 #include "core/record/Expect.h"
 #include "core/run/ExplainRun.h"
 #include "wording/Quantities.h"

@@ -211,8 +211,8 @@ void Timeline::addBranch(std::vector<PictureItem>& items, const Column& from, co
     constexpr std::size_t kAll = 100;
     item.value = q(wording::text(wording::changeSaid(before, after, kAll)));
     if (wording::changesBetween(before, after).size() > 1) {
-        item.tooltip =
-            item.value + QStringLiteral("\n") + tr("Several things changed at once: the next result cannot be credited to one.");
+        item.tooltip = item.value + QStringLiteral("\n") +
+                       tr("Several things changed at once: the next result cannot be credited to one.");
     } else {
         item.tooltip = item.value;
     }

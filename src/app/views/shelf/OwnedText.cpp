@@ -190,7 +190,8 @@ std::vector<OwnedThing> thingsOn(const shelf::Shelf& shelf) {
     const auto add = [&](Kind kind, std::size_t index, const std::string& name, QString amount,
                          const std::optional<double>& price) {
         if (price) {
-            amount = listed({amount, tr("for %1").arg(QString::fromStdString(wording::numberText(*price, 4)))});
+            amount =
+                listed({amount, tr("for %1").arg(QString::fromStdString(wording::numberText(*price, 4)))});
         }
         things.push_back({kind, index, QString::fromStdString(name), std::move(amount)});
     };

@@ -1,7 +1,7 @@
 #include "app/views/shelf/Ranking.h"
 
-#include "app/widgets/Listed.h"
 #include "app/widgets/Draw.h"
+#include "app/widgets/Listed.h"
 #include "wording/FindingText.h"
 #include "wording/Quantities.h"
 

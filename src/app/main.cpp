@@ -9,8 +9,10 @@
 #include <QApplication>
 #include <QCommandLineParser>
 #include <QFileInfo>
+#include <QIcon>
 #include <QLocale>
 #include <QSettings>
+#include <QStandardPaths>
 #include <QTimer>
 #include <cstdio>
 
@@ -43,6 +45,8 @@ int main(int argc, char** argv) {
     }
     app::Application application(argc, argv);
     QApplication::setApplicationName(QStringLiteral("Anodex"));
+    QGuiApplication::setDesktopFileName(QStringLiteral("anodex"));
+    QApplication::setWindowIcon(QIcon(QStringLiteral(":/icons/anodex.svg")));
     QCommandLineParser parser;
     parser.addHelpOption();
     const QCommandLineOption demo(QStringLiteral("demo"), QStringLiteral("Open the demo notebook"));
@@ -52,6 +56,14 @@ int main(int argc, char** argv) {
     parser.addPositionalArgument(QStringLiteral("notebook"), QStringLiteral("*.anodex"));
     parser.process(application);
 
+    const QStringList files = parser.positionalArguments();
+    app::OneWindow one(QStandardPaths::writableLocation(QStandardPaths::RuntimeLocation) +
+                       QStringLiteral("/anodex.socket"));
+    const app::OneWindow::Wish wish{files.isEmpty() ? QString() : QFileInfo(files.front()).absoluteFilePath(),
+                                    parser.isSet(demo)};
+    if (!parser.isSet(quit) && one.handOver(wish)) {
+        return 0;
+    }
     // A language there is no folder for in data/texts leaves English.
     const QString asked = qEnvironmentVariable("ANODEX_LANGUAGE", QLocale::system().name());
     if (!wording::Texts::use(asked.toStdString())) {
@@ -75,18 +87,17 @@ int main(int argc, char** argv) {
     application.setFaulted([&](const QString& text) { window.strip()->refuse(text); });
     window.show();
     QSettings settings(services.settingsFile, QSettings::IniFormat);
-    const QStringList files = parser.positionalArguments();
     const QString last = settings.value(QStringLiteral("lastNotebook")).toString();
     if (parser.isSet(demo)) {
         window.openDemo();
     } else if (!files.isEmpty() || QFileInfo::exists(last)) {
-        if (bench.files().open(files.isEmpty() ? last : files.front(), false)) {
-            const QString station = bench.store().remembered(QStringLiteral("station"));
-            window.showStation(station.isEmpty() ? QStringLiteral("notebook") : station);
-        }
+        window.openNotebook(files.isEmpty() ? last : files.front());
     }
     if (parser.isSet(quit)) {
         QTimer::singleShot(0, &application, &QCoreApplication::quit);
+    } else {
+        QObject::connect(&one, &app::OneWindow::wished, &window, &app::MainWindow::grant);
+        one.listen(); // without a socket every start has a window of its own
     }
     const int result = QApplication::exec();
     application.setFaulted({});

@@ -1,6 +1,7 @@
 #include "cli/AnalyseCommand.h"
 
 #include "cli/CellInput.h"
+#include "cli/Command.h"
 #include "core/cell/Evaluation.h"
 #include "core/run/RunAnalysis.h"
 #include "formats/run/RunCsv.h"
@@ -219,6 +220,31 @@ Json analyseFile(const chemistry::Catalogue& catalogue, const AnalyseRequest& re
     }
     json["read_as"] = run.readAs;
     return json;
+}
+
+Command analyseCommand() {
+    return {"analyse",
+            "What a recorded run delivered",
+            {{"RUN", "file", "Text with columns", true},
+             {"--cell", "CELL", "The cell it was recorded on"},
+             {"--time", "COLUMN", "The column of time, by name or number"},
+             {"--voltage", "COLUMN", "The column of voltage"},
+             {"--current", "COLUMN", "The column of current, or none"},
+             {"--unit", "UNITS", "Units, as in voltage=mV,time=ms,current=mV/0.1ohm"},
+             {"--sign", "SIGN", "What a positive current means: charge or discharge"},
+             {"--date-order", "ORDER", "year-first, day-first or month-first"},
+             {"--interval", "TIME", "Time between rows of a file that has none, as in 10s"},
+             {"--decimal", "MARK", "comma or point"},
+             {"--zone", "ZONE", "Time zone of stamps, as in Europe/Berlin (UTC)"}},
+            [](const Call& call) -> int {
+                print(call.console(),
+                      analyseFile(call.catalogue(),
+                                  {call.text("RUN"), call.text("--cell"), call.text("--time"),
+                                   call.text("--voltage"), call.text("--current"), call.text("--unit"),
+                                   call.text("--sign"), call.text("--date-order"), call.text("--interval"),
+                                   call.text("--decimal"), call.text("--zone")}));
+                return kGood;
+            }};
 }
 
 } // namespace anodex::cli

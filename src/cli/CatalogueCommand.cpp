@@ -1,5 +1,6 @@
 #include "cli/CatalogueCommand.h"
 
+#include "cli/Command.h"
 #include "wording/FindingText.h"
 
 #include <cmath>
@@ -238,6 +239,17 @@ Json listCatalogue(const Catalogue& catalogue, const std::string& kind) {
                        "reactions, species or rules"};
     }
     return {{"kind", kind}, {"entries", entries}};
+}
+
+Command catalogueCommand() {
+    return {"catalogue",
+            "The entries of one kind",
+            {{"KIND", "kind",
+              "substances, liquids, materials, separators, cases, reactions, species or rules", true}},
+            [](const Call& call) -> int {
+                print(call.console(), listCatalogue(call.catalogue(), call.text("KIND")));
+                return kGood;
+            }};
 }
 
 } // namespace anodex::cli

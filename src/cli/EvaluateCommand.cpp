@@ -2,6 +2,8 @@
 
 #include "cli/CellInput.h"
 #include "cli/ChargeReport.h"
+#include "cli/Command.h"
+#include "cli/EvaluateText.h"
 #include "core/cell/Doubt.h"
 #include "core/findings/Findings.h"
 #include "wording/FindingText.h"
@@ -155,6 +157,26 @@ Json evaluateCell(const Catalogue& catalogue, const EvaluateRequest& request) {
     }
     json["assumed"] = assumedJson(cell);
     return json;
+}
+
+Command evaluateCommand() {
+    return {"evaluate",
+            "What the model says about a cell file",
+            {{"CELL", "*.cell.json", "The cell file", true},
+             {"--current", "AMPERES", "Also the losses at this current"},
+             {"--curve", "POINTS", "Points of the curve, 2 or more (200)"},
+             {"--samples", "WORLDS", "Worlds for the ranges; 0 leaves them out (200)"}},
+            [](const Call& call) -> int {
+                const formats::Json answer = evaluateCell(
+                    call.catalogue(), {call.text("CELL"), call.number("--current"),
+                                       call.count("--curve", 200, 2), call.count("--samples", 200, 0)});
+                if (call.console().json || !call.text("--curve").empty()) {
+                    print(call.console(), answer);
+                } else {
+                    call.console().output << evaluateText(answer);
+                }
+                return kGood;
+            }};
 }
 
 } // namespace anodex::cli

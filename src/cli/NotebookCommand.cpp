@@ -1,5 +1,6 @@
 #include "cli/NotebookCommand.h"
 
+#include "cli/Command.h"
 #include "notebook/Copies.h"
 #include "wording/ErrorText.h"
 
@@ -95,6 +96,24 @@ NotebookReport inspectNotebook(const std::string& path, const std::string& verb,
     report.json = {{"ok", problems.empty()}, {"counts", countsJson(*counts)}, {"problems", problems}};
     report.exit = problems.empty() ? kGood : kWrongInput;
     return report;
+}
+
+Command notebookCommand() {
+    return {
+        "notebook",
+        "Looks into a notebook file",
+        {{"FILE", "*.anodex", "The notebook", true},
+         {"VERB", "verb", "info, check, copy OUT, rescue OUT or restore BACKUP", true},
+         {"OTHER", "file", "The other file, where the verb has one"}},
+        [](const Call& call) -> int {
+            const std::string& path = call.text("FILE");
+            const NotebookReport report = inspectNotebook(path, call.text("VERB"), call.text("OTHER"));
+            print(call.console(), report.json);
+            if (report.exit != kGood) {
+                throw Stop{report.exit, path + ": the notebook is damaged; open a copy of it or its backup"};
+            }
+            return kGood;
+        }};
 }
 
 } // namespace anodex::cli

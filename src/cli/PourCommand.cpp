@@ -1,5 +1,6 @@
 #include "cli/PourCommand.h"
 
+#include "cli/Command.h"
 #include "wording/PourLine.h"
 
 namespace anodex::cli {
@@ -32,6 +33,16 @@ Json readPourLine(const chemistry::Catalogue& catalogue, const std::string& text
         json["pours"].push_back(pourJson(std::get<wording::Pour>(read)));
     }
     return json;
+}
+
+Command pourCommand() {
+    return {"pour",
+            "What the pour line understands of a text",
+            {{"TEXT", "text", "As typed beside a liquid", true}},
+            [](const Call& call) -> int {
+                print(call.console(), readPourLine(call.catalogue(), call.text("TEXT")));
+                return kGood;
+            }};
 }
 
 } // namespace anodex::cli

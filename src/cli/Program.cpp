@@ -1,18 +1,10 @@
 #include "cli/Program.h"
 
-#include "cli/AnalyseCommand.h"
-#include "cli/CatalogueCommand.h"
-#include "cli/EvaluateCommand.h"
-#include "cli/EvaluateText.h"
-#include "cli/NotebookCommand.h"
+#include "cli/Command.h"
 #include "cli/OneLine.h"
-#include "cli/PourCommand.h"
-#include "cli/ReadCommand.h"
-#include "cli/ScreenCommand.h"
-#include "cli/SolutionCommand.h"
 #include "core/chemistry/NameLookup.h"
 #include "wording/ErrorText.h"
-#include "wording/TypedValue.h"
+#include "wording/Listing.h"
 
 #include <CLI/CLI.hpp>
 #include <algorithm>
@@ -23,157 +15,41 @@ namespace {
 
 constexpr const char* kNotBuiltYet[] = {"mix",      "simulate", "pack",   "sheet", "record",
                                         "protocol", "schema",   "export", "import"};
-constexpr const char* kCommands[] = {"evaluate", "solution", "analyse", "catalogue",
-                                     "screen",   "read",     "pour",    "notebook"};
 
-/// CLI11 reads numbers with the C library, which follows the locale; ours never does.
-std::optional<double> numberOption(const std::string& name, const std::string& text) {
-    if (text.empty()) {
-        return std::nullopt;
-    }
-    const wording::TypedValue value = wording::typedValue(text, wording::Dimension::Ampere, 1.0);
-    if (!value.si) {
-        throw Stop{kUsage, name + ": " +
-                               (value.choices.empty()
-                                    ? "\"" + text + "\" is no number; right would be a number such as 0.05"
-                                    : wording::whichOf(text, value.choices))};
-    }
-    return value.si;
-}
-
-int countOption(const std::string& name, const std::string& text, int fallback, int least) {
-    const auto value = numberOption(name, text);
-    if (!value) {
-        return fallback;
-    }
-    if (*value != std::floor(*value) || *value < least || *value > 1e6) {
-        throw Stop{kUsage, name + ": \"" + text +
-                               "\" does not fit; right would be a whole number of at least " +
-                               std::to_string(least) + " and at most 1000000"};
-    }
-    return static_cast<int>(*value);
-}
-
-struct Arguments {
-    bool json = false;
-    std::string catalogueDirectory;
-    EvaluateRequest evaluate;
-    std::string amps;
-    std::string curve;
-    std::string samples;
-    AnalyseRequest analyse;
-    std::string liquid;
-    std::string kind;
-    std::string notebook;
-    std::string verb;
-    std::string other;
-    std::string text;
-    std::string textCell;
-    ScreenRequest screen;
-    std::string top;
-};
-
-void describe(CLI::App& app, Arguments& arguments) {
-    const auto common = [&](CLI::App* command) {
-        command->add_flag("--json", arguments.json, "Print one JSON document");
-        command->add_option("--catalogue", arguments.catalogueDirectory,
-                            "Folder of catalogue files to use instead");
-        return command;
+void describe(CLI::App& app, const Command& command, bool& json, std::map<std::string, std::string>& values) {
+    CLI::App* sub = app.add_subcommand(command.name, command.help);
+    const auto add = [&](const Option& option) {
+        if (*option.value == '\0') {
+            sub->add_flag(option.name, json, option.help);
+            return;
+        }
+        CLI::Option* added = sub->add_option(option.name, values[option.name], option.help);
+        if (option.name[0] == '-') {
+            added->type_name(option.value);
+        }
+        added->required(option.required);
     };
-    CLI::App* evaluate = common(app.add_subcommand("evaluate", "What the model says about a cell file"));
-    evaluate->add_option("CELL", arguments.evaluate.cellPath, "*.cell.json")->required();
-    evaluate->add_option("--current", arguments.amps, "Also the losses at this current, A");
-    evaluate->add_option("--curve", arguments.curve, "Points of the curve, 2 or more (200)");
-    evaluate->add_option("--samples", arguments.samples, "Worlds for the ranges; 0 leaves them out (200)");
-    CLI::App* solution = common(app.add_subcommand("solution", "What a liquid holds once it has settled"));
-    solution->add_option("LIQUID", arguments.liquid, "*.liquid.json")->required();
-    CLI::App* analyse = common(app.add_subcommand("analyse", "What a recorded run delivered"));
-    analyse->add_option("RUN", arguments.analyse.runPath, "Text with columns")->required();
-    analyse->add_option("--cell", arguments.analyse.cellPath, "The cell it was recorded on");
-    analyse->add_option("--time", arguments.analyse.time, "The column of time, by name or number");
-    analyse->add_option("--voltage", arguments.analyse.voltage, "The column of voltage");
-    analyse->add_option("--current", arguments.analyse.current, "The column of current, or none");
-    analyse->add_option("--unit", arguments.analyse.units,
-                        "Units, as in voltage=mV,time=ms,current=mV/0.1ohm");
-    analyse->add_option("--sign", arguments.analyse.sign,
-                        "What a positive current means: charge or discharge");
-    analyse->add_option("--date-order", arguments.analyse.dateOrder, "year-first, day-first or month-first");
-    analyse->add_option("--interval", arguments.analyse.interval,
-                        "Time between rows of a file that has none, as in 10s");
-    analyse->add_option("--decimal", arguments.analyse.decimal, "comma or point");
-    analyse->add_option("--zone", arguments.analyse.zone, "Time zone of stamps, as in Europe/Berlin (UTC)");
-    CLI::App* catalogue = common(app.add_subcommand("catalogue", "The entries of one kind"));
-    catalogue
-        ->add_option("KIND", arguments.kind,
-                     "substances, liquids, materials, separators, cases, reactions, species, rules")
-        ->required();
-    CLI::App* screen = common(app.add_subcommand("screen", "The best cells from what a shelf holds"));
-    screen->add_option("SHELF", arguments.screen.shelfPath, "*.shelf.json")->required();
-    screen->add_option("--by", arguments.screen.by, "voltage, power, life, cost or safety (voltage)");
-    screen->add_option("--top", arguments.top, "How many to list (20)");
-    CLI::App* notebook = common(app.add_subcommand("notebook", "Looks into a notebook file"));
-    notebook->add_option("FILE", arguments.notebook, "*.anodex")->required();
-    notebook->add_option("VERB", arguments.verb, "info, check, copy OUT, rescue OUT or restore BACKUP")
-        ->required();
-    notebook->add_option("OTHER", arguments.other, "The other file, where the verb has one");
-    CLI::App* read = common(app.add_subcommand("read", "What the entry line understands of a text"));
-    read->add_option("TEXT", arguments.text, "As typed at the bench")->required();
-    read->add_option("--cell", arguments.textCell, "The cell it was read on");
-    CLI::App* pour = common(app.add_subcommand("pour", "What the pour line understands of a text"));
-    pour->add_option("TEXT", arguments.text, "As typed beside a liquid")->required();
-    app.require_subcommand(1);
+    for (const Option& option : command.options) {
+        add(option);
+    }
+    for (const Option& option : commonOptions()) {
+        add(option);
+    }
 }
 
-int dispatch(const CLI::App& app, Arguments& arguments, std::ostream& output) {
-    const Console console{output, arguments.json};
-    if (app.got_subcommand("notebook")) {
-        const NotebookReport report = inspectNotebook(arguments.notebook, arguments.verb, arguments.other);
-        print(console, report.json);
-        if (report.exit != kGood) {
-            throw Stop{report.exit,
-                       arguments.notebook + ": the notebook is damaged; open a copy of it or its backup"};
-        }
-        return kGood;
+std::vector<std::string> commandNames() {
+    std::vector<std::string> names;
+    for (const Command& command : commands()) {
+        names.emplace_back(command.name);
     }
-    const chemistry::Catalogue catalogue = loadCatalogue(arguments.catalogueDirectory);
-    if (app.got_subcommand("evaluate")) {
-        arguments.evaluate.amps = numberOption("--current", arguments.amps);
-        arguments.evaluate.curvePoints = countOption("--curve", arguments.curve, 200, 2);
-        arguments.evaluate.samples = countOption("--samples", arguments.samples, 200, 0);
-        const formats::Json answer = evaluateCell(catalogue, arguments.evaluate);
-        if (console.json || !arguments.curve.empty()) {
-            print(console, answer);
-        } else {
-            output << evaluateText(answer);
-        }
-    } else if (app.got_subcommand("solution")) {
-        print(console, describeSolution(catalogue, arguments.liquid));
-    } else if (app.got_subcommand("analyse")) {
-        print(console, analyseFile(catalogue, arguments.analyse));
-    } else if (app.got_subcommand("read")) {
-        print(console, readLine(catalogue, arguments.text, arguments.textCell));
-    } else if (app.got_subcommand("pour")) {
-        print(console, readPourLine(catalogue, arguments.text));
-    } else if (app.got_subcommand("screen")) {
-        arguments.screen.top = countOption("--top", arguments.top, 20, 1);
-        print(console, screenShelf(catalogue, arguments.screen));
-    } else {
-        print(console, listCatalogue(catalogue, arguments.kind));
-    }
-    return kGood;
+    return names;
 }
-
-} // namespace
-
-namespace {
 
 /// A command nobody knows is named, with the one that was probably meant.
 void refuseUnknown(const std::vector<std::string>& arguments) {
     if (arguments.empty()) {
-        throw Stop{
-            kUsage,
-            "a command is missing; right would be evaluate, solution, analyse, catalogue, screen, read, "
-            "pour or notebook; try --help"};
+        throw Stop{kUsage, "a command is missing; right would be " + wording::choiceOf(commandNames()) +
+                               "; try --help"};
     }
     const std::string& first = arguments.front();
     if (first.starts_with("-")) {
@@ -182,8 +58,9 @@ void refuseUnknown(const std::vector<std::string>& arguments) {
     if (std::find(std::begin(kNotBuiltYet), std::end(kNotBuiltYet), first) != std::end(kNotBuiltYet)) {
         throw Stop{kUsage, first + ": not yet"};
     }
-    if (std::find(std::begin(kCommands), std::end(kCommands), first) == std::end(kCommands)) {
-        const std::string near = chemistry::nearestName(first, {std::begin(kCommands), std::end(kCommands)});
+    const std::vector<std::string> names = commandNames();
+    if (std::find(names.begin(), names.end(), first) == names.end()) {
+        const std::string near = chemistry::nearestName(first, names);
         throw Stop{kUsage, "\"" + first + "\" is no command; right would be " +
                                (near.empty() ? std::string("one that --help lists") : near)};
     }
@@ -191,14 +68,22 @@ void refuseUnknown(const std::vector<std::string>& arguments) {
 
 int runChecked(const std::vector<std::string>& arguments, std::ostream& output) {
     refuseUnknown(arguments);
-    Arguments parsed;
     CLI::App app("Predicts and judges homemade electrochemical cells", "anodex-cli");
-    describe(app, parsed);
+    bool json = false;
+    std::map<std::string, std::map<std::string, std::string>> values;
+    for (const Command& command : commands()) {
+        describe(app, command, json, values[command.name]);
+    }
+    app.require_subcommand(1);
     std::vector<std::string> reversed(arguments.rbegin(), arguments.rend());
     int exit = kGood;
     try {
         app.parse(reversed);
-        exit = dispatch(app, parsed, output);
+        for (const Command& command : commands()) {
+            if (app.got_subcommand(command.name)) {
+                exit = command.run(Call(values[command.name], {output, json}));
+            }
+        }
     } catch (const CLI::CallForHelp&) {
         output << app.help();
     }

@@ -1,6 +1,7 @@
 #include "cli/ReadCommand.h"
 
 #include "cli/CellInput.h"
+#include "cli/Command.h"
 #include "core/cell/Evaluation.h"
 #include "wording/EntryLine.h"
 
@@ -111,6 +112,16 @@ Json readLine(const chemistry::Catalogue& catalogue, const std::string& text, co
         break;
     }
     return json;
+}
+
+Command readCommand() {
+    return {"read",
+            "What the entry line understands of a text",
+            {{"TEXT", "text", "As typed at the bench", true}, {"--cell", "CELL", "The cell it was read on"}},
+            [](const Call& call) -> int {
+                print(call.console(), readLine(call.catalogue(), call.text("TEXT"), call.text("--cell")));
+                return kGood;
+            }};
 }
 
 } // namespace anodex::cli

@@ -1,5 +1,6 @@
 #include "cli/ScreenCommand.h"
 
+#include "cli/Command.h"
 #include "core/design/Resolve.h"
 #include "formats/CellFile.h"
 #include "formats/ShelfFile.h"
@@ -94,6 +95,22 @@ Json screenShelf(const Catalogue& catalogue, const ScreenRequest& request) {
         json["candidates"].push_back(candidateJson(catalogue, *candidates, screened, ranking));
     }
     return json;
+}
+
+Command screenCommand() {
+    return {"screen",
+            "The best cells from what a shelf holds",
+            {{"SHELF", "*.shelf.json", "The shelf file", true},
+             {"--by", "FIGURE", "voltage, power, life, cost or safety (voltage)"},
+             {"--top", "COUNT", "How many to list (20)"}},
+            [](const Call& call) -> int {
+                ScreenRequest request;
+                request.shelfPath = call.text("SHELF");
+                request.by = call.text("--by").empty() ? request.by : call.text("--by");
+                request.top = call.count("--top", request.top, 1);
+                print(call.console(), screenShelf(call.catalogue(), request));
+                return kGood;
+            }};
 }
 
 } // namespace anodex::cli

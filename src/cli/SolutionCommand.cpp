@@ -1,5 +1,6 @@
 #include "cli/SolutionCommand.h"
 
+#include "cli/Command.h"
 #include "core/base/Constants.h"
 #include "core/design/Liquid.h"
 #include "core/design/Resolve.h"
@@ -97,6 +98,16 @@ Json describeSolution(const Catalogue& catalogue, const std::string& path) {
     }
     liquid->mixture.oxygenPressureBar = base::kOxygenShareOfAir;
     return solutionJson(catalogue, liquid::solveSolution(catalogue, liquid->mixture));
+}
+
+Command solutionCommand() {
+    return {"solution",
+            "What a liquid holds once it has settled",
+            {{"LIQUID", "*.liquid.json", "The liquid file", true}},
+            [](const Call& call) -> int {
+                print(call.console(), describeSolution(call.catalogue(), call.text("LIQUID")));
+                return kGood;
+            }};
 }
 
 } // namespace anodex::cli

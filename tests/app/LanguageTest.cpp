@@ -258,6 +258,11 @@ TEST_F(LanguageTest, RefusalsAndQuestionsAreChanged) {
     }
 }
 
+TEST_F(LanguageTest, WhatNoTableHasStandsAsItIs) {
+    EXPECT_EQ(QCoreApplication::translate("QLocalSocket", "%1: Never written here").arg(7),
+              "7: Never written here");
+}
+
 TEST_F(LanguageTest, NothingIsCutThoughEveryTextIsLonger) {
     openDemo();
     for (const ViewEntry& view : viewList()) {

@@ -31,6 +31,7 @@ TEST_P(Ended, BySignalLeavesTheMainFileAlone) {
     const pid_t child = fork();
     if (child == 0) {
         setenv("HOME", home.path().c_str(), 1);
+        setenv("XDG_RUNTIME_DIR", home.path().c_str(), 1);
         setenv("XDG_STATE_HOME", home.path("state").c_str(), 1);
         setenv("XDG_CONFIG_HOME", home.path("config").c_str(), 1);
         setenv("QT_QPA_PLATFORM", "offscreen", 1);

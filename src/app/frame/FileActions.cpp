@@ -23,7 +23,13 @@ FileActions::FileActions(Workbench& bench, QObject* parent) : QObject(parent), m
 
 void FileActions::openNotebook() {
     const QString path = m_bench.services().chooseOpen(tr("Open a notebook"), tr(kNotebooks));
-    if (!path.isEmpty() && m_bench.files().open(path, false)) {
+    if (!path.isEmpty()) {
+        open(path);
+    }
+}
+
+void FileActions::open(const QString& path) {
+    if (m_bench.files().open(path, false)) {
         const QString station = m_bench.store().remembered(QStringLiteral("station"));
         emit stationAsked(station.isEmpty() ? QStringLiteral("notebook") : station);
     }

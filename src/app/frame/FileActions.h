@@ -12,6 +12,8 @@ public:
     explicit FileActions(Workbench& bench, QObject* parent);
 
     void openNotebook();
+    /// This one, where it was left.
+    void open(const QString& path);
     void newNotebook();
     /// Opens a fresh, marked copy of the demo notebook, unless one is open.
     bool openDemo();

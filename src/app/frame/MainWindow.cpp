@@ -265,6 +265,23 @@ bool MainWindow::openDemo() {
     return m_files->openDemo();
 }
 
+void MainWindow::openNotebook(const QString& path) {
+    m_files->open(path);
+}
+
+void MainWindow::grant(const OneWindow::Wish& wish) {
+    if (isMinimized()) {
+        showNormal();
+    }
+    raise();
+    activateWindow();
+    if (wish.demo) {
+        openDemo();
+    } else if (!wish.notebook.isEmpty()) {
+        openNotebook(wish.notebook);
+    }
+}
+
 void MainWindow::resizeEvent(QResizeEvent* event) {
     QMainWindow::resizeEvent(event);
     // With a large font the stage needs the room more than the rail does.

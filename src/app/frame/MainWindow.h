@@ -2,6 +2,7 @@
 // nothing.
 #pragma once
 #include "app/frame/FindPanel.h"
+#include "app/frame/OneWindow.h"
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
 #include "app/views/ViewList.h"
@@ -30,6 +31,9 @@ public:
     [[nodiscard]] QString station() const { return m_station; }
     /// Opens a fresh, marked copy of the demo notebook.
     bool openDemo();
+    void openNotebook(const QString& path);
+    /// What a later start of the program wants; the window comes to the front.
+    void grant(const OneWindow::Wish& wish);
     /// What a view or the frame offers under this id.
     void perform(const QString& id);
     [[nodiscard]] MessageStrip* strip() const { return m_strip; }

@@ -1,0 +1,121 @@
+#include "cli/Documents.h"
+
+#include "cli/Command.h"
+
+#include <algorithm>
+
+namespace anodex::cli {
+namespace {
+
+/// With a sign that stays one, and nothing that a line must not begin with.
+std::string troff(const std::string& text) {
+    std::string escaped;
+    for (const char c : text) {
+        escaped += c == '-' ? "\\-" : c == '\\' ? "\\e" : std::string(1, c);
+    }
+    return escaped.starts_with(".") || escaped.starts_with("'") ? "\\&" + escaped : escaped;
+}
+
+/// In lines of at most 80 characters, as the checkers of pages want them.
+std::string wrapped(const std::string& text) {
+    constexpr std::size_t kLine = 80;
+    std::string result;
+    std::size_t length = 0;
+    for (std::size_t at = 0; at < text.size();) {
+        const std::size_t end = std::min(text.find(' ', at), text.size());
+        const bool fits = length + 1 + end - at <= kLine;
+        result += length == 0 ? "" : fits ? " " : "\n";
+        length = fits && length > 0 ? length + 1 + end - at : end - at;
+        result += text.substr(at, end - at);
+        at = end + 1;
+    }
+    return result;
+}
+
+bool isPlace(const Option& option) {
+    return option.name[0] != '-';
+}
+
+std::string synopsis(const Command& command) {
+    std::string line = ".B anodex\\-cli " + troff(command.name) + "\n";
+    for (const Option& option : command.options) {
+        if (isPlace(option)) {
+            line +=
+                option.required ? ".I " + troff(option.name) + "\n" : ".RI [ " + troff(option.name) + " ]\n";
+        }
+    }
+    return line + ".RI [ options ]\n";
+}
+
+std::string optionText(const Option& option) {
+    std::string head = isPlace(option) ? ".I " + troff(option.name)
+                       : *option.value == '\0'
+                           ? ".B " + troff(option.name)
+                           : ".BI " + troff(option.name) + " \" " + troff(option.value) + "\"";
+    return ".TP\n" + head + "\n" + wrapped(troff(option.help) + ".") + "\n";
+}
+
+} // namespace
+
+std::string manPage(const std::string& version, const std::string& date) {
+    std::string page = ".TH ANODEX-CLI 1 " + date + " \"Anodex " + version + "\"\n.SH NAME\n" +
+                       "anodex\\-cli \\- predicts and judges homemade electrochemical cells\n.SH SYNOPSIS\n";
+    for (const Command& command : commands()) {
+        page += (&command == &commands().front() ? "" : ".br\n") + synopsis(command);
+    }
+    page +=
+        ".SH DESCRIPTION\nReads cells, liquids, shelves, recorded runs and notebooks from files\nand says "
+        "what the model finds.\nWhere the work can hurt someone the answer says so;\nlocal rules and "
+        "licensed practice come first.\n.SH COMMANDS\n";
+    for (const Command& command : commands()) {
+        page += ".SS " + troff(command.name) + "\n" + wrapped(troff(command.help) + ".") + "\n";
+        for (const Option& option : command.options) {
+            page += optionText(option);
+        }
+    }
+    page += ".SH OPTIONS\nOf every command:\n";
+    for (const Option& option : commonOptions()) {
+        page += optionText(option);
+    }
+    page += ".TP\n.B \\-\\-help\nPrints what the command takes.\n"
+            ".SH EXIT STATUS\n.TP\n.B 0\nGood.\n.TP\n.B 1\nThe input is wrong; one line says where, and what "
+            "would be right.\n.TP\n.B 2\nWrong usage.\n.TP\n.B 3\nIt could not be done.\n"
+            ".SH SEE ALSO\n.BR anodex (1)\n";
+    return page;
+}
+
+std::string completion() {
+    std::string names;
+    std::string cases;
+    for (const Command& command : commands()) {
+        names += (names.empty() ? "" : " ") + std::string(command.name);
+        std::string options;
+        for (const std::vector<Option>* list : {&command.options, &commonOptions()}) {
+            for (const Option& option : *list) {
+                options += isPlace(option) ? std::string() : std::string(option.name) + " ";
+            }
+        }
+        cases += "        " + std::string(command.name) + ") options=\"" + options + "--help\" ;;\n";
+    }
+    return "# Completion of anodex-cli for bash, made from its table of commands.\n"
+           "_anodex_cli() {\n"
+           "    local current=\"${COMP_WORDS[COMP_CWORD]}\" options=\"\"\n"
+           "    if [ \"$COMP_CWORD\" -eq 1 ]; then\n"
+           "        mapfile -t COMPREPLY < <(compgen -W \"" +
+           names +
+           " --help\" -- \"$current\")\n"
+           "        return\n"
+           "    fi\n"
+           "    case \"${COMP_WORDS[1]}\" in\n" +
+           cases +
+           "    esac\n"
+           "    if [[ \"$current\" == -* ]]; then\n"
+           "        mapfile -t COMPREPLY < <(compgen -W \"$options\" -- \"$current\")\n"
+           "    else\n"
+           "        mapfile -t COMPREPLY < <(compgen -f -- \"$current\")\n"
+           "    fi\n"
+           "}\n"
+           "complete -o filenames -F _anodex_cli anodex-cli\n";
+}
+
+} // namespace anodex::cli

@@ -1,6 +1,7 @@
 // Every text the sources name is in data/texts, and nothing is there that no source names.
 #include "wording/Texts.h"
 #include "core/findings/FindingKind.h"
+#include "tests/architecture/WindowTexts.h"
 #include "tests/support/Samples.h"
 
 #include <gtest/gtest.h>
@@ -12,66 +13,16 @@ namespace {
 
 namespace fs = std::filesystem;
 
-/// The literals that begin at `at`, joined; empty when none does.
-std::string literalsAt(const std::string& text, std::size_t at) {
-    std::string joined;
-    for (;;) {
-        at = text.find_first_not_of(" \t\n", at);
-        if (at == std::string::npos || text[at] != '"') {
-            return joined;
-        }
-        for (++at; text[at] != '"'; ++at) {
-            if (text[at] == '\\') {
-                ++at;
-                const std::string unicode = text.substr(at + 1, 4);
-                if (text[at] == 'u') {
-                    joined += unicode == "00A0" ? "\u00A0" : unicode == "2212" ? "\u2212" : "?";
-                    at += 4;
-                } else {
-                    joined += text[at] == 'n' ? '\n' : text[at] == 't' ? '\t' : text[at];
-                }
-            } else {
-                joined += text[at];
-            }
-        }
-        ++at;
-    }
-}
-
-std::map<std::string, std::string> sourcesOf(const std::string& folder) {
-    std::map<std::string, std::string> list;
-    for (const auto& entry : fs::recursive_directory_iterator(test::sourceDir() / folder)) {
-        const std::string extension = entry.path().extension().string();
-        if (extension == ".h" || extension == ".cpp") {
-            list[entry.path().string()] = test::readText(entry.path());
-        }
-    }
-    return list;
-}
-
-/// What the window hands to its translator.
-std::set<std::string> windowTexts() {
-    const std::regex opening(R"((\btr\(|\btranslate\(\s*"[^"]*",|QT_TRANSLATE_NOOP\(\s*"[^"]*",)\s*(?="))");
-    std::set<std::string> texts;
-    for (const auto& [path, text] : sourcesOf("src/app")) {
-        for (auto match = std::sregex_iterator(text.begin(), text.end(), opening);
-             match != std::sregex_iterator(); ++match) {
-            texts.insert(literalsAt(text, static_cast<std::size_t>(match->position()) + match->str().size()));
-        }
-    }
-    return texts;
-}
-
 TEST(TextsTable, HoldsEveryStringOfTheWindowAndNoOther) {
-    const std::set<std::string> named = windowTexts();
+    const std::set<std::string> named = test::windowTexts();
     EXPECT_GT(named.size(), 400U);
     const wording::Texts& table = wording::Texts::english();
     for (const std::string& text : named) {
-        EXPECT_TRUE(table.has("window." + text)) << "data/texts/en/window.json lacks: " << text;
+        EXPECT_TRUE(table.has("window." + text)) << "./anodex texts adds: " << text;
     }
     for (const std::string& id : table.ids()) {
         if (id.starts_with("window.")) {
-            EXPECT_TRUE(named.contains(id.substr(7))) << "no source names: " << id;
+            EXPECT_TRUE(named.contains(id.substr(7))) << "./anodex texts takes out: " << id;
         }
     }
 }
@@ -96,7 +47,7 @@ TEST(TextsTable, HoldsEveryIdTheSourcesNameAndNoOther) {
     const std::regex literal(R"lit("([a-z]+\.[a-z0-9_.-]*[a-z0-9])")lit");
     std::set<std::string> named;
     for (const char* folder : {"src", "demo"}) {
-        for (const auto& [path, text] : sourcesOf(folder)) {
+        for (const auto& [path, text] : test::sourcesBelow(folder)) {
             for (auto match = std::sregex_iterator(text.begin(), text.end(), literal);
                  match != std::sregex_iterator(); ++match) {
                 const std::string id = (*match)[1];

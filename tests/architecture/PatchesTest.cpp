@@ -40,7 +40,7 @@ INSTANTIATE_TEST_SUITE_P(Of, Patches,
                          testing::Values(Patch{"view.patch", "src/app/views/tally/"},
                                          Patch{"finding.patch", "src/core/findings/"},
                                          Patch{"command.patch", "src/cli/"}),
-                         [](const auto& info) { return test::caseName(info.index, info.param.name); });
+                         [](const auto& patch) { return test::caseName(patch.index, patch.param.name); });
 
 } // namespace
 } // namespace anodex

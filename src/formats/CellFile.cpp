@@ -65,7 +65,8 @@ SoluteDesign readSolute(JsonObject& entry) {
         }
     }
     if (given != 1) {
-        entry.fail(given == 0 ? Code::MissingKey : Code::Conflict, "", fmt::format("{} amounts", given),
+        entry.fail(given == 0 ? Code::MissingKey : Code::Conflict, "",
+                   base::Said("{count} amounts", {{"count", std::to_string(given)}}),
                    "one of mass_g, volume_mL, mol, mol_per_L, mol_per_kg, mass_percent");
     }
     return solute;
@@ -100,7 +101,8 @@ LiquidDesign readLiquid(JsonObject& entry) {
     }
     if (given != 1) {
         entry.fail(given == 0 ? Code::MissingKey : Code::Conflict, "",
-                   fmt::format("{} amounts of liquid", given), "one of water_mL, water_g, volume_mL");
+                   base::Said("{count} amounts of liquid", {{"count", std::to_string(given)}}),
+                   "one of water_mL, water_g, volume_mL");
     } else if (!liquid.ready.empty() && liquid.basis != LiquidBasis::FinishedVolume) {
         entry.fail(Code::Conflict, "ready", "a ready-made liquid by another amount", "volume_mL with ready");
     }
@@ -365,24 +367,28 @@ std::string writeCellFile(const CellDesign& design) {
 
 FileError toFileError(const design::DesignError& error) {
     using Design = design::DesignError::Code;
-    const std::string near = error.suggestion.empty() ? "" : ", perhaps \"" + error.suggestion + "\"";
+    const auto known = [&](const std::string& kind) {
+        return error.suggestion.empty()
+                   ? base::Said(kind)
+                   : base::Said(kind + ", perhaps \"{near}\"", {{"near", error.suggestion}});
+    };
     switch (error.code) {
     case Design::UnknownMaterial:
         return {Code::UnknownName, error.field, "\"" + error.written + "\"",
-                "a material the catalogue knows" + near};
+                known("a material the catalogue knows")};
     case Design::UnknownSubstance:
         return {Code::UnknownName, error.field, "\"" + error.written + "\"",
-                "a substance the catalogue knows" + near};
+                known("a substance the catalogue knows")};
     case Design::UnknownLiquid:
-        return {Code::UnknownName, error.field, "\"" + error.written + "\"", "a ready-made liquid" + near};
+        return {Code::UnknownName, error.field, "\"" + error.written + "\"", known("a ready-made liquid")};
     case Design::UnknownSeparator:
         return {Code::UnknownName, error.field, "\"" + error.written + "\"",
-                "a separator the catalogue knows" + near};
+                known("a separator the catalogue knows")};
     case Design::UnknownCase:
         return {Code::UnknownName, error.field, "\"" + error.written + "\"",
-                "a case the catalogue knows" + near};
+                known("a case the catalogue knows")};
     case Design::UnknownFamily:
-        return {Code::UnknownName, error.field, "\"" + error.written + "\"", "a family" + near};
+        return {Code::UnknownName, error.field, "\"" + error.written + "\"", known("a family")};
     case Design::Refused:
         return {Code::Refused, error.field, "\"" + error.written + "\"", error.suggestion};
     case Design::NotPositive:
@@ -394,8 +400,10 @@ FileError toFileError(const design::DesignError& error) {
     case Design::PercentTooHigh:
         return {Code::OutOfRange, error.field, "percents of 100 or more in sum", "a sum below 100"};
     case Design::StrongerThanNeat:
-        return {Code::OutOfRange, error.field, "a strength beyond the neat " + error.written,
-                fmt::format("{:.3g} mol/L at most", error.most / 1000.0)};
+        return {Code::OutOfRange, error.field,
+                base::Said("a strength beyond the neat {name}", {{"name", error.written}}),
+                base::Said("{strength} mol/L at most",
+                           {{"strength", fmt::format("{:.3g}", error.most / 1000.0)}})};
     case Design::NoRoomForSolvent:
         return {Code::OutOfRange, error.field, "solutes that fill the whole volume",
                 "less solute or more volume"};

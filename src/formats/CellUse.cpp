@@ -38,7 +38,8 @@ Construction readConstruction(JsonObject& root) {
         known += (known.empty() ? "" : ", ") + std::string(name);
     }
     if (!text.empty()) {
-        root.fail(Code::UnknownName, "construction", "\"" + text + "\"", "one of " + known);
+        root.fail(Code::UnknownName, "construction", "\"" + text + "\"",
+                  base::Said("one of {names}", {{"names", known}}));
     }
     return Construction::Unstated;
 }

@@ -15,7 +15,7 @@ struct Words {
     double electrons = 0.0;
 };
 
-tl::expected<Words, std::string> readWords(const Catalogue& catalogue, std::string_view text) {
+tl::expected<Words, base::Said> readWords(const Catalogue& catalogue, std::string_view text) {
     Words words;
     double sign = 1.0;
     double count = 1.0;
@@ -42,7 +42,7 @@ tl::expected<Words, std::string> readWords(const Catalogue& catalogue, std::stri
         } else if (const auto species = catalogue.findSpecies(word)) {
             words.terms.push_back({*species, sign * count});
         } else {
-            return tl::unexpected("the species \"" + std::string(word) + "\"");
+            return tl::unexpected(base::Said("the species \"{name}\"", {{"name", std::string(word)}}));
         }
         sign = 1.0;
         count = 1.0;
@@ -52,8 +52,8 @@ tl::expected<Words, std::string> readWords(const Catalogue& catalogue, std::stri
 
 } // namespace
 
-tl::expected<std::vector<SpeciesTerm>, std::string> parseSide(const Catalogue& catalogue,
-                                                              std::string_view text) {
+tl::expected<std::vector<SpeciesTerm>, base::Said> parseSide(const Catalogue& catalogue,
+                                                             std::string_view text) {
     auto words = readWords(catalogue, text);
     if (!words) {
         return tl::unexpected(words.error());
@@ -61,10 +61,10 @@ tl::expected<std::vector<SpeciesTerm>, std::string> parseSide(const Catalogue& c
     return std::move(words->terms);
 }
 
-tl::expected<Equation, std::string> parseEquation(const Catalogue& catalogue, std::string_view text) {
+tl::expected<Equation, base::Said> parseEquation(const Catalogue& catalogue, std::string_view text) {
     const std::size_t middle = text.find(" = ");
     if (middle == std::string_view::npos) {
-        return tl::unexpected("no \" = \" in \"" + std::string(text) + "\"");
+        return tl::unexpected(base::Said("no \" = \" in \"{text}\"", {{"text", std::string(text)}}));
     }
     auto left = readWords(catalogue, text.substr(0, middle));
     auto right = readWords(catalogue, text.substr(middle + 3));

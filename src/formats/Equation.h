@@ -1,5 +1,6 @@
 // src/formats/Equation.h - reads "O2(g) + 4 H+ + 4 e- = 2 H2O(l)" into species and counts.
 #pragma once
+#include "core/base/Said.h"
 #include "core/chemistry/Catalogue.h"
 #include <string>
 #include <string_view>
@@ -14,11 +15,11 @@ struct Equation {
 };
 
 /// "2 H+ + X^2- - H2O(l)": counts as written. The error is what could not be read.
-[[nodiscard]] tl::expected<std::vector<chemistry::SpeciesTerm>, std::string>
+[[nodiscard]] tl::expected<std::vector<chemistry::SpeciesTerm>, base::Said>
 parseSide(const chemistry::Catalogue& catalogue, std::string_view text);
 
-[[nodiscard]] tl::expected<Equation, std::string> parseEquation(const chemistry::Catalogue& catalogue,
-                                                                std::string_view text);
+[[nodiscard]] tl::expected<Equation, base::Said> parseEquation(const chemistry::Catalogue& catalogue,
+                                                               std::string_view text);
 
 [[nodiscard]] bool isBalanced(const chemistry::Catalogue& catalogue, const Equation& equation);
 

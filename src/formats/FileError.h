@@ -1,5 +1,6 @@
 // src/formats/FileError.h - what is wrong with a file: where, what stands there, what would be right.
 #pragma once
+#include "core/base/Said.h"
 #include <string>
 
 namespace anodex::formats {
@@ -20,9 +21,9 @@ struct FileError {
         Unreadable
     };
     Code code = Code::NotJson;
-    std::string field;    ///< Dotted path, or "line 3" for text that is no JSON.
-    std::string found;    ///< What stands there.
-    std::string expected; ///< What would be right: a key, a type, a range, a nearest name.
+    std::string field;   ///< Dotted path, or "line 3" for text that is no JSON.
+    base::Said found;    ///< What stands there: what was written, or its English as an id after "file.".
+    base::Said expected; ///< What would be right, the same way: a key, a type, a range, a nearest name.
 };
 
 } // namespace anodex::formats

@@ -72,7 +72,7 @@ std::optional<FileError> parseJson(std::string_view text, Json& json) {
     }
     if (isTooDeep(text)) {
         return FileError{Code::NotJson, "the file", "brackets in brackets without end",
-                         fmt::format("at most {} levels", kDeepest)};
+                         base::Said("at most {levels} levels", {{"levels", std::to_string(kDeepest)}})};
     }
     try {
         json = Json::parse(text);
@@ -94,12 +94,12 @@ std::optional<FileError> parseJson(std::string_view text, Json& json) {
     return std::nullopt;
 }
 
-std::string describeJson(const Json& json) {
+base::Said describeJson(const Json& json) {
     if (json.is_string()) {
-        return "the text \"" + json.get<std::string>() + "\"";
+        return {"the text \"{text}\"", {{"text", json.get<std::string>()}}};
     }
     if (json.is_number()) {
-        return "the number " + json.dump();
+        return {"the number {number}", {{"number", json.dump()}}};
     }
     if (json.is_boolean()) {
         return json.get<bool>() ? "true" : "false";
@@ -124,7 +124,7 @@ std::string JsonObject::pathTo(const std::string& key) const {
     return m_path.empty() ? key : m_path + "." + key;
 }
 
-void JsonObject::fail(Code code, const std::string& key, std::string found, std::string expected) {
+void JsonObject::fail(Code code, const std::string& key, base::Said found, base::Said expected) {
     if (m_problem) {
         return;
     }
@@ -133,7 +133,7 @@ void JsonObject::fail(Code code, const std::string& key, std::string found, std:
         const std::string misspelt = misspellingOf(key);
         if (!misspelt.empty()) {
             m_problem = FileError{Code::UnknownKey, pathTo(misspelt), "a key that is not known here",
-                                  "the key \"" + key + "\""};
+                                  base::Said("the key \"{key}\"", {{"key", key}})};
             return;
         }
     }
@@ -324,7 +324,8 @@ void JsonObject::finish() {
         const std::vector<std::string> known(m_known.begin(), m_known.end());
         const std::string near = chemistry::nearestName(key, known);
         fail(Code::UnknownKey, key, "a key that is not known here",
-             near.empty() ? "to leave it out, or to begin it with x-" : "the key \"" + near + "\"");
+             near.empty() ? base::Said("to leave it out, or to begin it with x-")
+                          : base::Said("the key \"{key}\"", {{"key", near}}));
         return;
     }
 }

@@ -51,7 +51,7 @@ public:
     /// Reports a key nobody asked for, with the nearest known one; "x-…" keys are ignored.
     void finish();
 
-    void fail(FileError::Code code, const std::string& key, std::string found, std::string expected);
+    void fail(FileError::Code code, const std::string& key, base::Said found, base::Said expected);
     [[nodiscard]] bool failed() const { return m_problem.has_value(); }
     [[nodiscard]] const std::string& path() const { return m_path; }
     [[nodiscard]] std::string pathTo(const std::string& key) const;
@@ -67,6 +67,6 @@ private:
 };
 
 /// "a number", "text", "a list" …
-[[nodiscard]] std::string describeJson(const Json& json);
+[[nodiscard]] base::Said describeJson(const Json& json);
 
 } // namespace anodex::formats

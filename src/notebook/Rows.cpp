@@ -15,7 +15,7 @@ using record::Id;
 design::CellDesign designFrom(const std::string& text, const Id& row) {
     auto design = formats::readCellFile(text);
     if (!design) {
-        throw RowFault{row + ": " + design.error().field + ": " + design.error().found};
+        throw RowFault{row + ": " + design.error().field + ": " + base::plain(design.error().found)};
     }
     return *design;
 }
@@ -92,7 +92,7 @@ record::Build buildFrom(SQLite::Statement& query) {
     row.asBuilt = designFrom(query.getColumn(4).getString(), row.id);
     const auto expectation = formats::readExpectation(query.getColumn(5).getString());
     if (!expectation) {
-        throw RowFault{row.id + ": " + expectation.error().field + ": " + expectation.error().found};
+        throw RowFault{row.id + ": " + expectation.error().field + ": " + base::plain(expectation.error().found)};
     }
     row.expectation = *expectation;
     row.setAside = query.getColumn(6).getInt() != 0;

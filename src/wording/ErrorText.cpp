@@ -6,9 +6,21 @@
 
 namespace anodex::wording {
 
+namespace {
+
+/// Of a file's error: its English is its id, after "file."; what stands in the file stands as it is.
+std::string fileWords(base::Said said) {
+    const std::string written = said.id;
+    said.id = "file." + said.id;
+    return Texts::english().has(said.id) ? text(said) : written;
+}
+
+} // namespace
+
 std::string errorText(const formats::FileError& error) {
-    const std::map<std::string, base::SaidValue> values = {
-        {"field", error.field}, {"found", error.found}, {"expected", error.expected}};
+    const std::map<std::string, base::SaidValue> values = {{"field", fileWords(error.field)},
+                                                           {"found", fileWords(error.found)},
+                                                           {"expected", fileWords(error.expected)}};
     if (error.code == formats::FileError::Code::Refused) {
         return text({"error.file.refused", values});
     }

@@ -258,6 +258,26 @@ TEST_F(LanguageTest, RefusalsAndQuestionsAreChanged) {
     }
 }
 
+TEST_F(LanguageTest, WhatIsWrongWithAFileIsChanged) {
+    const static QRegularExpression quoted("\"[^\"]*\"|[a-z]+(?:_[A-Za-z]+)+");
+    std::set<QString> exempt = names();
+    for (const char* word : {"line", "json", "pH", "none", "still", "breathing", "true", "false", "null"}) {
+        exempt.insert(QString(word).toLower());
+    }
+    int files = 0;
+    for (const auto& entry :
+         std::filesystem::directory_iterator(test::sourceDir() / "tests/data/cells/invalid")) {
+        const auto design = formats::readCellFile(test::readText(entry.path()));
+        const std::string problem = design ? outcomeOf(m_bench->catalogueHandle(), *design).problem
+                                           : wording::errorText(design.error());
+        const QString words = QString::fromStdString(problem).section(": ", 1).remove(quoted);
+        const QStringList left = plainWords(words, exempt);
+        EXPECT_TRUE(left.isEmpty()) << left.join(' ').toStdString() << " in: " << problem;
+        ++files;
+    }
+    EXPECT_GT(files, 20);
+}
+
 TEST_F(LanguageTest, WhatNoTableHasStandsAsItIs) {
     EXPECT_EQ(QCoreApplication::translate("QLocalSocket", "%1: Never written here").arg(7),
               "7: Never written here");

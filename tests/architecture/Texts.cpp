@@ -1,8 +1,8 @@
 // Writes data/texts/en/window.json anew from the sources: what is new comes in with its English, what no source
 // names goes, and patterns that were written by hand, such as plurals, stay.
+#include "wording/Texts.h"
 #include "tests/architecture/WindowTexts.h"
 #include "tests/support/Samples.h"
-#include "wording/Texts.h"
 
 #include <nlohmann/json.hpp>
 

@@ -14,7 +14,7 @@ using Json = nlohmann::ordered_json;
 
 std::string faultOf(const CatalogueFiles& files) {
     const auto read = readCatalogue(files);
-    return read ? "none" : read.error().field + ": " + read.error().found;
+    return read ? "none" : read.error().field + ": " + base::plain(read.error().found);
 }
 
 CatalogueFiles replaced(const std::string& file, const std::string& from, const std::string& to) {
@@ -27,7 +27,7 @@ CatalogueFiles replaced(const std::string& file, const std::string& from, const 
 
 TEST(CatalogueReader, TheShippedCatalogueLoads) {
     const auto read = readCatalogue(builtInCatalogueFiles());
-    ASSERT_TRUE(read) << read.error().field << ": " << read.error().found;
+    ASSERT_TRUE(read) << read.error().field << ": " << base::plain(read.error().found);
     EXPECT_GT(read->species.size(), 30U);
     EXPECT_GT(read->reactions.size(), 10U);
     EXPECT_EQ(read->version.size(), 8U);
@@ -183,7 +183,7 @@ TEST(CatalogueReader, AnotherMetalWorksByAddingDataAlone) {
         {"id": "hydrogen-on-v", "equation": "2 H2O(l) + 2 e- = H2(g) + 2 OH-", "anodic_name": "hydrogen on vanadium", "cathodic_name": "water gives hydrogen on vanadium", "E0_V": -0.828, "dE0_mV_per_K": -0.836, "sources": ["Bratsch1989"],
          "kinetics": [{"on": ["V(s)"], "branch": "cathodic", "A_per_m2": 3e-7, "spread": 10, "slope_V": 0.12, "reference": "equilibrium", "sources": ["practice"]}]}])x");
     const auto catalogue = readCatalogue(files);
-    ASSERT_TRUE(catalogue) << catalogue.error().field << ": " << catalogue.error().found;
+    ASSERT_TRUE(catalogue) << catalogue.error().field << ": " << base::plain(catalogue.error().found);
     Json json = Json::parse(test::lemon());
     json["electrolyte"] = {{"water_mL", 100},
                            {"solutes", Json::array({{{"substance", "NaCl"}, {"mol_per_L", 0.6}}})}};

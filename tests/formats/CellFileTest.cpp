@@ -1,6 +1,7 @@
 #include "formats/CellFile.h"
 #include "core/design/Resolve.h"
 #include "tests/support/Samples.h"
+#include "wording/ErrorText.h"
 
 #include <gtest/gtest.h>
 
@@ -150,8 +151,8 @@ TEST_P(CellFileRefuses, NamingTheFieldAndWhatWouldBeRight) {
         error = design.error();
     }
     EXPECT_EQ(error.field, GetParam().field) << GetParam().change;
-    EXPECT_NE((error.found + "; " + error.expected).find(GetParam().part), std::string::npos)
-        << error.found << "; " << error.expected;
+    const std::string told = wording::errorText(error);
+    EXPECT_NE(told.find(GetParam().part), std::string::npos) << told;
 }
 
 INSTANTIATE_TEST_SUITE_P(

@@ -2,6 +2,7 @@
 #include "formats/Equation.h"
 #include "formats/ExpectationJson.h"
 #include "tests/support/Samples.h"
+#include "wording/ErrorText.h"
 
 #include <gtest/gtest.h>
 
@@ -42,7 +43,7 @@ TEST(JsonObject, ReadsEveryKindOfValue) {
                  root.eachObject("c", [&](JsonObject& entry) { sum += entry.number("v"); });
                  EXPECT_EQ(sum, 5.0);
              });
-    EXPECT_FALSE(problem) << problem->field << problem->found;
+    EXPECT_FALSE(problem) << wording::errorText(*problem);
 }
 
 struct Fault {
@@ -94,7 +95,7 @@ INSTANTIATE_TEST_SUITE_P(
 TEST(JsonObject, SuggestsTheNearestKey) {
     const auto problem = read(R"({"nam":"a"})", [](JsonObject& root) { (void)root.textOr("name", ""); });
     ASSERT_TRUE(problem);
-    EXPECT_EQ(problem->expected, "the key \"name\"");
+    EXPECT_EQ(problem->expected, base::Said("the key \"{key}\"", {{"key", "name"}}));
 }
 
 TEST(JsonObject, KeepsTheFirstProblem) {
@@ -119,10 +120,11 @@ TEST(Equation, ReadsCountsSignsAndElectrons) {
 }
 
 TEST(Equation, SaysWhatItCannotRead) {
-    EXPECT_EQ(parseEquation(test::catalogue(), "Zn2+ + 2 e- Zn(s)").error(),
+    EXPECT_EQ(base::plain(parseEquation(test::catalogue(), "Zn2+ + 2 e- Zn(s)").error()),
               "no \" = \" in \"Zn2+ + 2 e- Zn(s)\"");
-    EXPECT_EQ(parseEquation(test::catalogue(), "Zq2+ + 2 e- = Zn(s)").error(), "the species \"Zq2+\"");
-    EXPECT_EQ(parseSide(test::catalogue(), "H+ - nothing").error(), "the species \"nothing\"");
+    EXPECT_EQ(base::plain(parseEquation(test::catalogue(), "Zq2+ + 2 e- = Zn(s)").error()),
+              "the species \"Zq2+\"");
+    EXPECT_EQ(base::plain(parseSide(test::catalogue(), "H+ - nothing").error()), "the species \"nothing\"");
 }
 
 TEST(Expectation, SurvivesAsText) {

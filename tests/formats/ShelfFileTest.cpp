@@ -17,7 +17,7 @@ std::string faultWith(const Json& patch) {
     Json json = Json::parse(kExample);
     json.merge_patch(patch);
     const auto shelf = readShelfFile(json.dump());
-    return shelf ? "none" : shelf.error().field + ": " + shelf.error().expected;
+    return shelf ? "none" : shelf.error().field + ": " + base::plain(shelf.error().expected);
 }
 
 TEST(ShelfFile, ReadsTheContractsExample) {

@@ -25,7 +25,7 @@ const chemistry::Catalogue& catalogue() {
     static const chemistry::Catalogue kCatalogue = [] {
         auto read = formats::readCatalogue(formats::builtInCatalogueFiles());
         if (!read) {
-            ADD_FAILURE() << read.error().field << ": " << read.error().found;
+            ADD_FAILURE() << read.error().field << ": " << read.error().found.id;
             return chemistry::Catalogue{};
         }
         return std::move(*read);
@@ -38,7 +38,7 @@ design::CellDesign design(const std::string& json) {
     text["format"] = "anodex-cell/1";
     auto read = formats::readCellFile(text.dump());
     if (!read) {
-        ADD_FAILURE() << read.error().field << ": " << read.error().found << "; " << read.error().expected;
+        ADD_FAILURE() << read.error().field << ": " << read.error().found.id << "; " << read.error().expected.id;
         return {};
     }
     return *read;

@@ -29,4 +29,8 @@ struct Said {
     bool operator==(const Said&) const = default;
 };
 
+/// The id with its values where it names them, for ids that are English themselves: to be kept where no table of
+/// texts is at hand.
+[[nodiscard]] std::string plain(const Said& said);
+
 } // namespace anodex::base

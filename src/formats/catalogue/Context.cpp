@@ -33,7 +33,8 @@ Formula Context::formulaOf(JsonObject& entry, const char* key, const std::string
     }
     for (const auto& [symbol, count] : formula->elements) {
         if (!catalogue.elementGramsPerMole.contains(symbol)) {
-            entry.fail(Code::UnknownName, key, "the element " + symbol, "an element of elements.json");
+            entry.fail(Code::UnknownName, key, base::Said("the element {symbol}", {{"symbol", symbol}}),
+                       "an element of elements.json");
         }
     }
     return *formula;
@@ -46,8 +47,9 @@ SpeciesIndex Context::speciesNamed(JsonObject& entry, const char* key, const std
         for (const Species& species : catalogue.species) {
             names.push_back(species.name);
         }
-        entry.fail(Code::UnknownName, key, "the species \"" + name + "\"",
-                   "a species of species.json, perhaps " + nearestName(name, names));
+        entry.fail(
+            Code::UnknownName, key, base::Said("the species \"{name}\"", {{"name", name}}),
+            base::Said("a species of species.json, perhaps {near}", {{"near", nearestName(name, names)}}));
     }
     return found.value_or(0);
 }

@@ -63,7 +63,8 @@ void checkDetailedBalance(JsonObject& entry, const Reaction& reaction, double st
     const auto other = entry.maybeNumber("other_slope_V", kPositive);
     if (other && std::abs(1.0 / stored + 1.0 / *other - both) > 0.05 * both) {
         entry.fail(Code::NotBalanced, "other_slope_V", fmt::format("{} V", *other),
-                   fmt::format("{:.4f} V, by detailed balance", 1.0 / std::max(both - 1.0 / stored, 1e-9)));
+                   base::Said("{volts} V, by detailed balance",
+                              {{"volts", fmt::format("{:.4f}", 1.0 / std::max(both - 1.0 / stored, 1e-9))}}));
     }
 }
 

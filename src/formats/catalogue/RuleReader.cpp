@@ -21,7 +21,7 @@ Value oneOf(JsonObject& entry, const char* key, const std::array<std::pair<const
         }
         known += (known.empty() ? "" : ", ") + std::string(name);
     }
-    entry.fail(Code::UnknownName, key, "\"" + text + "\"", "one of " + known);
+    entry.fail(Code::UnknownName, key, "\"" + text + "\"", base::Said("one of {names}", {{"names", known}}));
     return choices.front().second;
 }
 

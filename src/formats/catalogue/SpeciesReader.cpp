@@ -122,7 +122,8 @@ void readSpecies(Context& context, JsonObject& root) {
         (void)entry.raw("conducts_as");
         species.sources = context.sourcesOf(entry);
         if (context.catalogue.findSpecies(species.name)) {
-            entry.fail(Code::Conflict, "name", "\"" + species.name + "\" stands twice", "each species once");
+            entry.fail(Code::Conflict, "name",
+                       base::Said("\"{name}\" stands twice", {{"name", species.name}}), "each species once");
         }
         context.catalogue.species.push_back(std::move(species));
     });

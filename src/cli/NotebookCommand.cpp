@@ -3,6 +3,7 @@
 #include "cli/Command.h"
 #include "notebook/Copies.h"
 #include "wording/ErrorText.h"
+#include "wording/Texts.h"
 
 namespace anodex::cli {
 namespace {
@@ -23,6 +24,14 @@ int exitFor(NotebookError::Code code) {
 
 [[noreturn]] void stop(const std::string& path, const NotebookError& error) {
     throw Stop{exitFor(error.code), path + ": " + wording::errorText(error)};
+}
+
+std::vector<std::string> told(const std::vector<base::Said>& list) {
+    std::vector<std::string> words;
+    for (const base::Said& said : list) {
+        words.push_back(wording::Texts::english().text(said));
+    }
+    return words;
 }
 
 Json countsJson(const notebook::Counts& counts) {
@@ -47,7 +56,8 @@ NotebookReport rescued(const std::string& path, const std::string& to) {
     if (!done) {
         stop(done.error().code == NotebookError::Code::Exists ? to : path, done.error());
     }
-    return {{{"ok", done->lost.empty()}, {"counts", countsJson(done->kept)}, {"lost", done->lost}}, kGood};
+    return {{{"ok", done->lost.empty()}, {"counts", countsJson(done->kept)}, {"lost", told(done->lost)}},
+            kGood};
 }
 
 NotebookReport restored(const std::string& path, const std::string& backup) {
@@ -86,11 +96,11 @@ NotebookReport inspectNotebook(const std::string& path, const std::string& verb,
     }
     std::vector<std::string> problems;
     if (verb == "check") {
-        auto found = book->check();
+        const auto found = book->check();
         if (!found) {
             stop(path, found.error());
         }
-        problems = std::move(*found);
+        problems = told(*found);
     }
     NotebookReport report;
     report.json = {{"ok", problems.empty()}, {"counts", countsJson(*counts)}, {"problems", problems}};

@@ -20,7 +20,7 @@
 namespace anodex::notebook {
 namespace {
 
-using Faults = std::vector<std::string>;
+using Faults = std::vector<base::Said>;
 
 constexpr std::size_t kMostOfAKind = 20;
 
@@ -37,31 +37,31 @@ void pages(SQLite::Database& database, Faults& faults) {
     for (std::string line : column(database, "PRAGMA integrity_check(20)")) {
         if (line != "ok") {
             std::replace(line.begin(), line.end(), '\n', ' ');
-            faults.push_back(line);
+            faults.emplace_back(line);
         }
     }
 }
 
 void tables(SQLite::Database& database, Faults& faults) {
-    for (const std::string& fault : {missingFrom(database), foreignIn(database)}) {
+    for (const base::Said& fault : {missingFrom(database), foreignIn(database)}) {
         if (!fault.empty()) {
             faults.push_back(fault);
         }
     }
 }
 
-std::string sealText(SQLite::Database& database, const SealFault& fault) {
+base::Said sealSaid(SQLite::Database& database, const SealFault& fault) {
     using Kind = SealFault::Kind;
-    const std::string place = placeOf(database, fault.table, fault.row);
+    const std::vector<base::Said> place{placeOf(database, fault.table, fault.row)};
     switch (fault.kind) {
     case Kind::Differs:
-        return place + " is not as it was written";
+        return {"notebook.differs", {{"place", place}}};
     case Kind::NotSealed:
-        return place + " was not written by this program";
+        return {"notebook.not-sealed", {{"place", place}}};
     case Kind::Missing:
-        return place + " is gone";
+        return {"notebook.gone", {{"place", place}}};
     case Kind::TableDiffers:
-        return fmt::format("the number or the checksum of all rows of {} is not as it was", fault.table);
+        return {"notebook.table-differs", {{"table", fault.table}}};
     }
     return {};
 }
@@ -70,12 +70,13 @@ void seals(SQLite::Database& database, Faults& faults) {
     std::map<std::string, std::size_t> ofTable;
     for (const SealFault& fault : sealFaultsIn(database)) {
         if (++ofTable[fault.table] <= kMostOfAKind) {
-            faults.push_back(sealText(database, fault));
+            faults.push_back(sealSaid(database, fault));
         }
     }
     for (const auto& [table, count] : ofTable) {
         if (count > kMostOfAKind) {
-            faults.push_back(fmt::format("{} more of {}", count - kMostOfAKind, table));
+            faults.push_back(
+                {"notebook.more-of", {{"count", std::to_string(count - kMostOfAKind)}, {"table", table}}});
         }
     }
 }
@@ -83,7 +84,7 @@ void seals(SQLite::Database& database, Faults& faults) {
 void orphans(SQLite::Database& database, Faults& faults) {
     SQLite::Statement keys(database, "PRAGMA foreign_key_check");
     while (keys.executeStep()) {
-        faults.push_back(fmt::format("a row of {} belongs to nothing", keys.getColumn(0).getString()));
+        faults.push_back({"notebook.row-of-nothing", {{"table", keys.getColumn(0).getString()}}});
     }
     for (const char* table : {"run_chunk", "run_tail", "channel"}) {
         if (!database.tableExists(table)) {
@@ -92,13 +93,13 @@ void orphans(SQLite::Database& database, Faults& faults) {
         for (const std::string& run :
              column(database, fmt::format("SELECT DISTINCT run FROM {} WHERE run NOT IN (SELECT id FROM run)",
                                           table))) {
-            faults.push_back(fmt::format("there are samples of a run {} that is not there", run));
+            faults.push_back({"notebook.samples-of-nothing", {{"run", run}}});
         }
     }
     for (const std::string& name :
          column(database, "SELECT name FROM revision WHERE parent <> '' AND parent NOT IN "
                           "(SELECT id FROM revision)")) {
-        faults.push_back(fmt::format("the design \"{}\" descends from one that is not there", name));
+        faults.push_back({"notebook.parent-missing", {{"design", name}}});
     }
 }
 
@@ -116,26 +117,27 @@ void circles(SQLite::Database& database, Faults& faults) {
             at = designs[at].first;
         }
         if (at == id) {
-            faults.push_back(fmt::format("the design \"{}\" descends from itself", design.second));
+            faults.push_back({"notebook.own-parent", {{"design", design.second}}});
         }
     }
 }
 
 /// Reads through the same functions the program uses; what they refuse is a fault.
 void rows(SQLite::Database& database, Faults& faults) {
-    const auto readable = [&](const std::string& what, const std::function<void()>& read) {
+    const auto readable = [&](const base::Said& what, const std::function<void()>& read) {
         try {
             read();
         } catch (const RowFault& fault) {
-            faults.push_back(what + " cannot be read: " + fault.text);
+            faults.push_back(
+                {"notebook.cannot-be-read", {{"what", std::vector{what}}, {"why", std::vector{fault.said}}}});
         }
     };
     const auto all = [](const auto& list) { return list.size(); };
-    readable("a design", [&] { all(revisionRows(database)); });
-    readable("a build", [&] { all(buildRows(database)); });
-    readable("a document", [&] { all(documentRows(database)); });
+    readable("notebook.a-design", [&] { all(revisionRows(database)); });
+    readable("notebook.a-build", [&] { all(buildRows(database)); });
+    readable("notebook.a-document", [&] { all(documentRows(database)); });
     for (const std::string& build : column(database, "SELECT id FROM build")) {
-        readable("a reading of " + placeOf(database, "build", build),
+        readable({"notebook.a-reading", {{"of", std::vector{placeOf(database, "build", build)}}}},
                  [&] { all(readingRows(database, build)); });
     }
     for (const char* sql :
@@ -144,27 +146,32 @@ void rows(SQLite::Database& database, Faults& faults) {
           "SELECT 'run ' || id FROM run WHERE typeof(samples) <> 'integer' OR samples < 0 OR "
           "typeof(duration) NOT IN ('real', 'integer') OR duration < 0"}) {
         for (const std::string& row : column(database, sql)) {
-            faults.push_back(row + " holds an impossible value");
+            faults.push_back({"notebook.impossible-value", {{"row", row}}});
         }
     }
 }
 
 /// What is wrong with a run's samples, looked at part after part; empty when nothing is.
-std::string faultOf(SQLite::Database& database, const std::string& run) {
-    std::string fault;
+base::Said faultOf(SQLite::Database& database, const std::string& run) {
+    base::Said fault;
     double last = -std::numeric_limits<double>::infinity();
     eachPart(database, run, [&](const Columns& columns) {
         for (const std::span<const double> values : columns) {
             const bool finite =
                 std::all_of(values.begin(), values.end(), [](double value) { return std::isfinite(value); });
-            fault = finite ? fault : "a sample is no number";
+            fault = finite ? fault : base::Said("notebook.sample-no-number");
         }
         for (const double seconds : columns.front()) {
-            fault = !fault.empty() || seconds > last ? fault : "its time does not rise";
+            fault = !fault.empty() || seconds > last ? fault : base::Said("notebook.time-does-not-rise");
             last = seconds;
         }
     });
     return fault;
+}
+
+base::Said ofRun(SQLite::Database& database, const std::string& run, const base::Said& fault) {
+    return {"notebook.of-run",
+            {{"run", std::vector{placeOf(database, "run", run)}}, {"fault", std::vector{fault}}}};
 }
 
 void runs(SQLite::Database& database, Faults& faults, const std::stop_token& stop) {
@@ -176,32 +183,31 @@ void runs(SQLite::Database& database, Faults& faults, const std::stop_token& sto
             return;
         }
         try {
-            const std::string fault = faultOf(database, run);
+            const base::Said fault = faultOf(database, run);
             if (!fault.empty()) {
-                faults.push_back(placeOf(database, "run", run) + ": " + fault);
+                faults.push_back(ofRun(database, run, fault));
             }
         } catch (const RowFault& fault) {
-            faults.push_back(placeOf(database, "run", run) + ": " + fault.text);
+            faults.push_back(ofRun(database, run, fault.said));
         }
     }
 }
 
 void levels(SQLite::Database& database, Faults& faults) {
     for (const std::string& run : runsWithWrongLevels(database)) {
-        faults.push_back("the outline of " + placeOf(database, "run", run) + " is not that of its samples");
+        faults.push_back({"notebook.outline", {{"run", std::vector{placeOf(database, "run", run)}}}});
     }
 }
 
 void history(SQLite::Database& database, Faults& faults) {
     if (const auto step = stepThatDoesNotReplay(database)) {
-        faults.push_back(
-            fmt::format("step {} of the history no longer fits what is there; undo ends at it", *step));
+        faults.push_back({"notebook.step-does-not-fit", {{"step", std::to_string(*step)}}});
     }
 }
 
 } // namespace
 
-std::vector<std::string> faultsIn(SQLite::Database& database, const std::stop_token& stop) {
+std::vector<base::Said> faultsIn(SQLite::Database& database, const std::stop_token& stop) {
     Faults faults;
     const auto look = [&](const auto& kind) {
         if (stop.stop_requested()) {

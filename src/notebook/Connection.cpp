@@ -68,7 +68,7 @@ bool beginLog(SQLite::Database& database) {
 void doWithoutLog(SQLite::Database& database) {
     database.exec("PRAGMA locking_mode = EXCLUSIVE");
     if (database.execAndGet("PRAGMA journal_mode = DELETE").getString() != "delete") {
-        throw NotebookError{NotebookError::Code::LockedElsewhere, "by a program that reads it"};
+        throw NotebookError{NotebookError::Code::LockedElsewhere, "notebook.by-a-reader"};
     }
     database.exec("PRAGMA locking_mode = NORMAL");
     (void)database.execAndGet("SELECT count(*) FROM sqlite_schema"); // only now are the locks let go

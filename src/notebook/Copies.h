@@ -17,7 +17,7 @@ namespace anodex::notebook {
 
 struct Rescued {
     Counts kept;
-    std::vector<std::string> lost; ///< In plain words; empty when everything could be read.
+    std::vector<base::Said> lost; ///< Empty when everything could be read.
 };
 /// Every row and every part of a run that can still be read, in a new notebook without history.
 [[nodiscard]] Answer<Rescued> rescueNotebook(const std::string& damaged, const std::string& fresh);

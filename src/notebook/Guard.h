@@ -46,7 +46,7 @@ auto guarded(const Work& work) -> tl::expected<std::invoke_result_t<Work>, Noteb
     } catch (const SQLite::Exception& exception) {
         return tl::unexpected(errorFrom(exception));
     } catch (const RowFault& fault) {
-        return tl::unexpected(NotebookError{NotebookError::Code::Damaged, fault.text});
+        return tl::unexpected(NotebookError{NotebookError::Code::Damaged, fault.said});
     } catch (const std::filesystem::filesystem_error& error) {
         return tl::unexpected(NotebookError{NotebookError::Code::CannotOpen, error.code().message()});
     } catch (const NotebookError& error) {

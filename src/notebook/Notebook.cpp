@@ -87,7 +87,7 @@ Answer<Notebook> Notebook::open(const std::string& path, OpenMode mode, const st
     return guarded([&] {
         if (!holdsSomething(path) && mode != OpenMode::Create) {
             throw NotebookError{Code::CannotOpen,
-                                std::filesystem::exists(path) ? "the file is empty" : "no such file"};
+                                std::filesystem::exists(path) ? "notebook.empty-file" : "notebook.no-file"};
         }
         return mode == OpenMode::Read ? openReading(path) : openWriting(path, mode, owner);
     });
@@ -400,7 +400,7 @@ Answer<bool> Notebook::fold() {
 Answer<void> Notebook::copyTo(const std::string& path) const {
     return guarded([&] { copyInto(*m_database, path); });
 }
-Answer<std::vector<std::string>> Notebook::check(const std::stop_token& stop) const {
+Answer<std::vector<base::Said>> Notebook::check(const std::stop_token& stop) const {
     return guarded([&] { return faultsIn(*m_database, stop); });
 }
 Answer<std::string> Notebook::dump() const {

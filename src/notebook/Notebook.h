@@ -118,9 +118,8 @@ public:
     /// The notebook as it is open, even when its name is gone; never over another file.
     [[nodiscard]] Answer<void> copyTo(const std::string& path) const;
 
-    /// Faults found in the file, in plain words; empty when sound. Reads everything: not for the interface
-    /// thread.
-    [[nodiscard]] Answer<std::vector<std::string>> check(const std::stop_token& stop = {}) const;
+    /// Faults found in the file; empty when sound. Reads everything: not for the interface thread.
+    [[nodiscard]] Answer<std::vector<base::Said>> check(const std::stop_token& stop = {}) const;
     /// Everything as text in a fixed order: equal texts mean equal notebooks.
     [[nodiscard]] Answer<std::string> dump() const;
 

@@ -1,6 +1,6 @@
 // src/notebook/NotebookError.h - why a notebook could not be opened or changed.
 #pragma once
-#include <string>
+#include "core/base/Said.h"
 
 namespace anodex::notebook {
 
@@ -21,8 +21,8 @@ struct NotebookError {
         Stopped, ///< As asked for.
     };
     Code code = Code::Failed;
-    std::string detail;
-    int sqlite = 0; ///< The storage library's extended code; 0 when it had no part in it.
+    base::Said detail; ///< A path or a name as it is, or what is wrong in particular.
+    int sqlite = 0;    ///< The storage library's extended code; 0 when it had no part in it.
 };
 
 /// A word for the log: "damaged", "disk-full".

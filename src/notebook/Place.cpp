@@ -8,8 +8,8 @@ namespace {
 
 struct Naming {
     const char* table;
-    const char* what; ///< With {} for the names.
-    const char* sql;  ///< One text for a row.
+    const char* id;  ///< Of its words, with {names}.
+    const char* sql; ///< One text for a row.
 };
 
 constexpr const char* kOfBuild =
@@ -17,21 +17,21 @@ constexpr const char* kOfBuild =
     "JOIN revision r ON r.id = b.revision WHERE x.id = ?";
 
 constexpr Naming kNamings[] = {
-    {"project", "the project {}", "SELECT '\"' || name || '\"' FROM project WHERE id = ?"},
-    {"revision", "the design {}", "SELECT '\"' || name || '\"' FROM revision WHERE id = ?"},
-    {"build", "the build of {}",
+    {"project", "notebook.place-project", "SELECT '\"' || name || '\"' FROM project WHERE id = ?"},
+    {"revision", "notebook.place-design", "SELECT '\"' || name || '\"' FROM revision WHERE id = ?"},
+    {"build", "notebook.place-build",
      "SELECT '\"' || r.name || '\", ' || b.name FROM build b JOIN revision r ON r.id = b.revision WHERE b.id "
      "= ?"},
-    {"reading", "a reading of {}", kOfBuild},
-    {"event", "an event of {}", kOfBuild},
-    {"run", "the run {}",
+    {"reading", "notebook.place-reading", kOfBuild},
+    {"event", "notebook.place-event", kOfBuild},
+    {"run", "notebook.place-run",
      "SELECT '\"' || n.name || '\" of ' || coalesce((SELECT '\"' || r.name || '\", ' || b.name FROM build b "
      "JOIN revision r "
      "ON r.id = b.revision WHERE b.id = n.build), 'no build') FROM run n WHERE n.id = ?"},
-    {"document", "the document {}", "SELECT '\"' || name || '\"' FROM document WHERE id = ?"},
-    {"history", "step {} of the history", "SELECT ?"},
-    {"view_state", "the remembered view {}", "SELECT ?"},
-    {"import_mapping", "a remembered column layout", "SELECT ?"}};
+    {"document", "notebook.place-document", "SELECT '\"' || name || '\"' FROM document WHERE id = ?"},
+    {"history", "notebook.place-step", "SELECT ?"},
+    {"view_state", "notebook.place-view", "SELECT ?"},
+    {"import_mapping", "notebook.place-layout", "SELECT ?"}};
 
 std::string namesOf(SQLite::Database& database, const Naming& naming, const std::string& row) {
     try {
@@ -45,27 +45,28 @@ std::string namesOf(SQLite::Database& database, const Naming& naming, const std:
 
 } // namespace
 
-std::string placeOf(SQLite::Database& database, const std::string& table, const std::string& row) {
+base::Said placeOf(SQLite::Database& database, const std::string& table, const std::string& row) {
     if (table == "run_tail" || table == "channel") {
         const std::size_t at = row.rfind('/');
-        return fmt::format("{} of {}", table == "channel" ? "a column" : "the end",
-                           placeOf(database, "run", row.substr(0, at)));
+        return {table == "channel" ? "notebook.place-column" : "notebook.place-end",
+                {{"run", std::vector{placeOf(database, "run", row.substr(0, at))}}}};
     }
     if (table == "run_chunk") {
         const std::size_t column = row.rfind('/');
         const std::size_t chunk =
             column == std::string::npos || column == 0 ? column : row.rfind('/', column - 1);
         if (chunk != std::string::npos) {
-            return fmt::format("part {} of {}", row.substr(chunk + 1, column - chunk - 1),
-                               placeOf(database, "run", row.substr(0, chunk)));
+            return {"notebook.place-part",
+                    {{"part", row.substr(chunk + 1, column - chunk - 1)},
+                     {"run", std::vector{placeOf(database, "run", row.substr(0, chunk))}}}};
         }
     }
     for (const Naming& naming : kNamings) {
         if (table == naming.table) {
-            return fmt::format(fmt::runtime(naming.what), namesOf(database, naming, row));
+            return {naming.id, {{"names", namesOf(database, naming, row)}}};
         }
     }
-    return fmt::format("a row of {}", table);
+    return {"notebook.place-row", {{"table", table}}};
 }
 
 } // namespace anodex::notebook

@@ -31,7 +31,7 @@ class Rescue {
 public:
     Rescue(SQLite::Database& from, SQLite::Database& to) : m_from(from), m_to(to) {}
 
-    std::vector<std::string> run() {
+    std::vector<base::Said> run() {
         SQLite::Transaction transaction(m_to);
         for (const char* table : kTables) {
             takeTable(table);
@@ -47,7 +47,8 @@ public:
     }
 
 private:
-    void lose(const std::string& what) { m_lost.push_back(what); }
+    void lose(const base::Said& what) { m_lost.push_back(what); }
+    void lose(const char* id, const char* table) { lose({id, {{"table", std::string(table)}}}); }
 
     void takeTable(const char* table) {
         try {
@@ -56,12 +57,12 @@ private:
                                    std::find(std::begin(kLaterTables), std::end(kLaterTables),
                                              std::string(table)) != std::end(kLaterTables);
                 if (!later) {
-                    lose(fmt::format("the table {}", table));
+                    lose("notebook.lost-table", table);
                 }
                 return;
             }
         } catch (const SQLite::Exception&) {
-            lose(fmt::format("the table {}", table));
+            lose("notebook.lost-table", table);
             return;
         }
         m_taken.clear();
@@ -69,7 +70,7 @@ private:
         if (!whole) {
             takeRows(table, "ORDER BY rowid DESC");
             probeBetween(table);
-            lose(fmt::format("some rows of the table {}", table));
+            lose("notebook.lost-rows", table);
         }
     }
 
@@ -119,7 +120,7 @@ private:
                                     fmt::format("INSERT INTO {} VALUES ({})", table, marksFor(columns)));
             insertLike(write, read, 1);
         } catch (const SQLite::Exception&) {
-            lose(fmt::format("a row of {} that belongs to nothing or stands there twice", table));
+            lose("notebook.lost-row", table);
         }
     }
 
@@ -160,7 +161,10 @@ private:
             }
             const std::int64_t kept = inChunks;
             dropTail(m_to, run);
-            lose(fmt::format("{} ends after {} of {} readings", placeOf(m_to, "run", run), kept, samples));
+            lose({"notebook.run-ends-after",
+                  {{"run", std::vector{placeOf(m_to, "run", run)}},
+                   {"held", std::to_string(kept)},
+                   {"of", std::to_string(samples)}}});
             SQLite::Statement cut(m_to, "DELETE FROM run_chunk WHERE run = ? AND chunk >= ?");
             cut.bind(1, run);
             cut.bind(2, sound);
@@ -237,7 +241,7 @@ private:
     SQLite::Database& m_to;
     std::set<std::int64_t> m_taken;
     std::optional<std::set<std::string>> m_differing;
-    std::vector<std::string> m_lost;
+    std::vector<base::Said> m_lost;
 };
 
 } // namespace

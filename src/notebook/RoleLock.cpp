@@ -56,7 +56,7 @@ off_t ownerPlace(Role role) {
 std::string ownerIn(int descriptor, Role role) {
     std::array<char, kOwnerLength> text{};
     const ssize_t length = ::pread(descriptor, text.data(), text.size() - 1, ownerPlace(role));
-    return length > 0 && text[0] != '\0' ? std::string(text.data()) : std::string("by another program");
+    return length > 0 && text[0] != '\0' ? std::string(text.data()) : std::string("notebook.by-another");
 }
 
 void writeOwner(int descriptor, Role role, const std::string& owner) {
@@ -108,7 +108,7 @@ tl::expected<void, NotebookError> RoleLock::hold(const std::string& path, const 
         }
         ::close(descriptor);
     }
-    return tl::unexpected(NotebookError{Code::CannotOpen, "its lock file keeps changing"});
+    return tl::unexpected(NotebookError{Code::CannotOpen, "notebook.lock-changes"});
 }
 
 tl::expected<void, NotebookError> RoleLock::holdAlone() {

@@ -15,7 +15,9 @@ using record::Id;
 design::CellDesign designFrom(const std::string& text, const Id& row) {
     auto design = formats::readCellFile(text);
     if (!design) {
-        throw RowFault{row + ": " + design.error().field + ": " + base::plain(design.error().found)};
+        throw RowFault{
+            base::Said("notebook.row-does-not-read", {{"row", row + ": " + design.error().field},
+                                                      {"found", base::plain(design.error().found)}})};
     }
     return *design;
 }
@@ -24,7 +26,8 @@ design::CellDesign designFrom(const std::string& text, const Id& row) {
 template <typename Enum> Enum enumOf(const SQLite::Column& column, Enum first, Enum last, const Id& row) {
     const std::int64_t value = column.getInt64();
     if (!column.isInteger() || value < static_cast<int>(first) || value > static_cast<int>(last)) {
-        throw RowFault{row + ": " + column.getString() + " stands for nothing this program knows"};
+        throw RowFault{
+            base::Said("notebook.stands-for-nothing", {{"row", row}, {"value", column.getString()}})};
     }
     return static_cast<Enum>(value);
 }
@@ -32,7 +35,7 @@ template <typename Enum> Enum enumOf(const SQLite::Column& column, Enum first, E
 double numberOf(const SQLite::Column& column, const Id& row) {
     const bool isNumber = column.isFloat() || column.isInteger();
     if (!isNumber || !std::isfinite(column.getDouble())) {
-        throw RowFault{row + ": " + column.getString() + " is no number"};
+        throw RowFault{base::Said("notebook.no-number", {{"row", row}, {"value", column.getString()}})};
     }
     return column.getDouble();
 }
@@ -92,7 +95,9 @@ record::Build buildFrom(SQLite::Statement& query) {
     row.asBuilt = designFrom(query.getColumn(4).getString(), row.id);
     const auto expectation = formats::readExpectation(query.getColumn(5).getString());
     if (!expectation) {
-        throw RowFault{row.id + ": " + expectation.error().field + ": " + base::plain(expectation.error().found)};
+        throw RowFault{
+            base::Said("notebook.row-does-not-read", {{"row", row.id + ": " + expectation.error().field},
+                                                      {"found", base::plain(expectation.error().found)}})};
     }
     row.expectation = *expectation;
     row.setAside = query.getColumn(6).getInt() != 0;

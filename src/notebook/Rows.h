@@ -36,7 +36,7 @@ void putRow(SQLite::Database& database, const record::Document& document);
 
 /// A stored design or expectation that no longer reads; names the row.
 struct RowFault {
-    std::string text;
+    base::Said said;
 };
 
 /// Ids of rows of revision, build, document or reading that would raise a RowFault.

@@ -34,8 +34,12 @@ std::optional<Header> headerOf(SQLite::Database& database, const record::Id& run
                : std::nullopt;
 }
 
-[[noreturn]] void refuse(const Header& header, const std::string& what) {
-    throw RowFault{fmt::format("the run \"{}\" cannot be used: {}", header.name, what)};
+base::Said partSaid(const char* id, std::int64_t number) {
+    return {id, {{"number", std::to_string(number)}}};
+}
+
+[[noreturn]] void refuse(const Header& header, const base::Said& what) {
+    throw RowFault{base::Said("notebook.run-unusable", {{"run", header.name}, {"what", std::vector{what}}})};
 }
 
 /// Reads the parts of one run in order and sees that each is where and as long as it has to be.
@@ -56,7 +60,7 @@ public:
             const bool foreign = query.getColumn(0).getInt64() != chunk ||
                                  query.getColumn(1).getInt64() != static_cast<std::int64_t>(column);
             if (foreign) {
-                refuse(m_header, fmt::format("part {} of it is missing or has a foreign column", chunk + 1));
+                refuse(m_header, partSaid("notebook.part-missing", chunk + 1));
             }
             takeBlob(query.getColumn(3), query.getColumn(2).getInt64(), chunk + 1, m_values[column]);
             if (++column == m_columns) {
@@ -66,7 +70,7 @@ public:
             }
         }
         if (column != 0) {
-            refuse(m_header, fmt::format("part {} of it is missing or has a foreign column", chunk + 1));
+            refuse(m_header, partSaid("notebook.part-missing", chunk + 1));
         }
     }
 
@@ -95,8 +99,8 @@ private:
     void takeBlob(const SQLite::Column& blob, std::int64_t values, std::int64_t part,
                   std::vector<double>& into) const {
         if (values < 0 || blob.getBytes() != values * static_cast<std::int64_t>(sizeof(double))) {
-            refuse(m_header, part > 0 ? fmt::format("part {} of it is too short or too long", part)
-                                      : "its end is too short or too long");
+            refuse(m_header,
+                   part > 0 ? partSaid("notebook.part-length", part) : base::Said("notebook.end-length"));
         }
         into.resize(static_cast<std::size_t>(values));
         std::memcpy(into.data(), blob.getBlob(), into.size() * sizeof(double));
@@ -109,11 +113,11 @@ private:
         });
         const bool whole = part == 0 || count == std::min(kChunk, m_header.samples - first);
         if (!even || count <= 0 || !whole || first + count > m_header.samples) {
-            refuse(m_header, part > 0 ? fmt::format("part {} of it is too short or too long", part)
-                                      : "its end is too short or too long");
+            refuse(m_header,
+                   part > 0 ? partSaid("notebook.part-length", part) : base::Said("notebook.end-length"));
         }
         if (m_held >= 0 && first != m_held) {
-            refuse(m_header, fmt::format("its readings from {} on are missing", m_held + 1));
+            refuse(m_header, partSaid("notebook.readings-missing", m_held + 1));
         }
         m_held = first + count;
         take(Columns(m_values.begin(), m_values.end()));
@@ -220,7 +224,8 @@ void eachPart(SQLite::Database& database, const record::Id& run, const TakePart&
         reader.tail(take);
         const std::int64_t held = std::max<std::int64_t>(reader.held(), 0);
         if (held < header->samples) {
-            refuse(*header, fmt::format("it ends after {} of {} readings", held, header->samples));
+            refuse(*header, base::Said("notebook.ends-after", {{"held", std::to_string(held)},
+                                                               {"of", std::to_string(header->samples)}}));
         }
     }
 }

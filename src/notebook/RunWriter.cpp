@@ -24,21 +24,18 @@ void requireChannels(const std::vector<record::Channel>& channels) {
     for (const record::Channel& channel : channels) {
         const bool sound = !channel.name.empty() && std::isfinite(channel.factor) && channel.factor != 0.0;
         if (!sound || !names.insert(channel.name).second) {
-            throw NotebookError{Code::Failed,
-                                "a channel needs a name of its own and a factor other than 0: \"" +
-                                    channel.name + "\""};
+            throw NotebookError{Code::Failed, base::Said("notebook.channel-name", {{"name", channel.name}})};
         }
     }
     if (channels.empty()) {
-        throw NotebookError{Code::Failed, "a run needs a channel beside the time"};
+        throw NotebookError{Code::Failed, "notebook.no-channel"};
     }
 }
 
 void requireCurrent(SQLite::Database& database, const std::string& path) {
     verify(database);
     if (versionOf(database) < kSchemaVersion) {
-        throw NotebookError{Code::ReadOnly,
-                            path + ": open it for editing once, so that it is brought up to date"};
+        throw NotebookError{Code::ReadOnly, base::Said("notebook.open-once", {{"path", path}})};
     }
 }
 
@@ -94,13 +91,13 @@ void RunWriter::require(std::span<const double> seconds, const Columns& values) 
                           return column.size() == seconds.size() && finite(column);
                       });
     if (!even || !finite(seconds)) {
-        throw NotebookError{Code::Failed, "every channel needs a number for every second"};
+        throw NotebookError{Code::Failed, "notebook.uneven-channels"};
     }
     const bool rises = std::adjacent_find(seconds.begin(), seconds.end(),
                                           [](double a, double b) { return b <= a; }) == seconds.end();
     const bool later = m_run.samples == 0 || seconds.front() > m_lastSecond;
     if (!rises || !later) {
-        throw NotebookError{Code::Failed, "the time has to rise"};
+        throw NotebookError{Code::Failed, "notebook.time-must-rise"};
     }
 }
 

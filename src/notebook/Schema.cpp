@@ -160,25 +160,25 @@ void bringUpToDate(SQLite::Database& database) {
     }
 }
 
-std::string missingFrom(SQLite::Database& database) {
+base::Said missingFrom(SQLite::Database& database) {
     const Things there = thingsIn(database);
     for (const auto& [name, definition] : thingsOfVersion(versionOf(database))) {
         const auto found = there.find(name);
         if (found == there.end()) {
-            return "the table or index " + name + " is missing";
+            return {"notebook.table-missing", {{"name", name}}};
         }
         if (found->second != definition) {
-            return "the table or index " + name + " is not as this program makes it";
+            return {"notebook.table-otherwise", {{"name", name}}};
         }
     }
     return {};
 }
 
-std::string foreignIn(SQLite::Database& database) {
+base::Said foreignIn(SQLite::Database& database) {
     const Things ours = thingsOfVersion(versionOf(database));
     for (const auto& [name, definition] : thingsIn(database)) {
         if (!ours.contains(name)) {
-            return "\"" + name + "\" was not made by this program";
+            return {"notebook.table-foreign", {{"name", name}}};
         }
     }
     return {};
@@ -192,7 +192,8 @@ void verify(SQLite::Database& database) {
     if (version > kSchemaVersion) {
         throw NotebookError{NotebookError::Code::Newer, database.getFilename()};
     }
-    const std::string missing = version < 1 ? "its version is impossible" : missingFrom(database);
+    const base::Said missing =
+        version < 1 ? base::Said("notebook.impossible-version") : missingFrom(database);
     if (!missing.empty()) {
         throw NotebookError{NotebookError::Code::Damaged, missing};
     }

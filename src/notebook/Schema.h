@@ -2,6 +2,7 @@
 //
 // A new version is a new step, never a changed one: files of every version are out there.
 #pragma once
+#include "core/base/Said.h"
 #include <string>
 
 namespace SQLite {
@@ -25,9 +26,9 @@ void createSchema(SQLite::Database& database);
 void bringUpToDate(SQLite::Database& database);
 
 /// What a file of its version must hold and does not, or holds otherwise; empty when all is there.
-[[nodiscard]] std::string missingFrom(SQLite::Database& database);
+[[nodiscard]] base::Said missingFrom(SQLite::Database& database);
 /// A table, trigger, view or index that no version of ours made; empty when there is none.
-[[nodiscard]] std::string foreignIn(SQLite::Database& database);
+[[nodiscard]] base::Said foreignIn(SQLite::Database& database);
 
 /// Rejects what is no notebook of ours, with a NotebookError, before anything is changed in it. Reads the first
 /// pages only.

@@ -85,25 +85,25 @@ std::string errorText(const notebook::NotebookError& error) {
     case Code::Newer:
         return text("error.notebook.newer");
     case Code::Damaged:
-        return text({"error.notebook.damaged", {{"detail", error.detail}}});
+        return text({"error.notebook.damaged", {{"detail", text(error.detail)}}});
     case Code::LockedElsewhere:
-        return text({"error.notebook.locked-elsewhere", {{"detail", error.detail}}});
+        return text({"error.notebook.locked-elsewhere", {{"detail", text(error.detail)}}});
     case Code::CannotOpen:
-        return text({"error.notebook.cannot-open", {{"detail", error.detail}}});
+        return text({"error.notebook.cannot-open", {{"detail", text(error.detail)}}});
     case Code::ReadOnly:
         return text("error.notebook.read-only");
     case Code::DiskFull:
         return text("error.notebook.disk-full");
     case Code::Failed:
-        return text({"error.notebook.failed", {{"detail", error.detail}}});
+        return text({"error.notebook.failed", {{"detail", text(error.detail)}}});
     case Code::NotFound:
-        return text({"error.notebook.not-found", {{"detail", error.detail}}});
+        return text({"error.notebook.not-found", {{"detail", text(error.detail)}}});
     case Code::Moved:
-        return text({"error.notebook.moved", {{"detail", error.detail}}});
+        return text({"error.notebook.moved", {{"detail", text(error.detail)}}});
     case Code::Exists:
-        return text({"error.notebook.exists", {{"detail", error.detail}}});
+        return text({"error.notebook.exists", {{"detail", text(error.detail)}}});
     case Code::NoRoom:
-        return text({"error.notebook.no-room", {{"detail", error.detail}}});
+        return text({"error.notebook.no-room", {{"detail", text(error.detail)}}});
     case Code::Stopped:
         return text("error.notebook.stopped");
     }

@@ -69,6 +69,7 @@ TEST_F(WindowTest, TheWholeJobByMouseAndKeys) {
     test::writeText(m_fileToOpen.toStdString(), loggerFile(500));
     QTest::keyClick(m_window.get(), Qt::Key_I, Qt::ControlModifier);
     QTest::mouseClick(find<QPushButton>("importAdd"), Qt::LeftButton);
+    ASSERT_TRUE(stored());
     ASSERT_EQ(m_bench->selection().build()->runs.size(), 1U);
     // The verdict.
     go(7);
@@ -113,6 +114,7 @@ TEST_F(WindowTest, AHundredThousandRowsAreReadOnceAndAskNothingTheSecondTime) {
     QTest::keyClick(role, Qt::Key_Down);
     EXPECT_EQ(role->currentText(), "current, mA");
     QTest::mouseClick(find<QPushButton>("importAdd"), Qt::LeftButton);
+    ASSERT_TRUE(stored());
     ASSERT_EQ(m_bench->selection().build()->runs.size(), 1U);
     const double exact = 0.05 * 20000.0 * (1.0 - std::exp(-99999.0 / 20000.0));
     EXPECT_NEAR(*m_bench->selection().build()->deliveredCoulombs() / exact, 1.0, 1e-4);
@@ -122,6 +124,7 @@ TEST_F(WindowTest, AHundredThousandRowsAreReadOnceAndAskNothingTheSecondTime) {
     test::writeText(m_fileToOpen.toStdString(), loggerFile(300));
     QTest::mouseClick(find<QPushButton>("importRun"), Qt::LeftButton);
     QTest::keyClick(find<QPushButton>("importAdd"), Qt::Key_Space);
+    ASSERT_TRUE(stored());
     EXPECT_EQ(m_bench->selection().build()->runs.size(), 2U);
 }
 

@@ -55,6 +55,11 @@ protected:
         }));
     }
 
+    /// A run is stored between other things.
+    bool stored() {
+        return QTest::qWaitFor([this] { return !m_bench->runImport().isBusy(); }, 8000);
+    }
+
     template <typename T> T* find(const QString& name) {
         T* found = m_window->findChild<T*>(name);
         EXPECT_NE(found, nullptr) << name.toStdString();

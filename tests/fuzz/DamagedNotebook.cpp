@@ -80,7 +80,7 @@ constexpr const char* kStatements[] = {
 
 template <typename T> void require(const notebook::Answer<T>& answer) {
     if (!answer) {
-        throw std::runtime_error("the sound notebook: " + answer.error().detail);
+        throw std::runtime_error("the sound notebook: " + test::told(answer.error().detail));
     }
 }
 
@@ -219,7 +219,7 @@ Seen seenIn(const std::filesystem::path& path) {
     const auto dump = book ? book->dump() : tl::unexpected(book.error());
     const auto builds = book ? book->builds() : tl::unexpected(book.error());
     if (!dump || !builds) {
-        seen.refusal = dump ? builds.error().detail : dump.error().detail;
+        seen.refusal = test::told(dump ? builds.error().detail : dump.error().detail);
         return seen;
     }
     seen.content = *dump;
@@ -228,7 +228,7 @@ Seen seenIn(const std::filesystem::path& path) {
         for (const record::RunHeader& run : runs ? *runs : std::vector<record::RunHeader>()) {
             const auto samples = book->samples(run.id);
             if (!samples) {
-                seen.refusal = samples.error().detail;
+                seen.refusal = test::told(samples.error().detail);
                 return seen;
             }
             for (const auto* column : {&samples->seconds, &samples->volts, &samples->amps}) {
@@ -244,15 +244,15 @@ Seen seenIn(const std::filesystem::path& path) {
 std::string foundIn(const std::filesystem::path& path) {
     const auto book = Notebook::open(path.string(), OpenMode::Read);
     if (!book) {
-        return "refused: " + book.error().detail;
+        return "refused: " + test::told(book.error().detail);
     }
     const auto faults = book->check();
     if (!faults) {
-        return "refused: " + faults.error().detail;
+        return "refused: " + test::told(faults.error().detail);
     }
     std::string text;
-    for (const std::string& fault : *faults) {
-        text += fault + "; ";
+    for (const base::Said& fault : *faults) {
+        text += test::told(fault) + "; ";
     }
     return text;
 }

@@ -35,7 +35,7 @@ void acknowledge(app::Workbench& bench) {
     const auto book = notebook::Notebook::open(bench.store().path().toStdString(), notebook::OpenMode::Read);
     const auto dump = book ? book->dump() : tl::unexpected(book.error());
     if (!dump) {
-        std::fprintf(stderr, "the notebook cannot be read back: %s\n", dump.error().detail.c_str());
+        std::fprintf(stderr, "the notebook cannot be read back: %s\n", dump.error().detail.id.c_str());
         std::exit(4);
     }
     std::printf("ack %zu\n", std::hash<std::string>{}(test::inUse(*dump)));

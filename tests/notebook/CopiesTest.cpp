@@ -117,7 +117,7 @@ TEST_F(Copies, ARunIsRescuedUpToItsDamage) {
     const auto rescued = rescueNotebook(m_path, path("rescued.anodex"));
     ASSERT_TRUE(rescued) << rescued.error().detail;
     ASSERT_EQ(rescued->lost.size(), 1U);
-    EXPECT_NE(rescued->lost[0].find("4096 of 10000"), std::string::npos) << rescued->lost[0];
+    EXPECT_NE(test::told(rescued->lost[0]).find("4096 of 10000"), std::string::npos) << rescued->lost[0];
     auto fresh = Notebook::open(path("rescued.anodex"), OpenMode::Read);
     EXPECT_EQ(fresh->samples("n1")->size(), kChunkSamples);
     EXPECT_TRUE(fresh->check()->empty());

@@ -319,9 +319,9 @@ TEST(Notebook, FindsMissingSamplesWhenChecked) {
     b.book = b.open(OpenMode::Write);
     const auto faults = *b.book.check();
     ASSERT_FALSE(faults.empty());
-    for (const std::string& fault : faults) {
-        EXPECT_NE(fault.find("overnight"), std::string::npos) << fault;
-        EXPECT_NE(fault.find("build b1"), std::string::npos) << fault;
+    for (const base::Said& fault : faults) {
+        EXPECT_NE(test::told(fault).find("overnight"), std::string::npos) << fault;
+        EXPECT_NE(test::told(fault).find("build b1"), std::string::npos) << fault;
     }
 }
 

@@ -189,7 +189,7 @@ TEST_F(Recording, AnOlderFileIsNotTouched) {
     const std::string before = test::readText(old);
     const auto refused = RunWriter::begin(old, run("n2"), kCell, "logger");
     ASSERT_FALSE(refused);
-    EXPECT_NE(refused.error().detail.find("open it for editing once"), std::string::npos);
+    EXPECT_NE(test::told(refused.error().detail).find("open it for editing once"), std::string::npos);
     EXPECT_EQ(test::readText(old), before);
 }
 

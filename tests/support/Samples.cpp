@@ -1,16 +1,31 @@
 #include "tests/support/Samples.h"
-#include "core/design/Resolve.h"
 
+#include "core/design/Resolve.h"
 #include "formats/CellFile.h"
+#include "wording/Texts.h"
 
 #include <cstdlib>
 #include <fstream>
 #include <gtest/gtest.h>
 #include <nlohmann/json.hpp>
+#include <ostream>
 #include <sqlite3.h>
 #include <sstream>
 
+namespace anodex::base {
+
+std::ostream& operator<<(std::ostream& output, const Said& said) {
+    return output << test::told(said);
+}
+
+} // namespace anodex::base
+
 namespace anodex::test {
+
+std::string told(const base::Said& said) {
+    return wording::Texts::english().text(said);
+}
+
 namespace {
 
 using Json = nlohmann::ordered_json;
@@ -25,7 +40,7 @@ const chemistry::Catalogue& catalogue() {
     static const chemistry::Catalogue kCatalogue = [] {
         auto read = formats::readCatalogue(formats::builtInCatalogueFiles());
         if (!read) {
-            ADD_FAILURE() << read.error().field << ": " << read.error().found.id;
+            ADD_FAILURE() << read.error().field << ": " << base::plain(read.error().found);
             return chemistry::Catalogue{};
         }
         return std::move(*read);
@@ -38,7 +53,8 @@ design::CellDesign design(const std::string& json) {
     text["format"] = "anodex-cell/1";
     auto read = formats::readCellFile(text.dump());
     if (!read) {
-        ADD_FAILURE() << read.error().field << ": " << read.error().found.id << "; " << read.error().expected.id;
+        ADD_FAILURE() << read.error().field << ": " << base::plain(read.error().found) << "; "
+                      << base::plain(read.error().expected);
         return {};
     }
     return *read;

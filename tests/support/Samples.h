@@ -1,13 +1,23 @@
 // tests/support/Samples.h - the shipped catalogue, cells to try, and folders to try them in.
 #pragma once
+#include "core/base/Said.h"
 #include "core/cell/Evaluation.h"
 #include "core/record/Record.h"
 #include "formats/catalogue/CatalogueReader.h"
 #include <filesystem>
+#include <iosfwd>
 #include <string>
 #include <string_view>
 
+namespace anodex::base {
+/// So that a failed test tells it.
+std::ostream& operator<<(std::ostream& output, const Said& said);
+} // namespace anodex::base
+
 namespace anodex::test {
+
+/// In English.
+std::string told(const base::Said& said);
 
 /// The shipped catalogue, read once.
 const chemistry::Catalogue& catalogue();

@@ -1,6 +1,7 @@
 #include "app/session/FileJobs.h"
 
 #include "wording/ErrorText.h"
+#include "wording/Texts.h"
 
 namespace anodex::app {
 namespace {
@@ -9,10 +10,10 @@ QString q(const std::string& text) {
     return QString::fromStdString(text);
 }
 
-QStringList list(const std::vector<std::string>& texts) {
+QStringList told(const std::vector<base::Said>& texts) {
     QStringList result;
-    for (const std::string& text : texts) {
-        result << q(text);
+    for (const base::Said& said : texts) {
+        result << q(wording::text(said));
     }
     return result;
 }
@@ -31,8 +32,8 @@ void FileJobs::check(const QString& notebook) {
     m_checks.begin([this, notebook](const std::stop_token& stop, const Aside::Tell& tell) {
         const auto book = notebook::Notebook::open(notebook.toStdString(), notebook::OpenMode::Read);
         const auto faults = book ? book->check(stop) : tl::unexpected(book.error());
-        const QStringList told = faults ? list(*faults) : QStringList(problemOf(faults));
-        tell([this, notebook, told] { emit checked(notebook, told); });
+        const QStringList words = faults ? told(*faults) : QStringList(problemOf(faults));
+        tell([this, notebook, words] { emit checked(notebook, words); });
     });
 }
 
@@ -46,7 +47,7 @@ void FileJobs::copy(const QString& from, const QString& to) {
 void FileJobs::rescue(const QString& damaged, const QString& fresh) {
     m_jobs.queue([this, damaged, fresh](const std::stop_token& /*stop*/, const Aside::Tell& tell) {
         const auto done = notebook::rescueNotebook(damaged.toStdString(), fresh.toStdString());
-        const QStringList lost = done ? list(done->lost) : QStringList();
+        const QStringList lost = done ? told(done->lost) : QStringList();
         tell([this, fresh, lost, problem = problemOf(done)] { emit rescued(fresh, lost, problem); });
     });
 }

@@ -335,7 +335,7 @@ void ImportSheet::showRun(tl::expected<formats::CsvRun, formats::CsvError> run) 
         m_plot->show({});
         return;
     }
-    m_run = std::move(*run);
+    m_run = std::make_shared<const formats::CsvRun>(std::move(*run));
     const auto& samples = m_run->samples;
     QStringList state{tr("%1 readings over %2")
                           .arg(samples.size())
@@ -366,7 +366,7 @@ void ImportSheet::add() {
     }
     const record::Millis started = m_run->started.value_or(
         m_bench.services().now() - static_cast<record::Millis>(1000.0 * m_run->samples.seconds.back()));
-    auto samples = std::make_shared<const record::RunSamples>(m_run->samples);
+    std::shared_ptr<const record::RunSamples> samples(m_run, &m_run->samples);
     m_progress->setRange(0, 100);
     m_progress->setValue(0);
     m_progress->show();
@@ -383,7 +383,7 @@ void ImportSheet::added(bool stored) {
     }
     m_adding = false;
     m_progress->hide();
-    m_add->setEnabled(m_run.has_value());
+    m_add->setEnabled(m_run != nullptr);
     if (stored) {
         m_bench.store().rememberMapping(m_preview.signature, formats::mappingToText(m_preview.mapping));
         close();

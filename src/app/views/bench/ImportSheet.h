@@ -75,8 +75,8 @@ private:
     QPushButton* m_add;
     QPushButton* m_cancel;
     QProgressBar* m_progress;
-    std::optional<formats::CsvRun> m_run;
-    bool m_adding = false; ///< A run is being stored.
+    std::shared_ptr<const formats::CsvRun> m_run; ///< As read; shared with what stores it.
+    bool m_adding = false;                        ///< A run is being stored.
     Aside m_reader;
 };
 

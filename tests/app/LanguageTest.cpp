@@ -1,4 +1,7 @@
 // In a language of marked letters every text of every view is changed, and nothing is cut though it is longer.
+#include "app/frame/Drawer.h"
+#include "app/frame/FileActions.h"
+#include "app/frame/FrameDeeds.h"
 #include "app/views/couple/CoupleView.h"
 #include "formats/CellFile.h"
 #include "formats/EmbeddedData.h"
@@ -255,6 +258,40 @@ TEST_F(LanguageTest, RefusalsAndQuestionsAreChanged) {
     for (const std::string& text : texts) {
         const QStringList left = plainWords(QString::fromStdString(text), exempt);
         EXPECT_TRUE(left.isEmpty()) << left.join(' ').toStdString() << " in: " << text;
+    }
+}
+
+TEST_F(LanguageTest, SheetsMenusAndAnswersAreChanged) {
+    openDemo();
+    go(6);
+    m_fileToOpen = QString::fromStdString(m_folder.path("run.csv").string());
+    test::writeText(m_fileToOpen.toStdString(),
+                    "time,voltage,current\n0,1.02,0\n60,1.01,0.001\n120,1.0,0.001\n180,1.01,0\n");
+    QTest::mouseClick(find<QPushButton>("importRun"), Qt::LeftButton);
+    std::set<QString> exempt = names();
+    for (const char* word : {"time", "voltage", "current", "min", "run", "csv"}) {
+        exempt.insert(word); // as they stand in the file and its name
+    }
+    for (const QString& text : visibleTexts()) {
+        EXPECT_TRUE(plainWords(text, exempt).isEmpty()) << "import: " << text.toStdString();
+    }
+    QTest::mouseClick(find<QPushButton>("importCancel"), Qt::LeftButton);
+    QTest::mouseClick(find<QPushButton>("asBuilt"), Qt::LeftButton);
+    expectAllChanged("as built");
+    QTest::keyClick(focused(), Qt::Key_Escape);
+    design::CellDesign design = m_bench->draft().design();
+    design.gapMetres = 0.031;
+    m_bench->edit(design);
+    for (int step = 0; step < 3; ++step) {
+        EXPECT_TRUE(plainWords(message(), names()).isEmpty()) << message().toStdString();
+        step == 0 ? m_bench->undo() : m_bench->redo();
+    }
+    FileActions files(*m_bench, m_window.get());
+    QMenu drawer;
+    Drawer::fill(drawer, frameDeeds(*m_bench, files), m_theme, {}, {});
+    for (const QAction* action : drawer.findChildren<QAction*>()) {
+        const QString words = action->text().section('\t', 0, 0);
+        EXPECT_TRUE(plainWords(words, names()).isEmpty()) << words.toStdString();
     }
 }
 

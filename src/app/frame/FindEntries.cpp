@@ -73,6 +73,7 @@ void addBuilds(Workbench& bench, const Show& show, std::vector<FindEntry>& entri
 std::vector<FindEntry> findEntries(Workbench& bench, const std::vector<ViewEntry>& views,
                                    const std::vector<Deed>& deeds, const Show& show) {
     std::vector<FindEntry> entries;
+    entries.reserve(views.size() + deeds.size());
     for (const ViewEntry& view : views) {
         entries.push_back({view.title, view.hint, [show, id = QString::fromLatin1(view.id)] { show(id); }});
     }

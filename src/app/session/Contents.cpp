@@ -181,7 +181,9 @@ Parts Contents::remove(const std::vector<record::Id>& gone) {
                        }) > 0,
          Part::Builds);
     for (BuildSummary& summary : builds) {
-        if (from(summary.readings) | from(summary.events)) {
+        const bool readings = from(summary.readings);
+        const bool events = from(summary.events);
+        if (readings || events) {
             findMeasured(summary);
             parts |= Part::Notes;
         }

@@ -5,6 +5,8 @@
 #include "wording/ErrorText.h"
 #include "wording/Texts.h"
 
+#include <algorithm>
+
 namespace anodex::cli {
 namespace {
 
@@ -27,10 +29,9 @@ int exitFor(NotebookError::Code code) {
 }
 
 std::vector<std::string> told(const std::vector<base::Said>& list) {
-    std::vector<std::string> words;
-    for (const base::Said& said : list) {
-        words.push_back(wording::Texts::english().text(said));
-    }
+    std::vector<std::string> words(list.size());
+    std::transform(list.begin(), list.end(), words.begin(),
+                   [](const base::Said& said) { return wording::Texts::english().text(said); });
     return words;
 }
 

@@ -1,7 +1,7 @@
 // src/notebook/Check.h - looks for faults in a notebook file, and writes all of it as text for comparison.
 #pragma once
-#include <stop_token>
 #include "core/base/Said.h"
+#include <stop_token>
 #include <string>
 #include <vector>
 

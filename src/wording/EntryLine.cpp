@@ -345,6 +345,7 @@ Entry asReadings(std::vector<record::Reading> readings, const Understanding& und
     entry.kind = Entry::Kind::Reading;
     readings.front().note = unusedWords(understanding.words);
     std::vector<base::Said> echo;
+    echo.reserve(readings.size() + 2); // note and time
     for (const record::Reading& reading : readings) {
         echo.push_back(readingSaid(reading));
     }

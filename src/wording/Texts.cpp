@@ -96,7 +96,9 @@ using Patterns = std::map<std::string, std::string>;
 /// Nested objects are one id, joined by dots.
 void flatten(const nlohmann::json& table, const std::string& above, Patterns& patterns) {
     for (const auto& [key, value] : table.items()) {
-        const std::string id = above.empty() ? key : above + "." + key;
+        std::string id = above;
+        id += above.empty() ? "" : ".";
+        id += key;
         if (value.is_object()) {
             flatten(value, id, patterns);
         } else if (!patterns.emplace(id, value.get<std::string>()).second) {

@@ -124,7 +124,7 @@ TEST(Contents, AfterUndoAndRedoAreWhatTheFileHolds) {
     ASSERT_TRUE(now.load(*book).empty());
     std::mt19937 random(5);
     for (int number = 10; number < 200; ++number) {
-        if (random() % 2 == 0) {
+        if (random() % 2 == 0 && !now.builds.empty()) {
             const Change change = anyChange(random, now, number);
             ASSERT_TRUE(book->commit("change", number, {change}));
             now.apply(std::vector{change});
@@ -134,9 +134,7 @@ TEST(Contents, AfterUndoAndRedoAreWhatTheFileHolds) {
         Contents read;
         ASSERT_TRUE(read.load(*book).empty());
         expectSame(now, read);
-        if (now.builds.empty() || testing::Test::HasFailure()) {
-            break;
-        }
+        ASSERT_FALSE(testing::Test::HasFailure()) << "at step " << number;
     }
 }
 

@@ -1,9 +1,8 @@
 #include "app/frame/FindEntries.h"
 
 #include "app/session/Deeds.h"
+#include "app/theme/Words.h"
 #include "wording/PartText.h"
-
-#include <QCoreApplication>
 
 namespace anodex::app {
 namespace {
@@ -14,10 +13,6 @@ using Show = std::function<void(const QString& station)>;
 const QString kDesign = QStringLiteral("couple");
 const QString kMeasured = QStringLiteral("bench");
 const QString kJudged = QStringLiteral("judge");
-
-QString tr(const char* text) {
-    return QCoreApplication::translate("FindEntries", text);
-}
 
 QString q(const std::string& text) {
     return QString::fromStdString(text);

@@ -2,15 +2,10 @@
 
 #include "app/frame/FileActions.h"
 #include "app/session/Deeds.h"
-
-#include <QCoreApplication>
+#include "app/theme/Words.h"
 
 namespace anodex::app {
 namespace {
-
-QString tr(const char* text) {
-    return QCoreApplication::translate("FrameDeeds", text);
-}
 
 Deed deed(const char* id, Deed::Group group, const QString& words, const QList<QKeySequence>& keys,
           std::function<void()> go) {

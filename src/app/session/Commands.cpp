@@ -160,6 +160,10 @@ Command strikeOut(const record::Reading& reading, bool out) {
             {}};
 }
 
+Said importSaid(const record::RunHeader& run) {
+    return {"command.import", {{"name", run.name}}};
+}
+
 Command put(record::Document document, Said said) {
     if (document.id.empty()) {
         document.id = notebook::newId();

@@ -29,6 +29,8 @@ namespace anodex::app::commands {
 [[nodiscard]] Command note(const record::Id& build, record::Event event);
 [[nodiscard]] Command correct(const record::Reading& from, const record::Reading& to);
 [[nodiscard]] Command strikeOut(const record::Reading& reading, bool out);
+/// What the import of a run is called.
+[[nodiscard]] base::Said importSaid(const record::RunHeader& run);
 /// New when its id is empty.
 [[nodiscard]] Command put(record::Document document, base::Said said);
 

@@ -32,10 +32,6 @@ NotebookFiles::NotebookFiles(Store& store, Services services, Hooks hooks, QObje
     connectJobs();
 }
 
-NotebookFiles::~NotebookFiles() {
-    letGo();
-}
-
 void NotebookFiles::connectJobs() {
     connect(&m_jobs, &FileJobs::checked, this, [this](const QString& path, const QStringList& faults) {
         if (!faults.isEmpty() && path == m_store.path()) {
@@ -77,6 +73,10 @@ void NotebookFiles::connectJobs() {
 }
 
 bool NotebookFiles::open(const QString& path, bool create) {
+    return open(path, create ? notebook::OpenMode::Create : notebook::OpenMode::Write, {});
+}
+
+bool NotebookFiles::open(const QString& path, notebook::OpenMode mode, const QString& demoFolder) {
     m_hooks.settle();
     const auto asked = notebook::identityOf(path.toStdString());
     const notebook::Notebook* now = m_store.notebook();
@@ -85,8 +85,7 @@ bool NotebookFiles::open(const QString& path, bool create) {
         return true;
     }
     m_services.log->command("open");
-    auto opened = notebook::Notebook::open(
-        path.toStdString(), create ? notebook::OpenMode::Create : notebook::OpenMode::Write, owner());
+    auto opened = notebook::Notebook::open(path.toStdString(), mode, owner());
     if (!opened && opened.error().code == Code::ReadOnly) {
         opened = notebook::Notebook::open(path.toStdString(), notebook::OpenMode::Read);
     }
@@ -104,6 +103,7 @@ bool NotebookFiles::open(const QString& path, bool create) {
         return false;
     }
     letGo();
+    m_demoFolder = demoFolder;
     m_store.take(std::move(*opened), std::move(contents));
     tellHowItOpened();
     m_jobs.check(path);
@@ -147,12 +147,10 @@ bool NotebookFiles::openDemo(const QString& resource) {
         emit refused(tr("The demo could not be copied to %1; check that the disk has room").arg(path));
         return false;
     }
-    if (!open(path, false)) {
+    if (!open(path, notebook::OpenMode::Write, folder)) {
         QDir(folder).removeRecursively();
         return false;
     }
-    m_demoFolder = folder;
-    emit m_store.changed(Part::File, std::nullopt);
     return true;
 }
 

@@ -16,7 +16,6 @@ public:
         std::function<std::shared_future<void>()> free;
     };
     NotebookFiles(Store& store, Services services, Hooks hooks, QObject* parent);
-    ~NotebookFiles() override;
 
     bool open(const QString& path, bool create);
     /// A fresh copy of a notebook that travels inside the program; it goes when it is left.
@@ -45,6 +44,8 @@ signals:
 
 private:
     void connectJobs();
+    /// `demoFolder` is that of a demo's copy, empty for other notebooks.
+    bool open(const QString& path, notebook::OpenMode mode, const QString& demoFolder);
     void tellHowItOpened();
     void removeDemo();
 

@@ -19,6 +19,7 @@ Q_DECLARE_FLAGS(Parts, Part)
 Q_DECLARE_OPERATORS_FOR_FLAGS(Parts)
 
 /// Whatever a notebook holds.
-inline constexpr Parts kContent{QFlag(0x1fc)};
+inline constexpr Parts kContent = Parts(Part::Place) | Part::Revisions | Part::Builds | Part::Notes |
+                                  Part::Runs | Part::Documents | Part::File;
 
 } // namespace anodex::app

@@ -1,5 +1,7 @@
 #include "app/session/RunImport.h"
 
+#include "app/session/Commands.h"
+
 #include <QElapsedTimer>
 #include <algorithm>
 
@@ -49,8 +51,8 @@ void RunImport::next() {
 }
 
 void RunImport::finish() {
-    const auto done = m_store.notebook()->finishImport(base::Said("command.import", {{"name", m_run.name}}),
-                                                       m_services.now(), m_run, *m_samples);
+    const auto done =
+        m_store.notebook()->finishImport(commands::importSaid(m_run), m_services.now(), m_run, *m_samples);
     if (!done) {
         m_store.report("import", done.error());
         leave(false);

@@ -62,7 +62,7 @@ void Workbench::connectParts() {
             });
     connect(&m_import, &RunImport::finished, this, [this](const record::RunHeader& run, bool stored) {
         if (stored) {
-            answer(base::Said("command.import", {{"name", run.name}}));
+            answer(commands::importSaid(run));
         }
     });
 }

@@ -1,16 +1,8 @@
 #include "app/widgets/Listed.h"
 
-#include <QCoreApplication>
+#include "app/theme/Words.h"
 
 namespace anodex::app {
-namespace {
-
-QString tr(const char* text) {
-    return QCoreApplication::translate("Listed", text);
-}
-
-} // namespace
-
 QString listed(const QStringList& phrases) {
     QString list;
     for (const QString& phrase : phrases) {

@@ -1,17 +1,13 @@
 #include "app/views/cell/AirChoices.h"
 
+#include "app/theme/Words.h"
 #include "app/widgets/Listed.h"
 #include "wording/Quantities.h"
 
-#include <QCoreApplication>
 #include <cmath>
 
 namespace anodex::app {
 namespace {
-
-QString tr(const char* text) {
-    return QCoreApplication::translate("AirChoices", text);
-}
 
 QString percent(double share) {
     return QString::fromStdString(wording::numberText(share * 100.0, 2)) + QStringLiteral("\u00A0%");

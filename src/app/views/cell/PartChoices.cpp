@@ -1,9 +1,9 @@
 #include "app/views/cell/PartChoices.h"
 
+#include "app/theme/Words.h"
 #include "app/views/cell/AirChoices.h"
 #include "core/design/Identify.h"
 
-#include <QCoreApplication>
 #include <QMenu>
 #include <algorithm>
 
@@ -11,10 +11,6 @@ namespace anodex::app {
 namespace {
 
 constexpr double kPowderKg = 1e-3;
-
-QString tr(const char* text) {
-    return QCoreApplication::translate("PartChoices", text);
-}
 
 QString q(const std::string& text) {
     return QString::fromStdString(text);

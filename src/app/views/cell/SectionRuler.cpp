@@ -1,9 +1,9 @@
 #include "app/views/cell/SectionRuler.h"
 
 #include "app/theme/Theme.h"
+#include "app/theme/Words.h"
 #include "wording/Quantities.h"
 
-#include <QCoreApplication>
 #include <QPainter>
 #include <algorithm>
 #include <cmath>
@@ -56,8 +56,7 @@ void paintRuler(QPainter& painter, const SectionLayout& layout, const design::Ce
         const QRectF line = layout.stacked
                                 ? QRectF(x, y, room.width() - x, Theme::em(1.2))
                                 : QRectF(from, y - Theme::em(1.5), room.width() - from, Theme::em(1.2));
-        painter.drawText(line, Qt::AlignLeft,
-                         QCoreApplication::translate("Section", "electrodes drawn thicker than they are"));
+        painter.drawText(line, Qt::AlignLeft, tr("electrodes drawn thicker than they are"));
     }
 }
 

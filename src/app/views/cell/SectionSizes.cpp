@@ -1,11 +1,10 @@
 #include "app/views/cell/SectionSizes.h"
 
-#include <QCoreApplication>
+#include "app/theme/Words.h"
 
 namespace anodex::app {
 
 std::vector<SectionSize> sizesOf(const design::Cell& cell) {
-    const auto tr = [](const char* text) { return QCoreApplication::translate("Section", text); };
     std::vector<SectionSize> list;
     list.push_back(
         {QStringLiteral("gap"), tr("gap"), cell.gapMetres, wording::Dimension::Metre, 1e3, 5e-5, 1.0});

@@ -1,18 +1,14 @@
 #include "app/views/couple/ChargeWindow.h"
 
+#include "app/theme/Words.h"
 #include "app/widgets/Draw.h"
 #include "wording/Quantities.h"
 
-#include <QCoreApplication>
 #include <algorithm>
 #include <cmath>
 
 namespace anodex::app {
 namespace {
-
-QString tr(const char* text) {
-    return QCoreApplication::translate("ChargeWindow", text);
-}
 
 QString q(const std::string& text) {
     return QString::fromStdString(text);

@@ -1,12 +1,12 @@
 #include "app/views/shelf/OwnedText.h"
 
+#include "app/theme/Words.h"
 #include "app/widgets/Listed.h"
 #include "core/chemistry/NameLookup.h"
 #include "quantity/Letters.h"
 #include "wording/Likely.h"
 #include "wording/Quantities.h"
 
-#include <QCoreApplication>
 #include <algorithm>
 
 namespace anodex::app {
@@ -16,10 +16,6 @@ using quantity::trimmed;
 using wording::Dimension;
 
 constexpr double kPieceM2 = 1e-3;
-
-QString tr(const char* text) {
-    return QCoreApplication::translate("Owned", text);
-}
 
 QString q(std::string_view text) {
     return QString::fromUtf8(text.data(), static_cast<qsizetype>(text.size()));

@@ -64,11 +64,7 @@ int main(int argc, char** argv) {
     if (!parser.isSet(quit) && one.handOver(wish)) {
         return 0;
     }
-    // A language there is no folder for in data/texts leaves English.
-    const QString asked = qEnvironmentVariable("ANODEX_LANGUAGE", QLocale::system().name());
-    if (!wording::Texts::use(asked.toStdString())) {
-        wording::Texts::use(asked.section(QLatin1Char('_'), 0, 0).toStdString());
-    }
+    wording::Texts::useOfDesktop();
     const auto catalogue = formats::readCatalogue(formats::builtInCatalogueFiles());
     if (!catalogue) {
         std::fprintf(stderr, "anodex: catalogue: %s\n", wording::errorText(catalogue.error()).c_str());

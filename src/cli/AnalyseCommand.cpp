@@ -7,7 +7,9 @@
 #include "formats/run/RunCsv.h"
 #include "wording/CsvText.h"
 #include "wording/ErrorText.h"
+#include "wording/Listing.h"
 #include "wording/PartText.h"
+#include "wording/Texts.h"
 #include "wording/TypedValue.h"
 
 #include <algorithm>
@@ -40,14 +42,14 @@ std::optional<T> oneOf(const std::string& option, const std::string& text,
     if (text.empty()) {
         return std::nullopt;
     }
-    std::string right;
+    std::vector<std::string> right;
     for (const auto& [word, value] : words) {
         if (text == word) {
             return value;
         }
-        right += (right.empty() ? "" : " or ") + std::string(word);
+        right.emplace_back(word);
     }
-    throw Stop{kUsage, option + ": \"" + text + "\" does not fit; right would be " + right};
+    throw misfit(option, text, wording::choiceOf(right));
 }
 
 std::optional<std::string> unlessEmpty(const std::string& text) {
@@ -66,8 +68,7 @@ void takeUnits(const std::string& text, formats::CsvSettings& settings) {
                                            : what == "current" ? &settings.currentUnit
                                                                : nullptr;
         if (mark == std::string::npos || into == nullptr) {
-            throw Stop{kUsage,
-                       "--unit: \"" + pair + "\" does not fit; right would be such as voltage=mV,time=ms"};
+            throw misfit("--unit", pair, wording::text("cli.right.units"));
         }
         *into = pair.substr(mark + 1);
         at = end + 1;
@@ -92,10 +93,9 @@ formats::CsvSettings settingsFrom(const AnalyseRequest& request) {
         const wording::TypedValue interval = wording::typedValue(
             request.interval, wording::Dimension::Second, 1.0, [](double seconds) { return seconds > 0.0; });
         if (!interval.si) {
-            throw Stop{kUsage, interval.choices.empty()
-                                   ? "--interval: \"" + request.interval +
-                                         "\" does not fit; right would be such as 10s"
-                                   : "--interval: " + wording::whichOf(request.interval, interval.choices)};
+            throw interval.choices.empty()
+                ? misfit("--interval", request.interval, wording::text("cli.right.interval"))
+                : stopAt(kUsage, "--interval", wording::whichOf(request.interval, interval.choices));
         }
         settings.intervalSeconds = interval.si;
     }
@@ -121,8 +121,9 @@ Json readAsJson(const formats::CsvPreview& preview, const formats::CsvRun& run) 
         }
     }
     json["units"]["time"] = wording::timeFormText(preview.mapping);
-    json["sign"] = preview.mapping.currentPositiveOnCharge ? "positive on charge" : "positive on discharge";
-    json["time"] = preview.mapping.newestFirst ? "newest first" : "oldest first";
+    json["sign"] =
+        wording::text(preview.mapping.currentPositiveOnCharge ? "cli.sign.charge" : "cli.sign.discharge");
+    json["time"] = wording::text(preview.mapping.newestFirst ? "cli.newest-first" : "cli.oldest-first");
     json["encoding"] = preview.encoding;
     json["rows"] = run.samples.size();
     json["skipped"] = Json::array();
@@ -135,12 +136,14 @@ Json readAsJson(const formats::CsvPreview& preview, const formats::CsvRun& run) 
 
 /// The options that settle what is left open, or the first question with its choices.
 std::string refusal(const formats::CsvAspect& question, std::size_t others) {
-    std::string options;
+    std::vector<std::string> options;
     for (const formats::CsvAspect::Choice& choice : question.choices) {
-        options += (options.empty() ? "" : " or ") + wording::optionText(question.kind, choice.value);
+        options.push_back(wording::optionText(question.kind, choice.value));
     }
-    std::string line = wording::questionText(question) + "; say " + options;
-    return others > 0 ? line + " (and " + std::to_string(others) + " more to settle)" : line;
+    return wording::text({"cli.to-settle",
+                          {{"question", wording::questionText(question)},
+                           {"options", wording::choiceOf(options)},
+                           {"others", static_cast<std::int64_t>(others)}}});
 }
 
 ReadRun readRun(const AnalyseRequest& request, const formats::CsvSettings& settings) {
@@ -148,7 +151,7 @@ ReadRun readRun(const AnalyseRequest& request, const formats::CsvSettings& setti
     const std::string text = readText(path);
     const auto preview = formats::previewCsv(text, settings);
     if (!preview) {
-        throw Stop{kWrongInput, path + ": " + wording::errorText(preview.error())};
+        throw stopAt(kWrongInput, path, wording::errorText(preview.error()));
     }
     const std::vector<formats::CsvAspect> questions = preview->questions();
     auto run = formats::readCsv(text, preview->mapping);
@@ -160,10 +163,10 @@ ReadRun readRun(const AnalyseRequest& request, const formats::CsvSettings& setti
                    question.kind != Kind::CurrentUnit && question.kind != Kind::Sign;
         });
     if (!run && (!answerMends || !preview->complete)) {
-        throw Stop{kWrongInput, path + ": " + wording::errorText(run.error())};
+        throw stopAt(kWrongInput, path, wording::errorText(run.error()));
     }
     if (!questions.empty()) {
-        throw Stop{kWrongInput, path + ": " + refusal(questions.front(), questions.size() - 1)};
+        throw stopAt(kWrongInput, path, refusal(questions.front(), questions.size() - 1));
     }
     Json readAs = readAsJson(*preview, *run);
     return {std::move(run->samples), std::move(readAs)};
@@ -199,7 +202,7 @@ Json analyseFile(const chemistry::Catalogue& catalogue, const AnalyseRequest& re
     const ReadRun run = readRun(request, settings);
     const auto analysis = run::analyseRun(run.samples);
     if (!analysis) {
-        throw Stop{kWrongInput, request.runPath + ": " + wording::errorText(analysis.error())};
+        throw stopAt(kWrongInput, request.runPath, wording::errorText(analysis.error()));
     }
     Json json = {{"duration_s", analysis->durationSeconds},
                  {"charge_Ah", analysis->chargeCoulombs / 3600.0},
@@ -224,18 +227,17 @@ Json analyseFile(const chemistry::Catalogue& catalogue, const AnalyseRequest& re
 
 Command analyseCommand() {
     return {"analyse",
-            "What a recorded run delivered",
-            {{"RUN", "file", "Text with columns", true},
-             {"--cell", "CELL", "The cell it was recorded on"},
-             {"--time", "COLUMN", "The column of time, by name or number"},
-             {"--voltage", "COLUMN", "The column of voltage"},
-             {"--current", "COLUMN", "The column of current, or none"},
-             {"--unit", "UNITS", "Units, as in voltage=mV,time=ms,current=mV/0.1ohm"},
-             {"--sign", "SIGN", "What a positive current means: charge or discharge"},
-             {"--date-order", "ORDER", "year-first, day-first or month-first"},
-             {"--interval", "TIME", "Time between rows of a file that has none, as in 10s"},
-             {"--decimal", "MARK", "comma or point"},
-             {"--zone", "ZONE", "Time zone of stamps, as in Europe/Berlin (UTC)"}},
+            {{"RUN", "file", true},
+             {"--cell", "CELL"},
+             {"--time", "COLUMN"},
+             {"--voltage", "COLUMN"},
+             {"--current", "COLUMN"},
+             {"--unit", "UNITS"},
+             {"--sign", "SIGN"},
+             {"--date-order", "ORDER"},
+             {"--interval", "TIME"},
+             {"--decimal", "MARK"},
+             {"--zone", "ZONE"}},
             [](const Call& call) -> int {
                 print(call.console(),
                       analyseFile(call.catalogue(),

@@ -2,6 +2,7 @@
 
 #include "cli/Command.h"
 #include "wording/FindingText.h"
+#include "wording/Listing.h"
 
 #include <cmath>
 
@@ -212,41 +213,30 @@ Json rules(const Catalogue& catalogue) {
     return list;
 }
 
+struct Kind {
+    const char* name;
+    Json (*list)(const Catalogue& catalogue);
+};
+
+constexpr Kind kKinds[] = {{"substances", substances}, {"liquids", liquids}, {"materials", materials},
+                           {"separators", separators}, {"cases", cases},     {"reactions", reactions},
+                           {"species", species},       {"rules", rules}};
+
 } // namespace
 
 Json listCatalogue(const Catalogue& catalogue, const std::string& kind) {
-    Json entries;
-    if (kind == "substances") {
-        entries = substances(catalogue);
-    } else if (kind == "liquids") {
-        entries = liquids(catalogue);
-    } else if (kind == "materials") {
-        entries = materials(catalogue);
-    } else if (kind == "separators") {
-        entries = separators(catalogue);
-    } else if (kind == "cases") {
-        entries = cases(catalogue);
-    } else if (kind == "reactions") {
-        entries = reactions(catalogue);
-    } else if (kind == "species") {
-        entries = species(catalogue);
-    } else if (kind == "rules") {
-        entries = rules(catalogue);
-    } else {
-        throw Stop{kUsage,
-                   "catalogue: \"" + kind +
-                       "\" is no kind; right would be substances, liquids, materials, separators, cases, "
-                       "reactions, species or rules"};
+    std::vector<std::string> names;
+    for (const Kind& one : kKinds) {
+        if (kind == one.name) {
+            return {{"kind", kind}, {"entries", one.list(catalogue)}};
+        }
+        names.emplace_back(one.name);
     }
-    return {{"kind", kind}, {"entries", entries}};
+    throw misfit("catalogue", kind, wording::choiceOf(names));
 }
 
 Command catalogueCommand() {
-    return {"catalogue",
-            "The entries of one kind",
-            {{"KIND", "kind",
-              "substances, liquids, materials, separators, cases, reactions, species or rules", true}},
-            [](const Call& call) -> int {
+    return {"catalogue", {{"KIND", "kind", true}}, [](const Call& call) -> int {
                 print(call.console(), listCatalogue(call.catalogue(), call.text("KIND")));
                 return kGood;
             }};

@@ -9,11 +9,11 @@ namespace anodex::cli {
 CellInput readCell(const chemistry::Catalogue& catalogue, const std::string& path) {
     auto design = formats::readCellFile(readText(path));
     if (!design) {
-        throw Stop{kWrongInput, path + ": " + wording::errorText(design.error())};
+        throw stopAt(kWrongInput, path, wording::errorText(design.error()));
     }
     auto cell = design::resolve(catalogue, *design);
     if (!cell) {
-        throw Stop{kWrongInput, path + ": " + wording::errorText(formats::toFileError(cell.error()))};
+        throw stopAt(kWrongInput, path, wording::errorText(formats::toFileError(cell.error())));
     }
     return {std::move(*design), std::move(*cell)};
 }

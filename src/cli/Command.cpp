@@ -1,5 +1,6 @@
 #include "cli/Command.h"
 
+#include "wording/Texts.h"
 #include "wording/TypedValue.h"
 
 #include <cmath>
@@ -20,11 +21,8 @@ std::optional<double> Call::number(const std::string& option) const {
     }
     const wording::TypedValue value = wording::typedValue(typed, wording::Dimension::Ampere, 1.0);
     if (!value.si) {
-        throw Stop{kUsage, option + ": " +
-                               (value.choices.empty() ? "\"" + typed +
-                                                            "\" is no number; right would be a number such "
-                                                            "as 0.05"
-                                                      : wording::whichOf(typed, value.choices))};
+        throw value.choices.empty() ? misfit(option, typed, wording::text("cli.right.number"))
+                                    : stopAt(kUsage, option, wording::whichOf(typed, value.choices));
     }
     return value.si;
 }
@@ -36,9 +34,8 @@ int Call::count(const std::string& option, int fallback, int least) const {
         return fallback;
     }
     if (*value != std::floor(*value) || *value < least || *value > kMost) {
-        throw Stop{kUsage, option + ": \"" + text(option) +
-                               "\" does not fit; right would be a whole number of at least " +
-                               std::to_string(least) + " and at most 1000000"};
+        throw misfit(option, text(option),
+                     wording::text({"cli.right.count", {{"least", std::to_string(least)}}}));
     }
     return static_cast<int>(*value);
 }

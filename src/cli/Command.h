@@ -1,7 +1,8 @@
 // src/cli/Command.h - a command as a row of a table: what it is called, takes and does. Help, man page and
 // completion are made from it.
 //
-// To add one: a file here that defines its ...Command(), and its name in Commands.cpp.
+// To add one: a file here that defines its ...Command(), its name in Commands.cpp, and a line of help for it and
+// each of its options in data/texts: "help.evaluate", "help.evaluate.--curve".
 #pragma once
 #include "cli/Report.h"
 #include <map>
@@ -14,8 +15,9 @@ namespace anodex::cli {
 struct Option {
     const char* name;      ///< "--curve" takes a value; "CELL" is told by its place.
     const char* value;     ///< What stands for the value in help: "POINTS"; of a place, what it is.
-    const char* help;      ///< One line.
     bool required = false; ///< Of a place.
+
+    [[nodiscard]] bool isPlace() const { return name[0] != '-'; }
 };
 
 /// What was typed, and where the answer goes.
@@ -42,7 +44,6 @@ private:
 
 struct Command {
     const char* name;
-    const char* help; ///< One line.
     std::vector<Option> options;
     int (*run)(const Call& call); ///< The exit code; throws Stop.
 };
@@ -51,5 +52,10 @@ struct Command {
 [[nodiscard]] const std::vector<Command>& commands();
 /// What every command takes.
 [[nodiscard]] const std::vector<Option>& commonOptions();
+
+/// One line in the language in use.
+[[nodiscard]] std::string helpOf(const Command& command);
+[[nodiscard]] std::string helpOf(const Command& command, const Option& option);
+[[nodiscard]] std::string helpOfCommon(const std::string& option);
 
 } // namespace anodex::cli

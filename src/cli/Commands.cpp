@@ -1,5 +1,7 @@
 #include "cli/Command.h"
 
+#include "wording/Texts.h"
+
 namespace anodex::cli {
 
 Command evaluateCommand();
@@ -19,10 +21,20 @@ const std::vector<Command>& commands() {
 }
 
 const std::vector<Option>& commonOptions() {
-    static const std::vector<Option> kOptions = {
-        {"--json", "", "Print one JSON document"},
-        {"--catalogue", "FOLDER", "Catalogue files to use instead of the shipped ones"}};
+    static const std::vector<Option> kOptions = {{"--json", ""}, {"--catalogue", "FOLDER"}};
     return kOptions;
+}
+
+std::string helpOf(const Command& command) {
+    return wording::text(std::string("help.") + command.name);
+}
+
+std::string helpOf(const Command& command, const Option& option) {
+    return wording::text(std::string("help.") + command.name + "." + option.name);
+}
+
+std::string helpOfCommon(const std::string& option) {
+    return wording::text("help." + option);
 }
 
 } // namespace anodex::cli

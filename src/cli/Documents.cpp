@@ -1,6 +1,7 @@
 #include "cli/Documents.h"
 
 #include "cli/Command.h"
+#include "wording/Texts.h"
 
 #include <algorithm>
 
@@ -32,14 +33,10 @@ std::string wrapped(const std::string& text) {
     return result;
 }
 
-bool isPlace(const Option& option) {
-    return option.name[0] != '-';
-}
-
 std::string synopsis(const Command& command) {
     std::string line = ".B anodex\\-cli " + troff(command.name) + "\n";
     for (const Option& option : command.options) {
-        if (isPlace(option)) {
+        if (option.isPlace()) {
             line +=
                 option.required ? ".I " + troff(option.name) + "\n" : ".RI [ " + troff(option.name) + " ]\n";
         }
@@ -47,41 +44,45 @@ std::string synopsis(const Command& command) {
     return line + ".RI [ options ]\n";
 }
 
-std::string optionText(const Option& option) {
-    std::string head = isPlace(option) ? ".I " + troff(option.name)
+std::string sentence(const std::string& text) {
+    return wrapped(troff(text)) + "\n";
+}
+
+std::string optionText(const Option& option, const std::string& help) {
+    std::string head = option.isPlace() ? ".I " + troff(option.name)
                        : *option.value == '\0'
                            ? ".B " + troff(option.name)
                            : ".BI " + troff(option.name) + " \" " + troff(option.value) + "\"";
-    return ".TP\n" + head + "\n" + wrapped(troff(option.help) + ".") + "\n";
+    return ".TP\n" + head + "\n" + sentence(help + ".");
 }
 
 } // namespace
 
 std::string manPage(const std::string& version, const std::string& date) {
     std::string page = ".TH ANODEX-CLI 1 " + date + " \"Anodex " + version + "\"\n.SH NAME\n" +
-                       "anodex\\-cli \\- predicts and judges homemade electrochemical cells\n.SH SYNOPSIS\n";
+                       "anodex\\-cli \\- " + sentence(wording::text("cli.what-it-is")) + ".SH SYNOPSIS\n";
     for (const Command& command : commands()) {
         page += (&command == &commands().front() ? "" : ".br\n") + synopsis(command);
     }
-    page +=
-        ".SH DESCRIPTION\nReads cells, liquids, shelves, recorded runs and notebooks from files\nand says "
-        "what the model finds.\nWhere the work can hurt someone the answer says so;\nlocal rules and "
-        "licensed practice come first.\n.SH COMMANDS\n";
+    page += ".SH DESCRIPTION\n" + sentence(wording::text("cli.page.files")) +
+            sentence(wording::text("cli.page.cautions")) + ".SH COMMANDS\n";
     for (const Command& command : commands()) {
-        page += ".SS " + troff(command.name) + "\n" + wrapped(troff(command.help) + ".") + "\n";
+        page += ".SS " + troff(command.name) + "\n" + sentence(helpOf(command) + ".");
         for (const Option& option : command.options) {
-            page += optionText(option);
+            page += optionText(option, helpOf(command, option));
         }
     }
-    page += ".SH OPTIONS\nOf every command:\n";
+    page += ".SH OPTIONS\n" + sentence(wording::text("cli.page.of-every"));
     for (const Option& option : commonOptions()) {
-        page += optionText(option);
+        page += optionText(option, helpOfCommon(option.name));
     }
-    page += ".TP\n.B \\-\\-help\nPrints what the command takes.\n"
-            ".SH EXIT STATUS\n.TP\n.B 0\nGood.\n.TP\n.B 1\nThe input is wrong; one line says where, and what "
-            "would be right.\n.TP\n.B 2\nWrong usage.\n.TP\n.B 3\nIt could not be done.\n"
-            ".SH SEE ALSO\n.BR anodex (1)\n";
-    return page;
+    page += optionText({"--help", ""}, helpOfCommon("--help")) + ".SH EXIT STATUS\n";
+    int status = 0;
+    for (const char* meaning :
+         {"cli.page.good", "cli.page.wrong-input", "cli.page.usage", "cli.page.could-not"}) {
+        page += ".TP\n.B " + std::to_string(status++) + "\n" + sentence(wording::text(meaning));
+    }
+    return page + ".SH SEE ALSO\n.BR anodex (1)\n";
 }
 
 std::string completion() {
@@ -92,7 +93,7 @@ std::string completion() {
         std::string options;
         for (const std::vector<Option>* list : {&command.options, &commonOptions()}) {
             for (const Option& option : *list) {
-                options += isPlace(option) ? std::string() : std::string(option.name) + " ";
+                options += option.isPlace() ? std::string() : std::string(option.name) + " ";
             }
         }
         cases += "        " + std::string(command.name) + ") options=\"" + options + "--help\" ;;\n";

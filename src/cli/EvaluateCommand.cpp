@@ -9,6 +9,7 @@
 #include "wording/FindingText.h"
 #include "wording/InputText.h"
 #include "wording/PartText.h"
+#include "wording/Texts.h"
 
 #include <cmath>
 #include <fmt/format.h>
@@ -35,10 +36,12 @@ Json sideJson(const Catalogue& catalogue, const cell::SideResult& side) {
                      {"equilibrium_potential_V", entry.equilibriumVolts},
                      {"current_A", entry.amps}};
         if (entry.blocked == electrode::Blocked::Film) {
-            item["blocked_by"] = "film";
+            item["blocked_by"] = wording::text("cli.blocked.film");
         } else if (entry.blocked == electrode::Blocked::NoReactant) {
-            item["blocked_by"] =
-                entry.missing ? "no " + catalogue.species[*entry.missing].name : "no reactant";
+            item["blocked_by"] = entry.missing
+                                     ? wording::text({"cli.blocked.missing",
+                                                      {{"name", catalogue.species[*entry.missing].name}}})
+                                     : wording::text("cli.blocked.no-reactant");
         }
         json["competing"].push_back(item);
     }
@@ -161,11 +164,10 @@ Json evaluateCell(const Catalogue& catalogue, const EvaluateRequest& request) {
 
 Command evaluateCommand() {
     return {"evaluate",
-            "What the model says about a cell file",
-            {{"CELL", "*.cell.json", "The cell file", true},
-             {"--current", "AMPERES", "Also the losses at this current"},
-             {"--curve", "POINTS", "Points of the curve, 2 or more (200)"},
-             {"--samples", "WORLDS", "Worlds for the ranges; 0 leaves them out (200)"}},
+            {{"CELL", "*.cell.json", true},
+             {"--current", "AMPERES"},
+             {"--curve", "POINTS"},
+             {"--samples", "WORLDS"}},
             [](const Call& call) -> int {
                 const formats::Json answer = evaluateCell(
                     call.catalogue(), {call.text("CELL"), call.number("--current"),

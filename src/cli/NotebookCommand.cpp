@@ -3,6 +3,7 @@
 #include "cli/Command.h"
 #include "notebook/Copies.h"
 #include "wording/ErrorText.h"
+#include "wording/Listing.h"
 #include "wording/Texts.h"
 
 #include <algorithm>
@@ -25,13 +26,13 @@ int exitFor(NotebookError::Code code) {
 }
 
 [[noreturn]] void stop(const std::string& path, const NotebookError& error) {
-    throw Stop{exitFor(error.code), path + ": " + wording::errorText(error)};
+    throw stopAt(exitFor(error.code), path, wording::errorText(error));
 }
 
 std::vector<std::string> told(const std::vector<base::Said>& list) {
     std::vector<std::string> words(list.size());
     std::transform(list.begin(), list.end(), words.begin(),
-                   [](const base::Said& said) { return wording::Texts::english().text(said); });
+                   [](const base::Said& said) { return wording::text(said); });
     return words;
 }
 
@@ -74,18 +75,17 @@ NotebookReport restored(const std::string& path, const std::string& backup) {
 NotebookReport inspectNotebook(const std::string& path, const std::string& verb, const std::string& other) {
     if (verb == "copy" || verb == "rescue" || verb == "restore") {
         if (other.empty()) {
-            throw Stop{kUsage, "notebook " + verb + ": the other file is missing"};
+            throw stopAt(kUsage, "notebook " + verb, wording::text("cli.other-file"));
         }
         return verb == "copy"     ? copied(path, other)
                : verb == "rescue" ? rescued(path, other)
                                   : restored(path, other);
     }
     if (verb == "export" || verb == "import") {
-        throw Stop{kUsage, "notebook " + verb + ": not yet"};
+        throw stopAt(kUsage, "notebook " + verb, wording::text("cli.not-yet"));
     }
     if (verb != "info" && verb != "check") {
-        throw Stop{kUsage, "notebook: \"" + verb +
-                               "\" is no verb; right would be info, check, copy, rescue or restore"};
+        throw misfit("notebook", verb, wording::choiceOf({"info", "check", "copy", "rescue", "restore"}));
     }
     const auto book = notebook::Notebook::open(path, notebook::OpenMode::Read);
     if (!book) {
@@ -110,21 +110,17 @@ NotebookReport inspectNotebook(const std::string& path, const std::string& verb,
 }
 
 Command notebookCommand() {
-    return {
-        "notebook",
-        "Looks into a notebook file",
-        {{"FILE", "*.anodex", "The notebook", true},
-         {"VERB", "verb", "info, check, copy OUT, rescue OUT or restore BACKUP", true},
-         {"OTHER", "file", "The other file, where the verb has one"}},
-        [](const Call& call) -> int {
-            const std::string& path = call.text("FILE");
-            const NotebookReport report = inspectNotebook(path, call.text("VERB"), call.text("OTHER"));
-            print(call.console(), report.json);
-            if (report.exit != kGood) {
-                throw Stop{report.exit, path + ": the notebook is damaged; open a copy of it or its backup"};
-            }
-            return kGood;
-        }};
+    return {"notebook",
+            {{"FILE", "*.anodex", true}, {"VERB", "verb", true}, {"OTHER", "file"}},
+            [](const Call& call) -> int {
+                const std::string& path = call.text("FILE");
+                const NotebookReport report = inspectNotebook(path, call.text("VERB"), call.text("OTHER"));
+                print(call.console(), report.json);
+                if (report.exit != kGood) {
+                    throw stopAt(report.exit, path, wording::text("cli.damaged"));
+                }
+                return kGood;
+            }};
 }
 
 } // namespace anodex::cli

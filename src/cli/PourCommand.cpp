@@ -24,7 +24,7 @@ Json pourJson(const wording::Pour& pour) {
 Json readPourLine(const chemistry::Catalogue& catalogue, const std::string& text) {
     const auto read = wording::readPour(catalogue, text);
     if (const auto* fault = std::get_if<wording::PourFault>(&read)) {
-        throw Stop{kWrongInput, "\"" + text + "\": " + fault->text};
+        throw stopAt(kWrongInput, "\"" + text + "\"", fault->text);
     }
     Json json = {{"pours", Json::array()}, {"asks", Json::array()}};
     if (const auto* question = std::get_if<wording::Question>(&read)) {
@@ -36,10 +36,7 @@ Json readPourLine(const chemistry::Catalogue& catalogue, const std::string& text
 }
 
 Command pourCommand() {
-    return {"pour",
-            "What the pour line understands of a text",
-            {{"TEXT", "text", "As typed beside a liquid", true}},
-            [](const Call& call) -> int {
+    return {"pour", {{"TEXT", "text", true}}, [](const Call& call) -> int {
                 print(call.console(), readPourLine(call.catalogue(), call.text("TEXT")));
                 return kGood;
             }};

@@ -2,9 +2,11 @@
 
 #include "cli/Command.h"
 #include "cli/OneLine.h"
+#include "cli/ParseRefusal.h"
 #include "core/chemistry/NameLookup.h"
 #include "wording/ErrorText.h"
 #include "wording/Listing.h"
+#include "wording/Texts.h"
 
 #include <CLI/CLI.hpp>
 #include <algorithm>
@@ -13,27 +15,27 @@
 namespace anodex::cli {
 namespace {
 
+constexpr const char* kProgram = "anodex-cli";
 constexpr const char* kNotBuiltYet[] = {"mix",      "simulate", "pack",   "sheet", "record",
                                         "protocol", "schema",   "export", "import"};
 
 void describe(CLI::App& app, const Command& command, bool& json, std::map<std::string, std::string>& values) {
-    CLI::App* sub = app.add_subcommand(command.name, command.help);
-    const auto add = [&](const Option& option) {
-        if (*option.value == '\0') {
-            sub->add_flag(option.name, json, option.help);
-            return;
+    CLI::App* sub = app.add_subcommand(command.name, helpOf(command));
+    sub->group(wording::text("cli.commands"));
+    sub->get_help_ptr()->group(wording::text("cli.options"));
+    const auto add = [&](const Option& option, const std::string& help) {
+        CLI::Option* added = *option.value == '\0' ? sub->add_flag(option.name, json, help)
+                                                   : sub->add_option(option.name, values[option.name], help);
+        added->group(wording::text("cli.options"))->required(option.required);
+        if (*option.value != '\0') {
+            added->type_name(option.isPlace() ? "" : option.value);
         }
-        CLI::Option* added = sub->add_option(option.name, values[option.name], option.help);
-        if (option.name[0] == '-') {
-            added->type_name(option.value);
-        }
-        added->required(option.required);
     };
     for (const Option& option : command.options) {
-        add(option);
+        add(option, helpOf(command, option));
     }
     for (const Option& option : commonOptions()) {
-        add(option);
+        add(option, helpOfCommon(option.name));
     }
 }
 
@@ -48,27 +50,40 @@ std::vector<std::string> commandNames() {
 /// A command nobody knows is named, with the one that was probably meant.
 void refuseUnknown(const std::vector<std::string>& arguments) {
     if (arguments.empty()) {
-        throw Stop{kUsage, "a command is missing; right would be " + wording::choiceOf(commandNames()) +
-                               "; try --help"};
+        throw Stop{kUsage, wording::text({"cli.no-command", {{"right", wording::choiceOf(commandNames())}}})};
     }
     const std::string& first = arguments.front();
     if (first.starts_with("-")) {
         return;
     }
     if (std::find(std::begin(kNotBuiltYet), std::end(kNotBuiltYet), first) != std::end(kNotBuiltYet)) {
-        throw Stop{kUsage, first + ": not yet"};
+        throw stopAt(kUsage, first, wording::text("cli.not-yet"));
     }
     const std::vector<std::string> names = commandNames();
     if (std::find(names.begin(), names.end(), first) == names.end()) {
         const std::string near = chemistry::nearestName(first, names);
-        throw Stop{kUsage, "\"" + first + "\" is no command; right would be " +
-                               (near.empty() ? std::string("one that --help lists") : near)};
+        throw Stop{kUsage,
+                   wording::text({"cli.unknown-command",
+                                  {{"typed", first},
+                                   {"right", near.empty() ? wording::text("cli.right.listed") : near}}})};
     }
+}
+
+/// The parser's own words in the language in use.
+void speak(CLI::App& app) {
+    app.set_help_flag("-h,--help", helpOfCommon("--help"))->group(wording::text("cli.options"));
+    const auto formatter = app.get_formatter();
+    formatter->label("Usage", wording::text("cli.usage"));
+    formatter->label("OPTIONS", wording::text("cli.options"));
+    formatter->label("Positionals", wording::text("cli.places"));
+    formatter->label("SUBCOMMAND", wording::text("cli.command"));
+    formatter->label("REQUIRED", wording::text("cli.required"));
 }
 
 int runChecked(const std::vector<std::string>& arguments, std::ostream& output) {
     refuseUnknown(arguments);
-    CLI::App app("Predicts and judges homemade electrochemical cells", "anodex-cli");
+    CLI::App app(wording::text("cli.what-it-is"), kProgram);
+    speak(app);
     bool json = false;
     std::map<std::string, std::map<std::string, std::string>> values;
     for (const Command& command : commands()) {
@@ -86,10 +101,12 @@ int runChecked(const std::vector<std::string>& arguments, std::ostream& output) 
         }
     } catch (const CLI::CallForHelp&) {
         output << app.help();
+    } catch (const CLI::ParseError& error) {
+        throw Stop{kUsage, parseRefusal(error, app)};
     }
     // A full disk or a closed pipe is told, not passed over.
     if (!output.flush()) {
-        throw Stop{kCouldNot, "the output could not be written; check the disk and what reads it"};
+        throw Stop{kCouldNot, wording::text("cli.output")};
     }
     return exit;
 }
@@ -103,17 +120,14 @@ int run(const std::vector<std::string>& arguments, std::ostream& output, std::os
     };
     try {
         return runChecked(arguments, output);
-    } catch (const CLI::ParseError& error) {
-        return stopWith(kUsage, std::string(error.what()) + "; try --help");
     } catch (const Stop& stop) {
         return stopWith(stop.exit, stop.line);
     } catch (const base::Fault& fault) {
-        return stopWith(kCouldNot, "anodex-cli: " + wording::errorText(fault));
+        return stopWith(kCouldNot, stopAt(kCouldNot, kProgram, wording::errorText(fault)).line);
     } catch (const std::bad_alloc&) {
-        return stopWith(kCouldNot, "anodex-cli: not enough memory for this");
+        return stopWith(kCouldNot, stopAt(kCouldNot, kProgram, wording::text("cli.memory")).line);
     } catch (const std::exception&) {
-        return stopWith(kCouldNot,
-                        "anodex-cli: a fault of this program; please keep the file it happened with");
+        return stopWith(kCouldNot, stopAt(kCouldNot, kProgram, wording::text("cli.fault")).line);
     }
 }
 

@@ -115,10 +115,7 @@ Json readLine(const chemistry::Catalogue& catalogue, const std::string& text, co
 }
 
 Command readCommand() {
-    return {"read",
-            "What the entry line understands of a text",
-            {{"TEXT", "text", "As typed at the bench", true}, {"--cell", "CELL", "The cell it was read on"}},
-            [](const Call& call) -> int {
+    return {"read", {{"TEXT", "text", true}, {"--cell", "CELL"}}, [](const Call& call) -> int {
                 print(call.console(), readLine(call.catalogue(), call.text("TEXT"), call.text("--cell")));
                 return kGood;
             }};

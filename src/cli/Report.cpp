@@ -2,6 +2,7 @@
 
 #include "formats/catalogue/CatalogueReader.h"
 #include "wording/ErrorText.h"
+#include "wording/Texts.h"
 
 #include <filesystem>
 #include <fmt/format.h>
@@ -54,11 +55,11 @@ void printTable(std::ostream& output, const Json& json, const std::string& inden
 std::string readText(const std::string& path) {
     std::error_code problem;
     if (std::filesystem::is_directory(path, problem)) {
-        throw Stop{kCouldNot, path + ": this is a folder, not a file"};
+        throw stopAt(kCouldNot, path, wording::text("cli.a-folder"));
     }
     std::ifstream file(path, std::ios::binary);
     if (!file) {
-        throw Stop{kCouldNot, path + ": cannot be read; check the name and the permissions"};
+        throw stopAt(kCouldNot, path, wording::text("cli.unreadable"));
     }
     std::ostringstream text;
     text << file.rdbuf();
@@ -74,7 +75,7 @@ chemistry::Catalogue loadCatalogue(const std::string& directory) {
     }
     auto catalogue = formats::readCatalogue(files);
     if (!catalogue) {
-        throw Stop{kWrongInput, "catalogue: " + wording::errorText(catalogue.error())};
+        throw stopAt(kWrongInput, "catalogue", wording::errorText(catalogue.error()));
     }
     return std::move(*catalogue);
 }

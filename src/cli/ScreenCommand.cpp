@@ -6,7 +6,9 @@
 #include "formats/ShelfFile.h"
 #include "wording/ErrorText.h"
 #include "wording/FindingText.h"
+#include "wording/Listing.h"
 #include "wording/ScreenText.h"
+#include "wording/Texts.h"
 
 #include <cmath>
 #include <thread>
@@ -21,15 +23,15 @@ using shelf::RankBy;
 struct Ranking {
     const char* name;
     RankBy by;
-    const char* unit;
+    const char* unit; ///< A symbol, or the id of its words.
     double perSi;
 };
 
 constexpr Ranking kRankings[] = {{"voltage", RankBy::Voltage, "V", 1.0},
                                  {"power", RankBy::Power, "W", 1.0},
                                  {"life", RankBy::Life, "h", 1.0 / 3600.0},
-                                 {"cost", RankBy::Cost, "price per Wh", 3600.0},
-                                 {"safety", RankBy::Safety, "points against it", 1.0}};
+                                 {"cost", RankBy::Cost, "cli.price-per-wh", 3600.0},
+                                 {"safety", RankBy::Safety, "cli.points-against", 1.0}};
 
 const Ranking& rankingNamed(const std::string& name) {
     for (const Ranking& ranking : kRankings) {
@@ -37,8 +39,11 @@ const Ranking& rankingNamed(const std::string& name) {
             return ranking;
         }
     }
-    throw Stop{kUsage, "--by: \"" + name +
-                           "\" is no way to rank; right would be voltage, power, life, cost or safety"};
+    std::vector<std::string> names;
+    for (const Ranking& ranking : kRankings) {
+        names.emplace_back(ranking.name);
+    }
+    throw misfit("--by", name, wording::choiceOf(names));
 }
 
 Json candidateJson(const Catalogue& catalogue, const shelf::Candidates& candidates,
@@ -46,11 +51,11 @@ Json candidateJson(const Catalogue& catalogue, const shelf::Candidates& candidat
     const design::CellDesign design = candidates.design(screened.index, screened.swapped);
     const auto cell = design::resolve(catalogue, design);
     if (!cell) {
-        throw Stop{kCouldNot, "screen: " + wording::errorText(formats::toFileError(cell.error()))};
+        throw stopAt(kCouldNot, "screen", wording::errorText(formats::toFileError(cell.error())));
     }
     const cell::Evaluation evaluation = cell::evaluate(catalogue, *cell);
     const auto findings = findings::findingsFor(catalogue, *cell, evaluation);
-    Json figure = {{"unit", ranking.unit}};
+    Json figure = {{"unit", wording::text(ranking.unit)}};
     if (std::isfinite(screened.figure)) {
         figure["value"] = screened.figure * ranking.perSi;
     }
@@ -73,17 +78,15 @@ Json screenShelf(const Catalogue& catalogue, const ScreenRequest& request) {
     const Ranking& ranking = rankingNamed(request.by);
     const auto shelf = formats::readShelfFile(readText(request.shelfPath));
     if (!shelf) {
-        throw Stop{kWrongInput, request.shelfPath + ": " + wording::errorText(shelf.error())};
+        throw stopAt(kWrongInput, request.shelfPath, wording::errorText(shelf.error()));
     }
     const auto candidates = shelf::Candidates::create(catalogue, *shelf);
     if (!candidates) {
-        throw Stop{kWrongInput,
-                   request.shelfPath + ": " + wording::errorText(formats::toFileError(candidates.error()))};
+        throw stopAt(kWrongInput, request.shelfPath,
+                     wording::errorText(formats::toFileError(candidates.error())));
     }
     if (ranking.by == RankBy::Cost && !candidates->priced()) {
-        throw Stop{kWrongInput, request.shelfPath +
-                                    ": price: nothing on the shelf has one; right would be a price on "
-                                    "what is to be compared"};
+        throw stopAt(kWrongInput, request.shelfPath, wording::text("cli.no-price"));
     }
     shelf::ScreeningOptions options;
     options.by = ranking.by;
@@ -99,10 +102,7 @@ Json screenShelf(const Catalogue& catalogue, const ScreenRequest& request) {
 
 Command screenCommand() {
     return {"screen",
-            "The best cells from what a shelf holds",
-            {{"SHELF", "*.shelf.json", "The shelf file", true},
-             {"--by", "FIGURE", "voltage, power, life, cost or safety (voltage)"},
-             {"--top", "COUNT", "How many to list (20)"}},
+            {{"SHELF", "*.shelf.json", true}, {"--by", "FIGURE"}, {"--top", "COUNT"}},
             [](const Call& call) -> int {
                 ScreenRequest request;
                 request.shelfPath = call.text("SHELF");

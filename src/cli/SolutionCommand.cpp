@@ -7,6 +7,7 @@
 #include "core/liquid/SolveSolution.h"
 #include "formats/CellFile.h"
 #include "wording/ErrorText.h"
+#include "wording/Texts.h"
 
 namespace anodex::cli {
 namespace {
@@ -54,20 +55,12 @@ Json undissolvedJson(const Catalogue& catalogue, const Solution& solution) {
 }
 
 std::string methodText(const Solution& solution) {
-    std::string text =
-        "species by mass action; activities by Pitzer's ion interactions (parameters at 25 °C)";
-    text += solution.notes.typicalInteractions
-                ? "; some ion pairs have no published parameters and take typical ones"
-                : "; all parameters that matter are published or fitted";
-    text += solution.notes.beyondActivityRange ? "; beyond the published range of strength"
-                                               : "; within the published range of strength";
-    if (solution.notes.estimatedConductivity) {
-        text += "; conductivity estimated from single ions";
-    }
-    if (!solution.mixture.hasPhScale) {
-        text += "; this liquid has no pH scale: the pH given is a formal one";
-    }
-    return text;
+    const auto word = [](bool is) { return std::string(is ? "yes" : "no"); };
+    return wording::text({"cli.method",
+                          {{"typical", word(solution.notes.typicalInteractions)},
+                           {"beyond", word(solution.notes.beyondActivityRange)},
+                           {"estimated", word(solution.notes.estimatedConductivity)},
+                           {"scale", word(solution.mixture.hasPhScale)}}});
 }
 
 } // namespace
@@ -88,23 +81,20 @@ Json solutionJson(const Catalogue& catalogue, const Solution& solution) {
 Json describeSolution(const Catalogue& catalogue, const std::string& path) {
     const auto file = formats::readLiquidFile(readText(path));
     if (!file) {
-        throw Stop{kWrongInput, path + ": " + wording::errorText(file.error())};
+        throw stopAt(kWrongInput, path, wording::errorText(file.error()));
     }
     auto liquid = design::resolveLiquid(catalogue, file->liquid, file->temperatureKelvin, "");
     if (!liquid) {
         design::DesignError error = liquid.error();
         error.field.erase(0, error.field.starts_with(".") ? 1 : 0);
-        throw Stop{kWrongInput, path + ": " + wording::errorText(formats::toFileError(error))};
+        throw stopAt(kWrongInput, path, wording::errorText(formats::toFileError(error)));
     }
     liquid->mixture.oxygenPressureBar = base::kOxygenShareOfAir;
     return solutionJson(catalogue, liquid::solveSolution(catalogue, liquid->mixture));
 }
 
 Command solutionCommand() {
-    return {"solution",
-            "What a liquid holds once it has settled",
-            {{"LIQUID", "*.liquid.json", "The liquid file", true}},
-            [](const Call& call) -> int {
+    return {"solution", {{"LIQUID", "*.liquid.json", true}}, [](const Call& call) -> int {
                 print(call.console(), describeSolution(call.catalogue(), call.text("LIQUID")));
                 return kGood;
             }};

@@ -11,4 +11,9 @@ struct Stop {
     std::string line;
 };
 
+/// With the file, option or command in front that it is about.
+[[nodiscard]] Stop stopAt(int exit, const std::string& where, const std::string& what);
+/// What was typed there does not fit.
+[[nodiscard]] Stop misfit(const std::string& where, const std::string& typed, const std::string& right);
+
 } // namespace anodex::cli

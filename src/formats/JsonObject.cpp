@@ -81,9 +81,9 @@ std::optional<FileError> parseJson(std::string_view text, Json& json) {
         const auto line =
             1 + std::count(text.begin(), text.begin() + static_cast<std::ptrdiff_t>(offset), '\n');
         const bool early = error.byte > text.size();
-        return FileError{Code::NotJson, fmt::format("line {}", line),
+        return FileError{Code::NotJson, "",
                          early ? "the file ends too early" : "a character that does not fit",
-                         "JSON text: keys in quotes, commas between, brackets closed"};
+                         "JSON text: keys in quotes, commas between, brackets closed", line};
     } catch (const nlohmann::json::exception&) {
         return FileError{Code::NotFinite, "the file", "a number too large to hold", "numbers below 1e308"};
     }

@@ -15,10 +15,18 @@ std::string fileWords(base::Said said) {
     return Texts::english().has(said.id) ? text(said) : written;
 }
 
+std::string placeText(const formats::FileError& error) {
+    if (error.line == 0) {
+        return fileWords(error.field);
+    }
+    return text({error.field.empty() ? "error.file.line" : "error.file.line-of",
+                 {{"field", error.field}, {"number", std::to_string(error.line)}}});
+}
+
 } // namespace
 
 std::string errorText(const formats::FileError& error) {
-    const std::map<std::string, base::SaidValue> values = {{"field", fileWords(error.field)},
+    const std::map<std::string, base::SaidValue> values = {{"field", placeText(error)},
                                                            {"found", fileWords(error.found)},
                                                            {"expected", fileWords(error.expected)}};
     if (error.code == formats::FileError::Code::Refused) {

@@ -217,7 +217,7 @@ std::string reagentName(const chemistry::Catalogue& catalogue, const design::Cel
         const design::Electrode& electrode = cell.electrode(reagent.side.value_or(design::Side::Negative));
         const chemistry::Material& body = catalogue.materials[electrode.material];
         if (body.plating && body.plating->species == reagent.species) {
-            return "coat of the " + body.name;
+            return text({"part.coat", {{"name", body.name}}});
         }
         if (holds(electrode.material)) {
             return catalogue.materials[electrode.material].name;

@@ -177,6 +177,15 @@ bool Texts::use(const std::string& language) {
     return true;
 }
 
+void Texts::useOfDesktop() {
+    const char* asked = std::getenv("ANODEX_LANGUAGE"); // NOLINT(concurrency-mt-unsafe): before any thread
+    const icu::Locale locale = icu::Locale::getDefault();
+    const std::string wanted = asked != nullptr ? asked : locale.getName();
+    if (!use(wanted)) {
+        use(wanted.substr(0, wanted.find('_')));
+    }
+}
+
 const Texts& Texts::english() {
     static const std::unique_ptr<Texts> texts = load(kSource);
     return *texts;

@@ -16,6 +16,8 @@ class Texts {
 public:
     /// A folder of data/texts, or kPseudo. False when there is none of that name; then nothing changes.
     static bool use(const std::string& language);
+    /// That ANODEX_LANGUAGE names, or the user's locale with or without its country; else nothing changes.
+    static void useOfDesktop();
     /// In use; English before use() was called.
     [[nodiscard]] static const Texts& current();
     /// For what machines read: it stays the same in every language.

@@ -40,7 +40,7 @@ TEST_F(Files, AnalyseAsksWhereTwoReadingsAreLikely) {
     const std::string run = file("run.csv", "time,voltage,current\n0,1.5,0\n10,1.4,20\n20,1.4,20\n");
     const auto asked = call({"analyse", run});
     EXPECT_EQ(asked.exit, kWrongInput);
-    EXPECT_NE(asked.errors.find("--unit time=s or --unit time=ms"), std::string::npos) << asked.errors;
+    EXPECT_NE(asked.errors.find("--unit time=s, --unit time=ms"), std::string::npos) << asked.errors;
     EXPECT_EQ(std::count(asked.errors.begin(), asked.errors.end(), '\n'), 1);
     const Json told = call({"analyse", run, "--unit", "time=s,current=mA", "--json"}).json();
     EXPECT_NEAR(told["duration_s"].get<double>(), 20.0, 1e-9);

@@ -229,7 +229,7 @@ TEST(CellFile, KeepsQuietAboutKeysOfOthers) {
 TEST(CellFile, TellsBrokenTextByItsLine) {
     const auto broken = readCellFile("{\n \"format\": \"anodex-cell/1\",\n \"name\": }");
     ASSERT_FALSE(broken);
-    EXPECT_EQ(broken.error().field, "line 3");
+    EXPECT_EQ(broken.error().line, 3);
     EXPECT_FALSE(readCellFile(""));
     EXPECT_FALSE(readCellFile("[]"));
     EXPECT_FALSE(readCellFile(R"({"format":"anodex-cell/1","format":"anodex-cell/1"})"));

@@ -89,8 +89,14 @@ INSTANTIATE_TEST_SUITE_P(
                     Fault{R"({"name":"a","nme":"b"})", "nme", Code::UnknownKey},
                     Fault{R"([1])", "the file", Code::WrongType},
                     Fault{R"({"name":"a","name":"b"})", "name", Code::Conflict},
-                    Fault{"{\n\n x", "line 3", Code::NotJson}),
+                    Fault{"{\n\n x", "", Code::NotJson}),
     test::named(&Fault::text));
+
+TEST(JsonObject, CountsTheLinesOfTextThatIsNoJson) {
+    Json json;
+    EXPECT_EQ(parseJson("{\n\n x", json)->line, 3);
+    EXPECT_EQ(parseJson("", json)->line, 1);
+}
 
 TEST(JsonObject, SuggestsTheNearestKey) {
     const auto problem = read(R"({"nam":"a"})", [](JsonObject& root) { (void)root.textOr("name", ""); });

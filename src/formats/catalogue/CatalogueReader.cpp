@@ -52,7 +52,7 @@ void readFile(const CatalogueFiles& files, const FileReader& reader, catalogue::
         }
     }
     if (problem) {
-        problem->field = std::string(reader.name) + ": " + problem->field;
+        problem->field = reader.name + (problem->field.empty() ? "" : ": " + problem->field);
     }
 }
 

@@ -64,6 +64,10 @@ std::string inputText(const chemistry::Catalogue& catalogue, const electrode::In
         return text(input.which == 0 ? "input.supply" : "input.supply-positive");
     case InputKind::StillOxygen:
         return text("input.oxygen");
+    case InputKind::AirlessOxygen:
+        return text("input.airless-oxygen");
+    case InputKind::BeyondMeasured:
+        return ofReaction(catalogue, "input.beyond-measured", input);
     case InputKind::AirSupply:
         return named("input.air-supply", material(catalogue, input.id));
     case InputKind::Pores:

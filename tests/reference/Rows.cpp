@@ -14,8 +14,9 @@ bool Row::meets() const {
 
 std::vector<Row> publishedRows() {
     std::vector<Row> rows;
-    for (const auto& part : {activityRows(), densityRows(), conductivityRows(), acidityRows(),
-                             solubilityRows(), potentialRows(), faradayRows(), chargeRows()}) {
+    for (const auto& part :
+         {activityRows(), densityRows(), conductivityRows(), acidityRows(), solubilityRows(), potentialRows(),
+          galvanicRows(), faradayRows(), chargeRows()}) {
         rows.insert(rows.end(), part.begin(), part.end());
     }
     return rows;

@@ -38,6 +38,7 @@ using Molal = std::vector<std::pair<std::string, double>>;
 [[nodiscard]] std::vector<Row> acidityRows();
 [[nodiscard]] std::vector<Row> solubilityRows();
 [[nodiscard]] std::vector<Row> potentialRows();
+[[nodiscard]] std::vector<Row> galvanicRows();
 [[nodiscard]] std::vector<Row> faradayRows();
 [[nodiscard]] std::vector<Row> chargeRows();
 

@@ -40,17 +40,25 @@ void takeParasite(const ElectrodeModel& model, double restVolts, double loadVolt
 /// The couple that takes up the current asked for: whose own current changes most between rest and load. At
 /// rest a mixed electrode already passes currents that cancel; they are no answer to the load. A couple far
 /// on the wrong side of its own potential (hydrogen on a metal being eaten) only slows down; it carries
-/// nothing.
+/// nothing, and is named only where nothing else is open.
 WorkingCouple workingCouple(const ElectrodeModel& model, double restVolts, double loadVolts, Branch branch) {
     constexpr double kNearEquilibrium = 0.010; // V; a fast couple follows the load on either side of its rest
     const double sign = branch == Branch::Anodic ? 1.0 : -1.0;
     std::map<std::size_t, double> growth;
-    for (const Route& route : model.routes()) {
-        const bool otherWayOnly = branch == Branch::Anodic ? route.law.cathodicOnly : route.law.anodicOnly;
-        const bool canRun = !otherWayOnly && sign * (loadVolts - route.equilibriumVolts) > -kNearEquilibrium;
-        if (route.blocked == Blocked::No && canRun && route.takenShare == 0.0) {
-            growth[route.reaction] += sign * (route.current(loadVolts) - route.current(restVolts));
+    const auto collect = [&](bool onlyWhatCanRun) {
+        for (const Route& route : model.routes()) {
+            const bool otherWayOnly =
+                branch == Branch::Anodic ? route.law.cathodicOnly : route.law.anodicOnly;
+            const bool canRun =
+                !otherWayOnly && sign * (loadVolts - route.equilibriumVolts) > -kNearEquilibrium;
+            if (route.blocked == Blocked::No && (canRun || !onlyWhatCanRun) && route.takenShare == 0.0) {
+                growth[route.reaction] += sign * (route.current(loadVolts) - route.current(restVolts));
+            }
         }
+    };
+    collect(true);
+    if (growth.empty()) {
+        collect(false);
     }
     WorkingCouple couple{0, branch};
     double most = -1.0;

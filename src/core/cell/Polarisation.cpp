@@ -5,6 +5,7 @@
 #include "core/cell/Resistance.h"
 
 #include <algorithm>
+#include <array>
 #include <boost/math/tools/minima.hpp>
 #include <cmath>
 #include <limits>
@@ -66,28 +67,46 @@ double Polarisation::shortCircuitAmps(double meterOhm) const {
     return sign * base::rootOfRising(shortfall, 0.0, options);
 }
 
+/// The voltage falls with the current, so between two points no power exceeds the greater current times the greater
+/// voltage: the span that could still hide most is halved until none could hide much, then the best is polished.
 PowerPoint Polarisation::maximumPower(double shortCircuitAmps) const {
-    const auto watts = [&](double amps) { return amps * voltsAt(amps); };
-    constexpr int kCoarse = 16; // steps of the first search
-    int best = 0;
-    double bestWatts = 0.0;
-    for (int i = 1; i <= kCoarse; ++i) {
-        const double here = watts(shortCircuitAmps * i / kCoarse);
-        if (here > bestWatts) {
-            bestWatts = here;
-            best = i;
+    constexpr std::size_t kMostPoints = 64;
+    constexpr double kHidden = 1.0015; // times the best that an unsearched span may hold
+    std::array<CurvePoint, kMostPoints> points{
+        {{0.0, m_openCircuit}, {shortCircuitAmps, voltsAt(shortCircuitAmps)}}};
+    std::size_t count = 2;
+    const auto watts = [](const CurvePoint& point) { return point.amps * point.volts; };
+    std::size_t best = watts(points[1]) > 0.0 ? 1 : 0;
+    while (count < kMostPoints) {
+        std::size_t widest = 1;
+        double most = 0.0;
+        for (std::size_t i = 1; i < count; ++i) {
+            if (const double bound = points[i].amps * points[i - 1].volts; bound > most) {
+                most = bound;
+                widest = i;
+            }
         }
+        if (most <= kHidden * watts(points[best])) {
+            break;
+        }
+        const double amps = 0.5 * (points[widest - 1].amps + points[widest].amps);
+        std::move_backward(points.begin() + widest, points.begin() + count, points.begin() + count + 1);
+        points[widest] = {amps, voltsAt(amps)};
+        ++count;
+        best += best >= widest ? 1 : 0;
+        best = watts(points[widest]) > watts(points[best]) ? widest : best;
     }
     if (best == 0) {
         return {};
     }
-    const double from = shortCircuitAmps * std::max(best - 1, 0) / kCoarse;
-    const double to = shortCircuitAmps * std::min(best + 1, kCoarse) / kCoarse;
+    const double from = points[best - 1].amps;
+    const double to = points[std::min(best + 1, count - 1)].amps;
     std::uintmax_t iterations = 40;
-    const auto peak = boost::math::tools::brent_find_minima(
-        [&](double amps) { return -watts(amps); }, std::min(from, to), std::max(from, to), 20, iterations);
-    return {std::max(-peak.second, bestWatts),
-            -peak.second >= bestWatts ? peak.first : shortCircuitAmps * best / kCoarse};
+    const auto peak =
+        boost::math::tools::brent_find_minima([&](double amps) { return -amps * voltsAt(amps); },
+                                              std::min(from, to), std::max(from, to), 20, iterations);
+    return -peak.second >= watts(points[best]) ? PowerPoint{-peak.second, peak.first}
+                                               : PowerPoint{watts(points[best]), points[best].amps};
 }
 
 std::vector<CurvePoint> Polarisation::curve(double shortCircuitAmps, int points) const {

@@ -49,11 +49,12 @@ struct SurfaceKinetics {
     ReferenceKind reference = ReferenceKind::Standard;
     OffsetSpread referenceVolts; ///< For Absolute.
     std::vector<ReferenceShift> referenceShifts;
-    std::vector<SpeciesTerm> orders;         ///< Activity exponents of the stored branch.
-    PhWindow window;                         ///< Outside it a film or its lack stops this route.
-    std::vector<SpeciesIndex> needs;         ///< Species that must be present for the route to exist.
-    std::vector<SpeciesIndex> absentWith;    ///< Species whose presence covers or binds the reactant.
-    bool oneWay = false;                     ///< The other branch does not occur at all.
+    std::vector<SpeciesTerm> orders;      ///< Activity exponents of the stored branch.
+    PhWindow window;                      ///< Outside it a film or its lack stops this route.
+    std::vector<SpeciesIndex> needs;      ///< Species that must be present for the route to exist.
+    std::vector<SpeciesIndex> absentWith; ///< Species whose presence covers or binds the reactant.
+    bool oneWay = false;                  ///< The other branch does not occur at all.
+    bool onTraces = false; ///< Lives on traces of its solid reactant that every specimen holds.
     std::optional<FactorSpread> anodicLimit; ///< A/m² true; passive films.
     std::optional<FactorSpread> cathodicLimit;
     std::optional<FactorSpread> grownFilmLimit; ///< A/m² true, once a film of its own product is complete.

@@ -257,7 +257,7 @@ private:
             const Air air = m_cell.electrodes[index].air;
             const bool airless =
                 air == Air::None && (m_cell.twoLiquids || m_cell.electrodes[1].air == Air::None);
-            liquid->mixture.oxygenPressureBar = airless ? 0.0 : base::kOxygenShareOfAir;
+            liquid->mixture.oxygenPressureBar = airless ? liquid::kAirlessOxygenBar : base::kOxygenShareOfAir;
             m_cell.poured[index] = liquid->mixture;
             m_cell.liquidDoubtFactor[index] = liquid->doubtFactor;
             m_cell.ready[index] = liquid->ready;

@@ -23,11 +23,12 @@ constexpr double kTraceActivity = 3e-6; // about the middle of the two below
 constexpr double kTraceLow = 1e-7;
 constexpr double kTraceHigh = 1e-4;
 constexpr FactorSpread kFlow{1.0, 1.5}; // still liquid is never quite still (common practice, no source)
-constexpr FactorSpread kStillOxygen{1.0, 2.0}; // from memory
-constexpr FactorSpread kLayerAir{1.0, 2.0};    // where no limit is known (common practice, no source)
-constexpr FactorSpread kPaths{1.0, 1.4};       // through pores (common practice, no source)
-constexpr double kLeastLiquidDoubt = 1.05;     // of weighing and mixing (common practice, no source)
-constexpr double kUnit = 1.0;                  // 5-95 % of a state told in units of its span
+constexpr FactorSpread kStillOxygen{1.0, 2.0};    // from memory
+constexpr FactorSpread kAirlessOxygen{1.0, 10.0}; // from memory: boiled water to a jar under oil
+constexpr FactorSpread kLayerAir{1.0, 2.0};       // where no limit is known (common practice, no source)
+constexpr FactorSpread kPaths{1.0, 1.4};          // through pores (common practice, no source)
+constexpr double kLeastLiquidDoubt = 1.05;        // of weighing and mixing (common practice, no source)
+constexpr double kUnit = 1.0;                     // 5-95 % of a state told in units of its span
 
 /// A phase exposed to the liquid.
 struct Face {
@@ -95,6 +96,7 @@ private:
             m_draw.factor({InputKind::LiquidConductivity, {}, m_cell.twoLiquids ? side : 0}, {1.0, doubt});
         m_parameters.supplyFactor = m_draw.factor({InputKind::Supply, {}, side}, kFlow);
         m_parameters.stillOxygenFactor = m_draw.factor({InputKind::StillOxygen, {}}, kStillOxygen);
+        m_parameters.airlessOxygenFactor = m_draw.factor({InputKind::AirlessOxygen, {}}, kAirlessOxygen);
     }
 
     void takeAcids() {
@@ -199,6 +201,7 @@ private:
             reactant.kind = Reactant::Kind::Solid;
         }
         const bool unlimited = (term.species == key.hydrogenIon && !needsAcid(m_catalogue, reaction)) ||
+                               (term.species == key.hydroxide && !bindsHydroxide(m_catalogue, reaction)) ||
                                phase == chemistry::Phase::Liquid;
         if (unlimited) {
             return;
@@ -283,6 +286,7 @@ private:
         if (kinetics.reference == chemistry::ReferenceKind::Absolute) {
             route.referenceVolts = m_draw.offset(input(InputKind::Onset), kinetics.referenceVolts);
         }
+        route.beyondUnit = m_draw.offset({InputKind::BeyondMeasured, reaction.id}, {0.0, kUnit});
         for (const chemistry::SpeciesTerm& order : kinetics.orders) {
             route.orders.push_back(activityTerm(reaction, order));
         }

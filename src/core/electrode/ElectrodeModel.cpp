@@ -19,8 +19,15 @@ using chemistry::SurfaceKinetics;
 constexpr double kPresent = 1e-6; // activity from which a species acts on a surface (from memory)
 constexpr double kLnNoActivity = -30.0 * base::kLn10; // keeps a logarithm finite
 // ln of the activity below which a reference moves no further (from memory)
-constexpr double kLnLeastShifting = -9.0 * base::kLn10;
-constexpr double kLeastOther = 0.05; // of both slopes that the branch not stored keeps
+constexpr double kLnLeastShifting = -16.0 * base::kLn10;
+// Acidities that rates were measured at; beyond, their doubt doubles with every unit (estimate).
+constexpr double kMeasuredFromPh = -2.0;
+constexpr double kMeasuredToPh = 15.5;
+const double kLnDoubtPerPh = std::log(2.0);
+constexpr double kLowestVolts = -30.0;    // no couple comes near these ends
+constexpr double kHighestVolts = 30.0;    // nor this one
+constexpr double kVoltsTolerance = 1e-11; // of the searches
+constexpr double kLeastOther = 0.05;      // of both slopes that the branch not stored keeps
 
 /// What a reaction meets in the liquid, whatever phase it runs on.
 class RouteBuilder {
@@ -63,7 +70,7 @@ public:
             std::min(m_cathodicSupply * parameters.geometricAreaM2, parameters.cathodicLimitAmps);
         // What nobody put in cannot be used up, though its build-up at the electrode sets the potential.
         law.anodicOnly = (kinetics.oneWay && storedAnodic) || m_cathodicAbsent;
-        law.cathodicOnly = (kinetics.oneWay && !storedAnodic) || m_anodicAbsent;
+        law.cathodicOnly = (kinetics.oneWay && !storedAnodic) || (m_anodicAbsent && !kinetics.onTraces);
         law.porousCrossover = parameters.porousCrossover;
         block(route, kinetics);
         return route;
@@ -96,6 +103,8 @@ private:
         double lnRate = parameters.lnRate;
         lnRate -= kinetics.activationJoulesPerMole / base::kGasConstant *
                   (1.0 / temperature - 1.0 / base::kStandardTemperature);
+        lnRate += parameters.beyondUnit * kLnDoubtPerPh *
+                  std::max({kMeasuredFromPh - solution.pH, solution.pH - kMeasuredToPh, 0.0});
         for (const ActivityTerm& order : parameters.orders) {
             lnRate += order.count * std::max(lnActivityOrTrace(order, solution), kLnNoActivity);
         }
@@ -213,16 +222,39 @@ base::Sloped ElectrodeModel::at(double volts) const {
     return sum;
 }
 
+/// Where every route that runs one way has ended and none that runs the other way has begun, the middle of that
+/// span: the same whatever was asked before.
+double ElectrodeModel::restVolts() const {
+    const auto edge = [&](const auto& isAbove) {
+        double low = kLowestVolts;
+        double high = kHighestVolts;
+        while (high - low > kVoltsTolerance) {
+            const double middle = 0.5 * (low + high);
+            (isAbove(currentAt(middle)) ? high : low) = middle;
+        }
+        return 0.5 * (low + high);
+    };
+    base::RootOptions options;
+    options.lowest = kLowestVolts;
+    options.highest = kHighestVolts;
+    options.tolerance = kVoltsTolerance;
+    const double found =
+        base::rootOfRisingBySlope([&](double volts) { return at(volts); }, m_lastVolts, options);
+    constexpr double kBeside = 1e-6; // V
+    if (currentAt(found - kBeside) != 0.0 && currentAt(found + kBeside) != 0.0) {
+        return found;
+    }
+    return 0.5 *
+           (edge([](double amps) { return amps >= 0.0; }) + edge([](double amps) { return amps > 0.0; }));
+}
+
 double ElectrodeModel::potentialAt(double amps) const {
     base::RootOptions options;
-    options.lowest = -30.0;
-    options.highest = 30.0;
-    options.tolerance = 1e-11;
+    options.lowest = kLowestVolts;
+    options.highest = kHighestVolts;
+    options.tolerance = kVoltsTolerance;
     if (amps == 0.0) {
-        // Where no route runs at all there is no slope to follow.
-        options.step = 0.005;
-        m_lastVolts =
-            base::rootOfRising([&](double volts) { return currentAt(volts); }, m_lastVolts, options);
+        m_lastVolts = restVolts();
         return m_lastVolts;
     }
     m_lastVolts = base::rootOfRisingBySlope(

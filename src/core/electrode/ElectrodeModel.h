@@ -49,6 +49,8 @@ public:
     void startFrom(double restVolts, double doubleLayerVolts);
 
 private:
+    [[nodiscard]] double restVolts() const;
+
     struct Running {
         RateLaw law;
         double toLeads = 1.0; ///< Share of its anodic current that no other reaction takes on the spot.

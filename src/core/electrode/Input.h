@@ -30,7 +30,9 @@ enum class InputKind : std::uint8_t {
     Reading = 20,        ///< Meter, weighing and junction.
     SurfaceState = 21,   ///< Of a material's specimen.
     DissolvedShare = 22, ///< Of a dissolved reagent that gets used.
-    SolventShare = 23
+    SolventShare = 23,
+    AirlessOxygen = 24, ///< Left in a liquid that no air reaches.
+    BeyondMeasured = 25 ///< Rate of a reaction outside the acidity it was measured in.
 };
 
 struct InputKey {

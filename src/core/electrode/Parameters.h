@@ -67,6 +67,7 @@ struct RouteParameters {
     double porousCrossover = 0.0; ///< A above which a porous layer's slope doubles; 0: never.
     double lnRate = 0.0;          ///< ln A of the stored branch at 25 °C, unit activities and its reference.
     double referenceVolts = 0.0;  ///< Of an absolute reference, drawn, before its shifts.
+    double beyondUnit = 0.0;      ///< Of its doubt outside the measured acidity; -1 to 1 is the 5-95 % span.
     std::vector<ActivityTerm> orders;
     double anodicLimitAmps = 0.0; ///< Of a film; infinite without one.
     double grownLimitAmps = 0.0;  ///< The same once a film of its own product is complete.
@@ -82,6 +83,7 @@ struct ElectrodeParameters {
     double liquidConductivityFactor = 1.0;
     double supplyFactor = 1.0;                ///< Of everything that comes through the liquid.
     double stillOxygenFactor = 1.0;           ///< Of dissolved oxygen besides.
+    double airlessOxygenFactor = 1.0;         ///< Of what is left of it where no air comes in.
     std::optional<double> breathingAmpsPerM2; ///< Film of the material's pores, drawn; none: by the layer.
     double breathingFactor = 1.0;             ///< Of the layer's own limit where the catalogue gives none.
     double pathFactor = 1.0;                  ///< Length of the paths through its pores.

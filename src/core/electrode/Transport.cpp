@@ -46,7 +46,7 @@ bool isAbsent(const Situation& here, const Reactant& reactant) {
     const SpeciesIndex species = reactant.term.species;
     switch (reactant.kind) {
     case Reactant::Kind::Oxygen:
-        return here.electrode().air == Air::None;
+        return here.solution().mixture.oxygenPressureBar <= 0.0;
     case Reactant::Kind::Solid:
         return !canHave(here, species, reactant.branch);
     case Reactant::Kind::Acid:
@@ -82,6 +82,12 @@ bool needsAcid(const chemistry::Catalogue& catalogue, const chemistry::Reaction&
         return term.species == catalogue.key.hydrogenIon || term.species == catalogue.key.hydrogenGas;
     };
     return std::all_of(reaction.terms.begin(), reaction.terms.end(), isProtonOrGas);
+}
+
+bool bindsHydroxide(const chemistry::Catalogue& catalogue, const chemistry::Reaction& reaction) {
+    return std::any_of(reaction.terms.begin(), reaction.terms.end(), [&](const SpeciesTerm& term) {
+        return term.count < 0.0 && catalogue.species[term.species].isDissolved();
+    });
 }
 
 double secondsOf(Moment moment) {
@@ -120,13 +126,15 @@ double Supplies::protons() {
 double Supplies::oxygen(double electrons) const {
     constexpr double kOpenFace = 4.0; // times as much as through liquid (common practice, no source)
     const Air air = m_here.electrode().air;
-    if (air == Air::None) {
-        return 0.0;
-    }
     const auto& solution = m_here.solution();
     const SpeciesIndex dissolved = m_here.catalogue.key.dissolvedOxygen;
     const double still = electrons * flux(dissolved, solution.concentration(dissolved)) *
                          solution.mixture.stillOxygenFactor * m_here.parameters.stillOxygenFactor;
+    if (air == Air::None) {
+        const double pressure = solution.mixture.oxygenPressureBar;
+        const double left = std::min(liquid::kAirlessOxygenBar, pressure);
+        return pressure > 0.0 ? still * left / pressure * m_here.parameters.airlessOxygenFactor : 0.0;
+    }
     return air == Air::Still ? still : std::max(still, breathingLimit(m_here, kOpenFace * still));
 }
 

@@ -57,4 +57,8 @@ absentReactant(const Situation& here, const ReactionParameters& reaction, chemis
 /// protons as well, and their supply neither limits nor runs out.
 [[nodiscard]] bool needsAcid(const chemistry::Catalogue& catalogue, const chemistry::Reaction& reaction);
 
+/// Hydroxide that its oxidation takes up goes into a dissolved complex, so the alkali itself is the reagent. Where it
+/// goes into a solid, the solvent gives it as well.
+[[nodiscard]] bool bindsHydroxide(const chemistry::Catalogue& catalogue, const chemistry::Reaction& reaction);
+
 } // namespace anodex::electrode

@@ -14,12 +14,15 @@ struct Portion {
     bool operator==(const Portion&) const = default;
 };
 
+/// What is left where no air comes in: about 10 µg/L, as in boiled water (from memory).
+inline constexpr double kAirlessOxygenBar = 2e-4;
+
 /// Measured values win over computed ones.
 struct Mixture {
     double solventKg = 0.1;
     std::vector<Portion> portions;
     double temperatureKelvin = 293.15;
-    double oxygenPressureBar = 0.2095; ///< Over the liquid; 0 when no air reaches it.
+    double oxygenPressureBar = 0.2095; ///< Over the liquid; kAirlessOxygenBar when no air reaches it.
     std::optional<double> measuredPh;
     std::optional<double> measuredDensity;      ///< kg/m³
     std::optional<double> measuredConductivity; ///< S/m

@@ -94,9 +94,9 @@ Contents changedTo(const Catalogue& catalogue, const design::Cell& cell, const C
     Contents contents;
     const double oxygen = oxygenBar(catalogue, cell, state);
     const auto solved = [&](std::size_t index, const liquid::Composition& composition) {
-        const bool airless = cell.poured[index].oxygenPressureBar <= 0.0;
+        const bool airless = cell.poured[index].oxygenPressureBar <= liquid::kAirlessOxygenBar;
         return liquid::solveChanged(catalogue, before.solutions[index], composition,
-                                    {state.temperatureKelvin, airless ? 0.0 : oxygen});
+                                    {state.temperatureKelvin, airless ? liquid::kAirlessOxygenBar : oxygen});
     };
     for (std::size_t i = 0; i < state.liquids.size(); ++i) {
         contents.solutions.push_back(solved(i, state.liquids[i]));

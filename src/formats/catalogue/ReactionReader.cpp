@@ -116,6 +116,7 @@ SurfaceKinetics kineticsOf(const Context& context, JsonObject& entry, const Reac
     kinetics.needs = speciesList(context, entry, "requires");
     kinetics.absentWith = speciesList(context, entry, "absent_with");
     kinetics.oneWay = entry.flagOr("one_way", false);
+    kinetics.onTraces = entry.flagOr("on_traces", false);
     kinetics.anodicLimit = limitOf(entry, "anodic_limit_A_per_m2", "anodic_limit_spread");
     kinetics.cathodicLimit = limitOf(entry, "cathodic_limit_A_per_m2", "cathodic_limit_spread");
     kinetics.grownFilmLimit = limitOf(entry, "grown_film_limit_A_per_m2", "grown_film_limit_spread");

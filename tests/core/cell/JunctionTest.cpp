@@ -124,7 +124,7 @@ double oxygenLimit(const char* air, Moment moment) {
 
 TEST(Transport, OxygenInStillLiquidGivesAboutFourTenthsOfAnAmpPerSquareMetre) {
     EXPECT_NEAR(oxygenLimit("still", Moment::Settled), 0.4, 0.06);
-    EXPECT_EQ(oxygenLimit("none", Moment::Settled), 0.0);
+    EXPECT_NEAR(oxygenLimit("none", Moment::Settled), 0.4e-3, 0.1e-3) << "what boiled water keeps";
 }
 
 TEST(Transport, TheFirstSecondsFindAThinnerLayer) {

@@ -112,7 +112,7 @@ TEST(Cell, OneLiquidStandsOnBothSides) {
     EXPECT_NE(two.poured[0].portions, two.poured[1].portions);
 }
 
-TEST(Cell, NoAirMeansNoOxygenInTheLiquid) {
+TEST(Cell, NoAirMeansTracesOfOxygenInTheLiquid) {
     CellDesign design = test::design(test::foilInSalt());
     const auto oxygen = [](const Cell& cell) {
         return state::asBuilt(test::catalogue(), cell)
@@ -123,7 +123,7 @@ TEST(Cell, NoAirMeansNoOxygenInTheLiquid) {
     design.negative.air = Air::None;
     EXPECT_GT(oxygen(resolved(design)), 0.0) << "it still comes in by the other side";
     design.positive.air = Air::None;
-    EXPECT_EQ(oxygen(resolved(design)), 0.0);
+    EXPECT_NEAR(oxygen(resolved(design)), 2.7e-7, 0.5e-7) << "about 10 µg/L";
 }
 
 TEST(Cell, NamesTheFieldItCannotUse) {

@@ -120,7 +120,7 @@ TEST(Transport, ASolidThatIsNotThereGivesNothing) {
         << "it comes of the black oxide";
 }
 
-TEST(Transport, OxygenIsAbsentOnlyWithoutAir) {
+TEST(Transport, OxygenIsLeftInTracesWithoutAir) {
     const auto& reactions = test::catalogue().reactions;
     const auto oxygen = std::find_if(reactions.begin(), reactions.end(), [](const chemistry::Reaction& r) {
         return r.equation.starts_with("O2(g)");
@@ -136,7 +136,8 @@ TEST(Transport, OxygenIsAbsentOnlyWithoutAir) {
     const double none = limitOf("none");
     const double still = limitOf("still");
     const double breathing = limitOf("breathing");
-    EXPECT_EQ(none, 0.0);
+    EXPECT_GT(none, 1e-4);
+    EXPECT_LT(none, 1e-3);
     // MODEL: about 0.4 A/m² in still liquid, 20 to 1000 from an open face.
     EXPECT_NEAR(still, 0.4, 0.3);
     EXPECT_GE(breathing, 20.0);

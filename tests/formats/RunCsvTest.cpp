@@ -24,6 +24,14 @@ CsvRun readAll(const std::string& text) {
     return std::move(*run);
 }
 
+TEST(RunCsv, NewestFirstIsSeenThoughTheUnitsChange) {
+    const CsvRun run =
+        readAll("time,voltage\n3 min,1.1 V\n2 min,1.2 V\n90 s,1.3 V\n1 min,1.4 V\n0.5 min,1.5 V\n");
+    ASSERT_EQ(run.samples.size(), 5U);
+    EXPECT_NEAR(run.samples.volts[0], 1.5, 1e-9);
+    EXPECT_NEAR(run.samples.seconds[4] - run.samples.seconds[0], 150.0, 1e-6);
+}
+
 struct Layout {
     const char* name;
     const char* text;

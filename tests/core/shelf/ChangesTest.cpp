@@ -73,6 +73,24 @@ TEST(Changes, ANewDangerIsTold) {
     })) << "lead dioxide or magnesium in juice";
 }
 
+TEST(Changes, ADangerTheDesignHasIsNotNew) {
+    const CellDesign design = test::design(test::foilInAlkali());
+    const auto cell = design::resolve(test::catalogue(), design);
+    ASSERT_TRUE(cell);
+    const auto had =
+        findings::findingsFor(test::catalogue(), *cell, cell::evaluate(test::catalogue(), *cell, {0}));
+    ASSERT_TRUE(std::any_of(had.begin(), had.end(), [](const findings::Finding& finding) {
+        return finding.severity == findings::Severity::Danger;
+    })) << "hydrogen, and lye burns";
+    for (const Change& change : changesOf(design, RankBy::SteadyPower)) {
+        EXPECT_FALSE(change.danger &&
+                     std::any_of(had.begin(), had.end(), [&](const findings::Finding& finding) {
+                         return finding.code == change.danger->code && finding.rule == change.danger->rule &&
+                                finding.part == change.danger->part;
+                     }));
+    }
+}
+
 TEST(Changes, NothingIsStrongerThanItDissolves) {
     CellDesign design = test::design(test::foilInSalt());
     design.liquid.solutes[0].amount = {design::AmountUnit::MolPerKg, 5.5};

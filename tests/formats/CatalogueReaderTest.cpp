@@ -96,7 +96,7 @@ TEST(CatalogueReader, FaultsAreNamedWithFileAndPlace) {
     EXPECT_EQ(faultOf(replaced("reactions.json", "Zn2+ + 2 e- = Zn(s)", "Zn2+ + 3 e- = Zn(s)")),
               "reactions.json: reactions[0].equation: \"Zn2+ + 3 e- = Zn(s)\"");
     EXPECT_EQ(faultOf(replaced("reactions.json", "Cu2+ + 2 e- = Cu(s)", "Cx2+ + 2 e- = Cu(s)")),
-              "reactions.json: reactions[2].equation: the species \"Cx2+\"");
+              "reactions.json: reactions[3].equation: the species \"Cx2+\"");
     EXPECT_EQ(faultOf(replaced("species.json", "\"H+ + SO4^2-\"", "\"2 H+ + SO4^2-\"")).substr(0, 34),
               "species.json: species[36].formatio");
     EXPECT_EQ(faultOf(replaced("substances.json", "\"Cl-\": 1", "\"Cl-\": 2")).substr(0, 45),

@@ -25,6 +25,7 @@ constexpr const char* kLatimer = "Latimer, Oxidation Potentials, 2nd ed. 1952";
 const std::vector<Potential> kPotentials = {
     {"zn2-zn", -0.7618, kCrc},
     {"zincate-zn", -1.199, kCrc},
+    {"znoh2-zn", -1.249, kCrc},
     {"cu2-cu", 0.3419, kCrc},
     {"cucl2-cu", 0.208, "Sugasaka & Fujii 1976", "", true},
     {"cui-cu", -0.1852, kLatimer},

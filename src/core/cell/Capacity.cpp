@@ -26,25 +26,25 @@ double solidMoles(const state::ElectrodeState& electrode, SpeciesIndex species, 
     return moles;
 }
 
-/// All protons acids can give, free and bound.
-double acidMoles(const Catalogue& catalogue, const liquid::Solution& solution) {
+/// Free, and what `carried` says every species could give.
+double carriedMoles(const Catalogue& catalogue, const liquid::Solution& solution, SpeciesIndex free,
+                    double chemistry::Species::*carried) {
     double molality = 0.0;
     for (SpeciesIndex s = 0; s < catalogue.species.size(); ++s) {
-        const double protons = s == catalogue.key.hydrogenIon ? 1.0 : catalogue.species[s].acidicProtons;
-        molality += protons * solution.molality[s];
+        molality += (s == free ? 1.0 : catalogue.species[s].*carried) * solution.molality[s];
     }
     return molality * solution.composition.solventKg;
 }
 
 double dissolvedMoles(const Catalogue& catalogue, const liquid::Solution& solution, SpeciesIndex species) {
     if (species == catalogue.key.hydrogenIon) {
-        return acidMoles(catalogue, solution);
+        return carriedMoles(catalogue, solution, species, &chemistry::Species::acidicProtons);
     }
     if (species == catalogue.key.solvent) {
         return solution.composition.solventKg / base::kSolventKgPerMole;
     }
     if (species == catalogue.key.hydroxide) {
-        return solution.molality[species] * solution.composition.solventKg;
+        return carriedMoles(catalogue, solution, species, &chemistry::Species::carriedHydroxide);
     }
     return solution.labileMoles(catalogue, species);
 }
@@ -58,10 +58,10 @@ public:
 
     void consume(Side side, const WorkingCouple& couple) {
         const double perLead = 1.0 / (1.0 - couple.takenShare);
-        consume(side, couple.reaction, couple.branch, {1.0, perLead});
+        consume(side, couple.reaction, couple.branch, {1.0, perLead}, couple.hasOtherWay);
         if (couple.takenShare > 0.0) {
             const Branch other = couple.branch == Branch::Anodic ? Branch::Cathodic : Branch::Anodic;
-            consume(side, couple.taker, other, {0.0, couple.takenShare * perLead});
+            consume(side, couple.taker, other, {0.0, couple.takenShare * perLead}, false);
         }
     }
 
@@ -76,7 +76,10 @@ public:
         Capacity capacity;
         if (!m_reagents.empty()) {
             capacity.expectedCoulombs = m_reagents.front().expectedCoulombs;
-            capacity.theoreticalCoulombs = m_reagents.front().coulombs;
+            capacity.theoreticalCoulombs =
+                std::min_element(m_reagents.begin(), m_reagents.end(),
+                                 [](const Reagent& a, const Reagent& b) { return a.coulombs < b.coulombs; })
+                    ->coulombs;
         }
         capacity.reagents = std::move(m_reagents);
         return capacity;
@@ -89,7 +92,7 @@ private:
         double expected = 0.0;
     };
 
-    void consume(Side side, std::size_t which, Branch branch, const Taken& coulombs) {
+    void consume(Side side, std::size_t which, Branch branch, const Taken& coulombs, bool hasOtherWay) {
         const chemistry::Reaction& reaction = m_catalogue.reactions[which];
         for (const SpeciesTerm& term : reaction.terms) {
             const chemistry::Species& species = m_catalogue.species[term.species];
@@ -105,7 +108,10 @@ private:
                        !electrode::needsAcid(m_catalogue, reaction)) {
                 note(side, m_catalogue.key.hydroxide, {-taken.theory, -taken.expected}, false);
             } else if (species.isDissolved()) {
-                note(side, term.species, taken, perCoulomb > 0.0);
+                // Hydroxide that ends in a solid comes from the solvent as well.
+                const bool endsNothing = term.species == m_catalogue.key.hydroxide &&
+                                         (hasOtherWay || !electrode::bindsHydroxide(m_catalogue, reaction));
+                note(side, term.species, taken, perCoulomb > 0.0 && !endsNothing);
             } else if (perCoulomb > 0.0 && coulombs.theory > 0.0) {
                 addSolid(side, term.species, taken);
             }

@@ -6,18 +6,11 @@
 // Units      C, mol.
 #pragma once
 #include "core/cell/CompiledCell.h"
+#include "core/cell/WorkingCouple.h"
 #include <optional>
 #include <vector>
 
 namespace anodex::cell {
-
-/// A working couple: which reaction carries the current on a side.
-struct WorkingCouple {
-    std::size_t reaction = 0;
-    chemistry::Branch branch = chemistry::Branch::Anodic;
-    double takenShare = 0.0; ///< Of its current, by another reaction on the spot: the leads get the rest.
-    std::size_t taker = 0;   ///< That reaction, which runs the other way.
-};
 
 struct Reagent {
     chemistry::SpeciesIndex species = 0;

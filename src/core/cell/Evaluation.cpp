@@ -10,7 +10,6 @@
 
 #include <algorithm>
 #include <cmath>
-#include <map>
 
 namespace anodex::cell {
 namespace {
@@ -23,54 +22,6 @@ using electrode::Blocked;
 using electrode::ElectrodeModel;
 using electrode::Moment;
 using electrode::Route;
-
-/// How much of the couple's current another reaction takes on the spot.
-void takeParasite(const ElectrodeModel& model, double restVolts, double loadVolts, double growth,
-                  WorkingCouple& couple) {
-    constexpr double kMostTaken = 0.95; // as the catalogue allows; some always reaches the leads
-    for (const Route& route : model.routes()) {
-        if (route.takenShare > 0.0 && route.host == couple.reaction && growth > 0.0) {
-            const double taken = route.current(restVolts) - route.current(loadVolts);
-            couple.takenShare = std::min(couple.takenShare + std::max(taken, 0.0) / growth, kMostTaken);
-            couple.taker = route.reaction;
-        }
-    }
-}
-
-/// The couple that takes up the current asked for: whose own current changes most between rest and load. At
-/// rest a mixed electrode already passes currents that cancel; they are no answer to the load. A couple far
-/// on the wrong side of its own potential (hydrogen on a metal being eaten) only slows down; it carries
-/// nothing, and is named only where nothing else is open.
-WorkingCouple workingCouple(const ElectrodeModel& model, double restVolts, double loadVolts, Branch branch) {
-    constexpr double kNearEquilibrium = 0.010; // V; a fast couple follows the load on either side of its rest
-    const double sign = branch == Branch::Anodic ? 1.0 : -1.0;
-    std::map<std::size_t, double> growth;
-    const auto collect = [&](bool onlyWhatCanRun) {
-        for (const Route& route : model.routes()) {
-            const bool otherWayOnly =
-                branch == Branch::Anodic ? route.law.cathodicOnly : route.law.anodicOnly;
-            const bool canRun =
-                !otherWayOnly && sign * (loadVolts - route.equilibriumVolts) > -kNearEquilibrium;
-            if (route.blocked == Blocked::No && (canRun || !onlyWhatCanRun) && route.takenShare == 0.0) {
-                growth[route.reaction] += sign * (route.current(loadVolts) - route.current(restVolts));
-            }
-        }
-    };
-    collect(true);
-    if (growth.empty()) {
-        collect(false);
-    }
-    WorkingCouple couple{0, branch};
-    double most = -1.0;
-    for (const auto& [reaction, amps] : growth) {
-        if (amps > most) {
-            most = amps;
-            couple.reaction = reaction;
-        }
-    }
-    takeParasite(model, restVolts, loadVolts, most, couple);
-    return couple;
-}
 
 bool consumesSolid(const Catalogue& catalogue, const chemistry::Reaction& reaction) {
     return std::any_of(reaction.terms.begin(), reaction.terms.end(), [&](const chemistry::SpeciesTerm& term) {
@@ -181,7 +132,8 @@ SideResult sideResult(const CompiledCell& compiled, const state::Contents& conte
     const bool anodic = std::abs(shift) > 1e-9 ? shift > 0.0 : which == Side::Negative;
     const double load =
         std::abs(shift) > 1e-9 ? atPower : side.restVolts + (anodic ? kNudgeVolts : -kNudgeVolts);
-    side.couple = workingCouple(model, side.restVolts, load, anodic ? Branch::Anodic : Branch::Cathodic);
+    side.couple =
+        workingCouple(catalogue, model, side.restVolts, load, anodic ? Branch::Anodic : Branch::Cathodic);
     side.equilibriumVolts =
         electrode::nernstVolts(parameters.reactions[side.couple.reaction], contents.atFace(which));
     listCompeting(model, side.restVolts, side);

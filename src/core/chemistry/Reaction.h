@@ -41,6 +41,12 @@ struct Parasite {
     double share = 0.0;       ///< 0 to below 1.
 };
 
+/// A species whose film covers working sites: its adsorption (Langmuir) divides the rate by 1 + a / a_half.
+struct Inhibitor {
+    SpeciesIndex species = 0;
+    double halfActivity = 1.0; ///< That halves the rate. > 0.
+};
+
 struct SurfaceKinetics {
     std::vector<SpeciesIndex> surfaces; ///< Solid species it runs on.
     Branch storedBranch = Branch::Anodic;
@@ -49,7 +55,8 @@ struct SurfaceKinetics {
     ReferenceKind reference = ReferenceKind::Standard;
     OffsetSpread referenceVolts; ///< For Absolute.
     std::vector<ReferenceShift> referenceShifts;
-    std::vector<SpeciesTerm> orders;      ///< Activity exponents of the stored branch.
+    std::vector<SpeciesTerm> orders; ///< Activity exponents of the stored branch.
+    std::vector<Inhibitor> inhibitors;
     PhWindow window;                      ///< Outside it a film or its lack stops this route.
     std::vector<SpeciesIndex> needs;      ///< Species that must be present for the route to exist.
     std::vector<SpeciesIndex> absentWith; ///< Species whose presence covers or binds the reactant.

@@ -50,6 +50,7 @@ struct Species {
     double setchenow = 0.0;              ///< log10 γ per mol/kg of ionic strength, for neutral species.
     double defaultActivity = 1.0;        ///< Solids and gases; overridden where the cell knows better.
     double acidicProtons = 0.0;          ///< How many it can hand to an electrode that consumes H+.
+    double carriedHydroxide = 0.0;       ///< How many OH- it can hand to an electrode that binds them.
     std::vector<SpeciesTerm> conductsAs; ///< Ions it counts as when salt tables are mixed; empty: itself.
     std::optional<AirLimit> airLimit;
     std::vector<std::string> sources;

@@ -49,7 +49,7 @@ public:
     ElectrodeParameters compiled() {
         takeMaterial();
         takeSurroundings();
-        takeAcids();
+        takeCarriers();
         takeHeldSolids();
         const std::vector<Face> faces = facesOf();
         for (std::size_t r = 0; r < m_catalogue.reactions.size(); ++r) {
@@ -99,12 +99,16 @@ private:
         m_parameters.airlessOxygenFactor = m_draw.factor({InputKind::AirlessOxygen, {}}, kAirlessOxygen);
     }
 
-    void takeAcids() {
+    void takeCarriers() {
         for (SpeciesIndex s = 0; s < m_catalogue.species.size(); ++s) {
-            const double protons =
-                s == m_catalogue.key.hydrogenIon ? 1.0 : m_catalogue.species[s].acidicProtons;
+            const chemistry::Species& species = m_catalogue.species[s];
+            const double protons = s == m_catalogue.key.hydrogenIon ? 1.0 : species.acidicProtons;
             if (protons > 0.0) {
                 m_parameters.acids.push_back({s, protons});
+            }
+            const double hydroxide = s == m_catalogue.key.hydroxide ? 1.0 : species.carriedHydroxide;
+            if (hydroxide > 0.0) {
+                m_parameters.bases.push_back({s, hydroxide});
             }
         }
     }
@@ -195,6 +199,8 @@ private:
             }
         } else if (term.species == key.hydrogenIon) {
             reactant.kind = Reactant::Kind::Acid;
+        } else if (term.species == key.hydroxide) {
+            reactant.kind = Reactant::Kind::Alkali;
         } else if (phase == chemistry::Phase::Gas) {
             reactant.kind = Reactant::Kind::Gas;
         } else if (phase == chemistry::Phase::Solid) {

@@ -108,6 +108,11 @@ private:
         for (const ActivityTerm& order : parameters.orders) {
             lnRate += order.count * std::max(lnActivityOrTrace(order, solution), kLnNoActivity);
         }
+        double covered = 0.0;
+        for (const chemistry::Inhibitor& inhibitor : kinetics.inhibitors) {
+            covered += solution.activity[inhibitor.species] / inhibitor.halfActivity;
+        }
+        lnRate -= std::log1p(covered);
         double reference = m_equilibrium;
         if (kinetics.reference == ReferenceKind::Standard) {
             reference = standardVolts(m_parameters, temperature);

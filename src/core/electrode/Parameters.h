@@ -33,6 +33,7 @@ struct Reactant {
     enum class Kind {
         Dissolved, ///< Through the liquid's layer.
         Acid,      ///< Protons, free and carried by weak acids.
+        Alkali,    ///< Hydroxide, free and carried by weak bases.
         Oxygen,    ///< From air, through liquid or an open face.
         Gas,       ///< Nothing stores another gas at an electrode.
         Solid      ///< In the electrode, or made from what is.
@@ -52,10 +53,10 @@ struct ReactionParameters {
     std::vector<Reactant> reactants; ///< Of both branches; the solvent's are never short.
 };
 
-/// A dissolved species that hands protons to an electrode.
-struct Acid {
+/// A dissolved species that hands protons, or hydroxide, to an electrode.
+struct Carrier {
     chemistry::SpeciesIndex species = 0;
-    double protons = 0.0;
+    double units = 0.0; ///< Per ion or molecule of it.
 };
 
 /// One reaction on one phase of the electrode.
@@ -78,7 +79,8 @@ struct ElectrodeParameters {
     design::Side side = design::Side::Negative;
     std::vector<ReactionParameters> reactions; ///< By the catalogue's index.
     std::vector<RouteParameters> routes;
-    std::vector<Acid> acids;
+    std::vector<Carrier> acids;   ///< Of protons.
+    std::vector<Carrier> bases;   ///< Of hydroxide.
     std::vector<char> heldSolids; ///< By species: what its surfaces and its collector are made of.
     double liquidConductivityFactor = 1.0;
     double supplyFactor = 1.0;                ///< Of everything that comes through the liquid.

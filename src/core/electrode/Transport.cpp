@@ -50,6 +50,7 @@ bool isAbsent(const Situation& here, const Reactant& reactant) {
     case Reactant::Kind::Solid:
         return !canHave(here, species, reactant.branch);
     case Reactant::Kind::Acid:
+    case Reactant::Kind::Alkali:
     case Reactant::Kind::Dissolved:
         return !reactant.assumed &&
                here.solution().labileConcentration(here.catalogue, species) < kAbsentConcentration;
@@ -85,9 +86,15 @@ bool needsAcid(const chemistry::Catalogue& catalogue, const chemistry::Reaction&
 }
 
 bool bindsHydroxide(const chemistry::Catalogue& catalogue, const chemistry::Reaction& reaction) {
-    return std::any_of(reaction.terms.begin(), reaction.terms.end(), [&](const SpeciesTerm& term) {
-        return term.count < 0.0 && catalogue.species[term.species].isDissolved();
-    });
+    const auto hasTerm = [&](const auto& wanted) {
+        return std::any_of(reaction.terms.begin(), reaction.terms.end(), wanted);
+    };
+    return hasTerm([&](const SpeciesTerm& term) {
+               return term.count > 0.0 && term.species == catalogue.key.hydroxide;
+           }) &&
+           hasTerm([&](const SpeciesTerm& term) {
+               return term.count < 0.0 && catalogue.species[term.species].isDissolved();
+           });
 }
 
 double secondsOf(Moment moment) {
@@ -108,19 +115,19 @@ double Supplies::flux(SpeciesIndex species, double concentration) const {
     return base::kFaraday * concentration * (d / (layer * m_obstruction) + m_poresPerSecond);
 }
 
-/// Hydrogen ions arrive free and carried by weak acids.
-double Supplies::protons() {
-    if (!m_protons) {
+/// Hydrogen ions arrive free and carried by weak acids, hydroxide free and carried by weak bases.
+double Supplies::carried(const std::vector<Carrier>& carriers, std::optional<double>& known) const {
+    if (!known) {
         const auto& solution = m_here.solution();
         double total = 0.0;
-        for (const Acid& acid : m_here.parameters.acids) {
-            if (solution.molality[acid.species] > 0.0) {
-                total += acid.protons * flux(acid.species, solution.concentration(acid.species));
+        for (const Carrier& carrier : carriers) {
+            if (solution.molality[carrier.species] > 0.0) {
+                total += carrier.units * flux(carrier.species, solution.concentration(carrier.species));
             }
         }
-        m_protons = total * m_here.parameters.supplyFactor;
+        known = total * m_here.parameters.supplyFactor;
     }
-    return *m_protons;
+    return *known;
 }
 
 double Supplies::oxygen(double electrons) const {
@@ -143,7 +150,9 @@ double Supplies::limitOf(const Reactant& reactant) {
     case Reactant::Kind::Oxygen:
         return oxygen(reactant.electronsPerUnit);
     case Reactant::Kind::Acid:
-        return reactant.electronsPerUnit * protons();
+        return reactant.electronsPerUnit * carried(m_here.parameters.acids, m_protons);
+    case Reactant::Kind::Alkali:
+        return reactant.electronsPerUnit * carried(m_here.parameters.bases, m_hydroxide);
     case Reactant::Kind::Dissolved:
         return reactant.electronsPerUnit *
                flux(reactant.term.species, presentOrTrace(m_here, reactant.term)) *

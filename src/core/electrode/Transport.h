@@ -32,7 +32,7 @@ public:
 
 private:
     [[nodiscard]] double flux(chemistry::SpeciesIndex species, double concentration) const;
-    [[nodiscard]] double protons();
+    [[nodiscard]] double carried(const std::vector<Carrier>& carriers, std::optional<double>& known) const;
     [[nodiscard]] double oxygen(double electrons) const;
     [[nodiscard]] double limitOf(const Reactant& reactant);
 
@@ -42,7 +42,8 @@ private:
     double m_undisturbed;    ///< Layer that stirring and the gap leave, m.
     double m_obstruction;    ///< Of the paths in it.
     double m_poresPerSecond; ///< m/s: what fills the pores is used before any has to come from outside.
-    std::optional<double> m_protons; ///< Worked out when first asked for.
+    std::optional<double> m_protons;   ///< Worked out when first asked for.
+    std::optional<double> m_hydroxide; ///< The same.
 };
 
 /// The reactant that is absent altogether, if one is: not in the liquid, or a solid that neither is in the

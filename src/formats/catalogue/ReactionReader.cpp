@@ -112,6 +112,12 @@ SurfaceKinetics kineticsOf(const Context& context, JsonObject& entry, const Reac
     entry.eachNumber("orders", [&](const std::string& species, double order) {
         kinetics.orders.push_back({context.speciesNamed(entry, "orders", species), order});
     });
+    entry.eachNumber("inhibited_half_at", [&](const std::string& species, double activity) {
+        if (activity <= 0.0) {
+            entry.fail(Code::OutOfRange, "inhibited_half_at", "0 or less", "an activity above 0");
+        }
+        kinetics.inhibitors.push_back({context.speciesNamed(entry, "inhibited_half_at", species), activity});
+    });
     kinetics.window = windowOf(entry);
     kinetics.needs = speciesList(context, entry, "requires");
     kinetics.absentWith = speciesList(context, entry, "absent_with");

@@ -123,7 +123,12 @@ std::vector<Pair> pairs() {
          }},
         {"a film near its limit, far from it", FindingCode::FilmUndecided, Severity::Note,
          FindingPart::Negative,
-         [] { return with(test::foilInSalt(), [](Json& j) { j["electrolyte"]["measured_pH"] = 9.3; }); },
+         [] {
+             return with(test::foilInSalt(), [](Json& j) {
+                 j["negative"]["material"] = "magnesium";
+                 j["electrolyte"]["measured_pH"] = 11.6;
+             });
+         },
          salt},
         {"paper squeezed, loose", FindingCode::PressedSeparator, Severity::Note, FindingPart::Separator,
          [] {

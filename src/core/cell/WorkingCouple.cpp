@@ -1,0 +1,134 @@
+#include "core/cell/WorkingCouple.h"
+
+#include <algorithm>
+#include <cmath>
+#include <map>
+
+namespace anodex::cell {
+namespace {
+
+using chemistry::Branch;
+using chemistry::Catalogue;
+using electrode::Blocked;
+using electrode::ElectrodeModel;
+using electrode::Route;
+
+/// What a reaction does on all its phases, A in the direction of the load.
+struct Part {
+    double grows = 0.0;
+    double carries = 0.0;
+
+    [[nodiscard]] double answers() const { return std::min(grows, carries); }
+    [[nodiscard]] double carried() const { return carries; }
+};
+
+bool dissolves(const chemistry::Reaction& reaction, chemistry::SpeciesIndex solid) {
+    return std::any_of(reaction.terms.begin(), reaction.terms.end(), [&](const chemistry::SpeciesTerm& term) {
+        return term.count > 0.0 && term.species == solid;
+    });
+}
+
+class CoupleSearch {
+public:
+    CoupleSearch(const Catalogue& catalogue, const ElectrodeModel& model, double restVolts, double loadVolts,
+                 Branch branch)
+        : m_catalogue(catalogue), m_model(model), m_rest(restVolts), m_load(loadVolts), m_branch(branch),
+          m_sign(branch == Branch::Anodic ? 1.0 : -1.0) {}
+
+    [[nodiscard]] WorkingCouple found() {
+        collect(true);
+        if (m_parts.empty()) {
+            collect(false);
+        }
+        WorkingCouple couple{0, m_branch};
+        constexpr double kSaturated = 0.1; // of what flows, below which no growth answers the load
+        const Part grown = choose(&Part::answers, couple);
+        const double flowing = m_sign * (m_model.currentAt(m_load) - m_model.currentAt(m_rest));
+        m_byGrowth = grown.answers() >= kSaturated * flowing;
+        const Part part = m_byGrowth ? grown : choose(&Part::carried, couple);
+        const double amps = m_byGrowth ? part.grows : part.carries;
+        takeParasite(amps, couple);
+        couple.hasOtherWay = hasOtherWay(amps, couple);
+        return couple;
+    }
+
+private:
+    void collect(bool onlyWhatCanRun) {
+        constexpr double kNearEquilibrium =
+            0.010; // V; a fast couple follows the load on either side of its rest
+        for (const Route& route : m_model.routes()) {
+            const bool otherWayOnly =
+                m_branch == Branch::Anodic ? route.law.cathodicOnly : route.law.anodicOnly;
+            const bool canRun =
+                !otherWayOnly && m_sign * (m_load - route.equilibriumVolts) > -kNearEquilibrium;
+            if (route.blocked == Blocked::No && (canRun || !onlyWhatCanRun) && route.takenShare == 0.0) {
+                Part& part = m_parts[route.reaction];
+                part.grows += m_sign * (route.current(m_load) - route.current(m_rest));
+                part.carries += m_sign * route.current(m_load);
+            }
+        }
+    }
+
+    [[nodiscard]] Part choose(double (Part::*rank)() const, WorkingCouple& couple) const {
+        const auto best = std::max_element(m_parts.begin(), m_parts.end(), [&](const auto& a, const auto& b) {
+            return (a.second.*rank)() < (b.second.*rank)();
+        });
+        if (best == m_parts.end()) {
+            return {};
+        }
+        couple.reaction = best->first;
+        return best->second;
+    }
+
+    /// How much of the couple's current another reaction takes on the spot.
+    void takeParasite(double amps, WorkingCouple& couple) const {
+        constexpr double kMostTaken = 0.95; // as the catalogue allows; some always reaches the leads
+        for (const Route& route : m_model.routes()) {
+            if (route.takenShare > 0.0 && route.host == couple.reaction && amps > 0.0) {
+                const double before = m_byGrowth ? route.current(m_rest) : 0.0;
+                const double taken = before - route.current(m_load);
+                couple.takenShare = std::min(couple.takenShare + std::max(taken, 0.0) / amps, kMostTaken);
+                couple.taker = route.reaction;
+            }
+        }
+    }
+
+    /// Another open route dissolves the same solid, binds no hydroxide and could carry a good part of the current:
+    /// pits in brine, a loose hydroxide in weak alkali.
+    [[nodiscard]] bool hasOtherWay(double amps, const WorkingCouple& couple) const {
+        constexpr double kGoodPart = 0.2; // of the current; less is no way on (estimate)
+        if (couple.branch != Branch::Anodic) {
+            return false;
+        }
+        const auto& terms = m_catalogue.reactions[couple.reaction].terms;
+        return std::any_of(m_model.routes().begin(), m_model.routes().end(), [&](const Route& route) {
+            const chemistry::Reaction& other = m_catalogue.reactions[route.reaction];
+            const bool isOpen = route.reaction != couple.reaction && route.blocked == Blocked::No &&
+                                route.takenShare == 0.0 && route.law.anodicLimit > kGoodPart * amps;
+            return isOpen && !electrode::bindsHydroxide(m_catalogue, other) &&
+                   std::any_of(terms.begin(), terms.end(), [&](const chemistry::SpeciesTerm& term) {
+                       return term.count > 0.0 &&
+                              m_catalogue.species[term.species].formula.phase == chemistry::Phase::Solid &&
+                              dissolves(other, term.species);
+                   });
+        });
+    }
+
+    const Catalogue& m_catalogue;
+    const ElectrodeModel& m_model;
+    double m_rest;
+    double m_load;
+    Branch m_branch;
+    double m_sign;
+    bool m_byGrowth = true;
+    std::map<std::size_t, Part> m_parts; ///< By reaction.
+};
+
+} // namespace
+
+WorkingCouple workingCouple(const Catalogue& catalogue, const ElectrodeModel& model, double restVolts,
+                            double loadVolts, Branch branch) {
+    return CoupleSearch(catalogue, model, restVolts, loadVolts, branch).found();
+}
+
+} // namespace anodex::cell

@@ -1,6 +1,7 @@
 #include "core/charge/Charge.h"
 
 #include "core/base/Constants.h"
+#include "core/base/Fault.h"
 #include "core/cell/AfterUse.h"
 #include "core/charge/Charger.h"
 
@@ -144,11 +145,26 @@ double askedAmps(const design::ChargeDesign& design, const Charger& charger) {
     return design.amps ? std::min(*design.amps, most) : most;
 }
 
-state::Contents halfUsed(const cell::CompiledCell& compiled, const Evaluation& evaluation) {
+state::Contents used(const cell::CompiledCell& compiled, const Evaluation& evaluation, double coulombs) {
     return state::changedTo(compiled.catalogue, compiled.cell, *evaluation.contents,
                             cell::afterUse(compiled, *evaluation.contents, evaluation.sides[0].couple,
-                                           evaluation.sides[1].couple,
-                                           kSpentShare * evaluation.capacity.expectedCoulombs));
+                                           evaluation.sides[1].couple, coulombs));
+}
+
+/// Half of what the cell gives, or as much less as the liquid can still hold what comes of it: a metal with more than one
+/// way to dissolve outlasts the hydroxide that the working couple binds.
+state::Contents halfUsed(const cell::CompiledCell& compiled, const Evaluation& evaluation) {
+    double coulombs = kSpentShare * evaluation.capacity.expectedCoulombs;
+    constexpr int kAttempts = 8;
+    constexpr double kLess = 0.2; // of the last attempt
+    for (int i = 0; i < kAttempts; ++i) {
+        try {
+            return used(compiled, evaluation, coulombs);
+        } catch (const base::Fault&) {
+            coulombs *= kLess;
+        }
+    }
+    return *evaluation.contents;
 }
 
 } // namespace

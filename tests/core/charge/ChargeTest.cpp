@@ -106,6 +106,16 @@ TEST(Charge, InertElectrodesGiveHydrogenAndOxygenByFaraday) {
     EXPECT_NEAR(molesPerSecond(*charging.asked, "O2(g)"), 1.0 / (4.0 * base::kFaraday), 2e-8);
 }
 
+TEST(Charge, AMetalThatOutlastsTheHydroxideIsStillAnswered) {
+    // Half of five kilograms of it is more than the lye holds hydroxide for.
+    Json lye = water({{"KOH", 11}});
+    lye["water_mL"] = 420;
+    Json rods = airless(electrodeJson("magnesium rod", 3000));
+    const Charging charging = charged(asking(cellWith(rods, electrodeJson("lead", 0.03), lye), 0.001));
+    EXPECT_TRUE(std::isfinite(charging.restVolts));
+    EXPECT_TRUE(std::isfinite(charging.asked->point.volts));
+}
+
 TEST(Charge, WhatCanBeChargedIsToldFromWhatCannot) {
     for (const Json& cell :
          {lead(), jar(), bromide(), sheets(), air("zinc"),

@@ -10,7 +10,6 @@
 #include <QCommandLineParser>
 #include <QFileInfo>
 #include <QIcon>
-#include <QLocale>
 #include <QSettings>
 #include <QStandardPaths>
 #include <QTimer>

@@ -30,6 +30,8 @@ Json sideJson(const Catalogue& catalogue, const cell::SideResult& side) {
     if (side.otherRestVolts) {
         json["other_potential_V"] = *side.otherRestVolts;
     }
+    json["face_pH"] = side.facePh;
+    json["face_pH_at_power"] = side.facePhAtPower;
     json["competing"] = Json::array();
     for (const cell::CompetingReaction& entry : side.competing) {
         Json item = {{"reaction", catalogue.reactions[entry.reaction].equation},

@@ -19,9 +19,11 @@ using chemistry::Catalogue;
 using design::Cell;
 using design::Side;
 using electrode::Blocked;
-using electrode::ElectrodeModel;
+using electrode::FacedElectrode;
 using electrode::Moment;
+using electrode::Partial;
 using electrode::Route;
+using electrode::Seat;
 
 bool consumesSolid(const Catalogue& catalogue, const chemistry::Reaction& reaction) {
     return std::any_of(reaction.terms.begin(), reaction.terms.end(), [&](const chemistry::SpeciesTerm& term) {
@@ -35,18 +37,22 @@ bool makesHydrogen(const Catalogue& catalogue, const chemistry::Reaction& reacti
     });
 }
 
-void listCompeting(const ElectrodeModel& model, double volts, SideResult& side) {
-    for (const Route& route : model.routes()) {
+void listCompeting(const FacedElectrode& model, const Seat& seat, SideResult& side) {
+    for (const auto& [route, amps] : model.partialsAt(seat)) {
+        if (route.blocked != Blocked::No && route.takenShare > 0.0) {
+            continue; // of what does not run nothing is taken
+        }
+        const std::size_t reaction = route.reaction;
         auto found =
             std::find_if(side.competing.begin(), side.competing.end(),
-                         [&](const CompetingReaction& entry) { return entry.reaction == route.reaction; });
+                         [reaction](const CompetingReaction& entry) { return entry.reaction == reaction; });
         if (found == side.competing.end()) {
             side.competing.push_back({route.reaction, route.equilibriumVolts, 0.0, route.blocked, {}});
             found = side.competing.end() - 1;
         }
         if (route.blocked == Blocked::No) {
             found->blocked = Blocked::No;
-            found->amps += route.current(volts);
+            found->amps += amps;
         } else if (route.blocked == Blocked::Film && found->blocked == Blocked::NoReactant) {
             // A way that only a film bars is nearer than one that lacks its reagent.
             found->blocked = Blocked::Film;
@@ -89,12 +95,14 @@ void markAbsent(const electrode::Situation& here, SideResult& side) {
 /// A film's limit is no sharper than this; the surface also differs from the liquid by as much.
 constexpr double kFilmEdge = 0.5; // pH
 
-bool nearFilmEdge(const Catalogue& catalogue, const ElectrodeModel& model, double pH) {
+bool nearFilmEdge(const Catalogue& catalogue, const FacedElectrode& model, double pH) {
     const auto edge = [&](const chemistry::SurfaceKinetics& kinetics) {
         return std::abs(pH - kinetics.window.low) < kFilmEdge ||
                std::abs(pH - kinetics.window.high) < kFilmEdge;
     };
-    return std::any_of(model.routes().begin(), model.routes().end(), [&](const Route& route) {
+    const std::vector<Partial> partials = model.partialsAt(model.seatAt(0.0));
+    return std::any_of(partials.begin(), partials.end(), [&](const Partial& partial) {
+        const Route& route = partial.route;
         const auto& kinetics = catalogue.reactions[route.reaction].kinetics;
         return std::any_of(kinetics.begin(), kinetics.end(), [&](const chemistry::SurfaceKinetics& one) {
             return edge(one) &&
@@ -110,7 +118,7 @@ std::optional<double> otherFilmState(const CompiledCell& compiled, const state::
     constexpr double kAnotherState = 0.1; // V
     std::optional<double> other;
     for (const double shift : {-kFilmEdge, kFilmEdge}) {
-        const ElectrodeModel model(compiled.at(side, contents), electrode::secondsOf(Moment::Settled), shift);
+        const FacedElectrode model(compiled.at(side, contents), electrode::secondsOf(Moment::Settled), shift);
         const double volts = model.potentialAt(0.0);
         const double apart = std::abs(volts - restVolts);
         if (apart > kAnotherState && (!other || apart > std::abs(*other - restVolts))) {
@@ -121,22 +129,25 @@ std::optional<double> otherFilmState(const CompiledCell& compiled, const state::
 }
 
 SideResult sideResult(const CompiledCell& compiled, const state::Contents& contents, Side which,
-                      const ElectrodeModel& model, double atPower) {
+                      const FacedElectrode& model, const Seat& atPower) {
     const Catalogue& catalogue = compiled.catalogue;
     const electrode::ElectrodeParameters& parameters = compiled.electrode(which);
     SideResult side;
-    side.restVolts = model.potentialAt(0.0);
+    const Seat rest = model.seatAt(0.0);
+    side.restVolts = rest.volts;
     // Without any load the question is which couple would take the next millivolt.
     constexpr double kNudgeVolts = 1e-3; // small against every Tafel slope
-    const double shift = atPower - side.restVolts;
-    const bool anodic = std::abs(shift) > 1e-9 ? shift > 0.0 : which == Side::Negative;
-    const double load =
-        std::abs(shift) > 1e-9 ? atPower : side.restVolts + (anodic ? kNudgeVolts : -kNudgeVolts);
-    side.couple =
-        workingCouple(catalogue, model, side.restVolts, load, anodic ? Branch::Anodic : Branch::Cathodic);
+    const double shift = atPower.volts - rest.volts;
+    const bool idle = std::abs(shift) <= 1e-9;
+    const bool anodic = idle ? which == Side::Negative : shift > 0.0;
+    Seat load = idle ? rest : atPower;
+    load.volts += idle ? (anodic ? kNudgeVolts : -kNudgeVolts) : 0.0;
+    side.facePh = model.facePh(rest);
+    side.facePhAtPower = model.facePh(load);
+    side.couple = workingCouple(catalogue, model, rest, load, anodic ? Branch::Anodic : Branch::Cathodic);
     side.equilibriumVolts =
         electrode::nernstVolts(parameters.reactions[side.couple.reaction], contents.atFace(which));
-    listCompeting(model, side.restVolts, side);
+    listCompeting(model, rest, side);
     for (const CompetingReaction& entry : side.competing) {
         const chemistry::Reaction& reaction = catalogue.reactions[entry.reaction];
         if (entry.amps > 0.0 && consumesSolid(catalogue, reaction)) {
@@ -195,7 +206,7 @@ Evaluation evaluate(const CompiledCell& compiled, std::shared_ptr<const state::C
     evaluation.settled.shortCircuitAmps = settled.shortCircuitAmps();
     evaluation.settled.maximumPower = settled.maximumPower(evaluation.settled.shortCircuitAmps);
     for (const Side side : {Side::Negative, Side::Positive}) {
-        const double atPower = settled.potentialAt(side, evaluation.settled.maximumPower.amps);
+        const Seat atPower = settled.seatAt(side, evaluation.settled.maximumPower.amps);
         SideResult& result = evaluation.sides[static_cast<std::size_t>(side)];
         result = sideResult(compiled, contents, side, settled.electrode(side), atPower);
         if (nearFilmEdge(catalogue, settled.electrode(side), contents.atFace(side).pH)) {
@@ -257,7 +268,8 @@ LossPart lossPartOf(ResistancePart part) {
 
 std::vector<Loss> lossesAt(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation,
                            double amps, Moment moment) {
-    const Polarisation curve(compile(catalogue, cell), *evaluation.contents, moment);
+    const CompiledCell compiled = compile(catalogue, cell);
+    const Polarisation curve(compiled, *evaluation.contents, moment);
     const double negativeShift = curve.potentialAt(Side::Negative, amps) - curve.restVolts(Side::Negative);
     const double positiveShift = curve.restVolts(Side::Positive) - curve.potentialAt(Side::Positive, amps);
     std::vector<Loss> losses = {{LossPart::Mixed, evaluation.thermodynamicVolts - curve.openCircuitVolts()},

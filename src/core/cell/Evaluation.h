@@ -28,6 +28,8 @@ struct CompetingReaction {
 
 struct SideResult {
     double restVolts = 0.0;
+    double facePh = 0.0;        ///< Of the liquid at its face, at rest …
+    double facePhAtPower = 0.0; ///< … and at settled maximum power.
     std::optional<double>
         otherRestVolts;            ///< Where it settles if a film that is near its limit decides otherwise.
     double equilibriumVolts = 0.0; ///< Of the working couple.

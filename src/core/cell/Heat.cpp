@@ -5,9 +5,9 @@ namespace anodex::cell {
 double heatWatts(const chemistry::Catalogue& catalogue, const Polarisation& curve, double cellAmps) {
     double watts = -curve.voltsAt(cellAmps) * cellAmps;
     for (const design::Side side : {design::Side::Negative, design::Side::Positive}) {
-        const double volts = curve.potentialAt(side, cellAmps);
-        for (const electrode::Route& route : curve.electrode(side).routes()) {
-            watts -= route.current(volts) * catalogue.reactions[route.reaction].thermoneutralVolts;
+        for (const electrode::Partial& partial :
+             curve.electrode(side).partialsAt(curve.seatAt(side, cellAmps))) {
+            watts -= partial.amps * catalogue.reactions[partial.route.reaction].thermoneutralVolts;
         }
     }
     return watts;

@@ -13,29 +13,35 @@
 namespace anodex::cell {
 namespace {
 
-electrode::ElectrodeModel modelOf(const CompiledCell& compiled, const state::Contents& contents,
-                                  design::Side side, electrode::Moment moment) {
-    return {compiled.at(side, contents), electrode::secondsOf(moment)};
+electrode::FacedElectrode settledOf(const CompiledCell& compiled, const state::Contents& contents,
+                                    design::Side side) {
+    return {compiled.at(side, contents), electrode::secondsOf(electrode::Moment::Settled)};
+}
+
+electrode::FacedElectrode at(electrode::Moment moment, electrode::FacedElectrode settled,
+                             const electrode::Seat& rest, const state::ElectrodeState& state) {
+    return moment == electrode::Moment::Settled ? std::move(settled)
+                                                : settled.loaded(electrode::kFirstMomentSeconds, rest,
+                                                                 state.doubleLayerVolts.value_or(rest.volts));
 }
 
 } // namespace
 
 Polarisation::Polarisation(const CompiledCell& compiled, const state::Contents& contents,
                            electrode::Moment moment)
-    : m_negative(modelOf(compiled, contents, design::Side::Negative, electrode::Moment::Settled)),
-      m_positive(modelOf(compiled, contents, design::Side::Positive, electrode::Moment::Settled)),
-      m_restNegative(m_negative.potentialAt(0.0)), m_restPositive(m_positive.potentialAt(0.0)),
+    : Polarisation(compiled, contents, moment, settledOf(compiled, contents, design::Side::Negative),
+                   settledOf(compiled, contents, design::Side::Positive)) {}
+
+Polarisation::Polarisation(const CompiledCell& compiled, const state::Contents& contents,
+                           electrode::Moment moment, electrode::FacedElectrode negative,
+                           electrode::FacedElectrode positive)
+    : m_restNegative(negative.seatAt(0.0)), m_restPositive(positive.seatAt(0.0)),
+      m_negative(at(moment, std::move(negative), m_restNegative, contents.state.electrodes[0])),
+      m_positive(at(moment, std::move(positive), m_restPositive, contents.state.electrodes[1])),
       m_junction(cell::junctionVolts(compiled, contents)),
       m_ohm(resistanceBudget(compiled, contents).totalOhm) {
     const design::Cell& cell = compiled.cell;
-    if (moment == electrode::Moment::First) {
-        const auto& electrodes = contents.state.electrodes;
-        m_negative = modelOf(compiled, contents, design::Side::Negative, moment);
-        m_positive = modelOf(compiled, contents, design::Side::Positive, moment);
-        m_negative.startFrom(m_restNegative, electrodes[0].doubleLayerVolts.value_or(m_restNegative));
-        m_positive.startFrom(m_restPositive, electrodes[1].doubleLayerVolts.value_or(m_restPositive));
-    }
-    m_openCircuit = m_restPositive - m_restNegative + m_junction;
+    m_openCircuit = m_restPositive.volts - m_restNegative.volts + m_junction;
     constexpr double kRounding = 1e-9; // V: what the searches for two resting potentials leave
     if (std::abs(m_openCircuit) < kRounding) {
         m_offset = -m_openCircuit;

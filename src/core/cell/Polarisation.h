@@ -5,7 +5,7 @@
 // Sign       I > 0 on discharge. A cell labelled the wrong way round has V(0) < 0 and I_sc < 0.
 #pragma once
 #include "core/cell/CompiledCell.h"
-#include "core/electrode/ElectrodeModel.h"
+#include "core/electrode/FacedElectrode.h"
 #include <vector>
 
 namespace anodex::cell {
@@ -23,9 +23,13 @@ struct PowerPoint {
     double amps = 0.0;
 };
 
+/// Refers to the cell and the contents it is made from, which have to live longer.
 class Polarisation {
 public:
     Polarisation(const CompiledCell& compiled, const state::Contents& contents, electrode::Moment moment);
+    Polarisation(CompiledCell&&, const state::Contents&, electrode::Moment) = delete;
+    Polarisation(const CompiledCell&, state::Contents&&, electrode::Moment) = delete;
+    Polarisation(CompiledCell&&, state::Contents&&, electrode::Moment) = delete;
 
     [[nodiscard]] double voltsAt(double amps) const;
     [[nodiscard]] double openCircuitVolts() const { return m_openCircuit; }
@@ -36,23 +40,29 @@ public:
     [[nodiscard]] PowerPoint maximumPower(double shortCircuitAmps) const;
     [[nodiscard]] std::vector<CurvePoint> curve(double shortCircuitAmps, int points) const;
 
-    [[nodiscard]] const electrode::ElectrodeModel& electrode(design::Side side) const {
+    [[nodiscard]] const electrode::FacedElectrode& electrode(design::Side side) const {
         return side == design::Side::Negative ? m_negative : m_positive;
     }
+    [[nodiscard]] electrode::Seat seatAt(design::Side side, double cellAmps) const {
+        return electrode(side).seatAt(side == design::Side::Negative ? cellAmps : -cellAmps);
+    }
     [[nodiscard]] double potentialAt(design::Side side, double cellAmps) const {
-        return electrode(side).potentialAt(side == design::Side::Negative ? cellAmps : -cellAmps);
+        return seatAt(side, cellAmps).volts;
     }
     [[nodiscard]] double restVolts(design::Side side) const {
-        return side == design::Side::Negative ? m_restNegative : m_restPositive;
+        return side == design::Side::Negative ? m_restNegative.volts : m_restPositive.volts;
     }
     [[nodiscard]] double junctionVolts() const { return m_junction; }
     [[nodiscard]] double ohm() const { return m_ohm; }
 
 private:
-    electrode::ElectrodeModel m_negative;
-    electrode::ElectrodeModel m_positive;
-    double m_restNegative = 0.0;
-    double m_restPositive = 0.0;
+    Polarisation(const CompiledCell& compiled, const state::Contents& contents, electrode::Moment moment,
+                 electrode::FacedElectrode negative, electrode::FacedElectrode positive);
+
+    electrode::Seat m_restNegative;
+    electrode::Seat m_restPositive;
+    electrode::FacedElectrode m_negative;
+    electrode::FacedElectrode m_positive;
     double m_junction = 0.0;
     double m_offset = 0.0; ///< What a measured open circuit differs from the computed one.
     double m_ohm = 0.0;

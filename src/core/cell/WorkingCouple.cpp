@@ -10,8 +10,10 @@ namespace {
 using chemistry::Branch;
 using chemistry::Catalogue;
 using electrode::Blocked;
-using electrode::ElectrodeModel;
+using electrode::FacedElectrode;
+using electrode::Partial;
 using electrode::Route;
+using electrode::Seat;
 
 /// What a reaction does on all its phases, A in the direction of the load.
 struct Part {
@@ -30,10 +32,10 @@ bool dissolves(const chemistry::Reaction& reaction, chemistry::SpeciesIndex soli
 
 class CoupleSearch {
 public:
-    CoupleSearch(const Catalogue& catalogue, const ElectrodeModel& model, double restVolts, double loadVolts,
+    CoupleSearch(const Catalogue& catalogue, const FacedElectrode& model, const Seat& rest, const Seat& load,
                  Branch branch)
-        : m_catalogue(catalogue), m_model(model), m_rest(restVolts), m_load(loadVolts), m_branch(branch),
-          m_sign(branch == Branch::Anodic ? 1.0 : -1.0) {}
+        : m_catalogue(catalogue), m_atRest(model.partialsAt(rest)), m_underLoad(model.partialsAt(load)),
+          m_load(load.volts), m_branch(branch), m_sign(branch == Branch::Anodic ? 1.0 : -1.0) {}
 
     [[nodiscard]] WorkingCouple found() {
         collect(true);
@@ -43,7 +45,10 @@ public:
         WorkingCouple couple{0, m_branch};
         constexpr double kSaturated = 0.1; // of what flows, below which no growth answers the load
         const Part grown = choose(&Part::answers, couple);
-        const double flowing = m_sign * (m_model.currentAt(m_load) - m_model.currentAt(m_rest));
+        double flowing = 0.0;
+        for (std::size_t i = 0; i < m_underLoad.size(); ++i) {
+            flowing += m_sign * (m_underLoad[i].amps - m_atRest[i].amps);
+        }
         m_byGrowth = grown.answers() >= kSaturated * flowing;
         const Part part = m_byGrowth ? grown : choose(&Part::carried, couple);
         const double amps = m_byGrowth ? part.grows : part.carries;
@@ -56,15 +61,16 @@ private:
     void collect(bool onlyWhatCanRun) {
         constexpr double kNearEquilibrium =
             0.010; // V; a fast couple follows the load on either side of its rest
-        for (const Route& route : m_model.routes()) {
+        for (std::size_t i = 0; i < m_underLoad.size(); ++i) {
+            const Route& route = m_underLoad[i].route;
             const bool otherWayOnly =
                 m_branch == Branch::Anodic ? route.law.cathodicOnly : route.law.anodicOnly;
             const bool canRun =
                 !otherWayOnly && m_sign * (m_load - route.equilibriumVolts) > -kNearEquilibrium;
             if (route.blocked == Blocked::No && (canRun || !onlyWhatCanRun) && route.takenShare == 0.0) {
                 Part& part = m_parts[route.reaction];
-                part.grows += m_sign * (route.current(m_load) - route.current(m_rest));
-                part.carries += m_sign * route.current(m_load);
+                part.grows += m_sign * (m_underLoad[i].amps - m_atRest[i].amps);
+                part.carries += m_sign * m_underLoad[i].amps;
             }
         }
     }
@@ -83,10 +89,11 @@ private:
     /// How much of the couple's current another reaction takes on the spot.
     void takeParasite(double amps, WorkingCouple& couple) const {
         constexpr double kMostTaken = 0.95; // as the catalogue allows; some always reaches the leads
-        for (const Route& route : m_model.routes()) {
+        for (std::size_t i = 0; i < m_underLoad.size(); ++i) {
+            const Route& route = m_underLoad[i].route;
             if (route.takenShare > 0.0 && route.host == couple.reaction && amps > 0.0) {
-                const double before = m_byGrowth ? route.current(m_rest) : 0.0;
-                const double taken = before - route.current(m_load);
+                const double before = m_byGrowth ? m_atRest[i].amps : 0.0;
+                const double taken = before - m_underLoad[i].amps;
                 couple.takenShare = std::min(couple.takenShare + std::max(taken, 0.0) / amps, kMostTaken);
                 couple.taker = route.reaction;
             }
@@ -101,7 +108,8 @@ private:
             return false;
         }
         const auto& terms = m_catalogue.reactions[couple.reaction].terms;
-        return std::any_of(m_model.routes().begin(), m_model.routes().end(), [&](const Route& route) {
+        return std::any_of(m_underLoad.begin(), m_underLoad.end(), [&](const Partial& partial) {
+            const Route& route = partial.route;
             const chemistry::Reaction& other = m_catalogue.reactions[route.reaction];
             const bool isOpen = route.reaction != couple.reaction && route.blocked == Blocked::No &&
                                 route.takenShare == 0.0 && route.law.anodicLimit > kGoodPart * amps;
@@ -115,8 +123,8 @@ private:
     }
 
     const Catalogue& m_catalogue;
-    const ElectrodeModel& m_model;
-    double m_rest;
+    std::vector<Partial> m_atRest;
+    std::vector<Partial> m_underLoad; ///< The same routes in the same order.
     double m_load;
     Branch m_branch;
     double m_sign;
@@ -126,9 +134,9 @@ private:
 
 } // namespace
 
-WorkingCouple workingCouple(const Catalogue& catalogue, const ElectrodeModel& model, double restVolts,
-                            double loadVolts, Branch branch) {
-    return CoupleSearch(catalogue, model, restVolts, loadVolts, branch).found();
+WorkingCouple workingCouple(const Catalogue& catalogue, const FacedElectrode& model, const Seat& rest,
+                            const Seat& load, Branch branch) {
+    return CoupleSearch(catalogue, model, rest, load, branch).found();
 }
 
 } // namespace anodex::cell

@@ -4,7 +4,7 @@
 //            electrode already passes currents that cancel, and one that only slows down is no answer. Where all
 //            that run are at their limit already (a film), it is the one that carries most at load.
 #pragma once
-#include "core/electrode/ElectrodeModel.h"
+#include "core/electrode/FacedElectrode.h"
 
 namespace anodex::cell {
 
@@ -18,7 +18,7 @@ struct WorkingCouple {
 
 /// Always one of the model's open routes; `branch` says which way the load drives the electrode.
 [[nodiscard]] WorkingCouple workingCouple(const chemistry::Catalogue& catalogue,
-                                          const electrode::ElectrodeModel& model, double restVolts,
-                                          double loadVolts, chemistry::Branch branch);
+                                          const electrode::FacedElectrode& model, const electrode::Seat& rest,
+                                          const electrode::Seat& load, chemistry::Branch branch);
 
 } // namespace anodex::cell

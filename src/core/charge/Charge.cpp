@@ -23,12 +23,10 @@ constexpr double kSpentShare = 0.5;    // of the expected capacity
 
 void addGas(const Catalogue& catalogue, const Charger& charger, double amps, std::vector<GasFlow>& gas) {
     for (const Side side : {Side::Negative, Side::Positive}) {
-        const double volts = charger.potentialAt(side, amps);
-        for (const electrode::Route& route : charger.electrode(side).routes()) {
+        for (const auto& [route, current] : charger.partialsAt(side, amps)) {
             if (route.blocked != electrode::Blocked::No) {
                 continue;
             }
-            const double current = route.current(volts);
             const chemistry::Reaction& reaction = catalogue.reactions[route.reaction];
             for (const chemistry::SpeciesTerm& term : reaction.terms) {
                 const double moles = -current * term.count / (reaction.electrons * base::kFaraday);
@@ -66,7 +64,7 @@ ChargeDetail detailAt(const Catalogue& catalogue, const Charger& taking, const C
     detail.point = taking.pointAt(amps);
     for (const Side side : {Side::Negative, Side::Positive}) {
         const auto index = static_cast<std::size_t>(side);
-        detail.reactions[index] = taking.reactionsAt(side, detail.point.potentialVolts[index]);
+        detail.reactions[index] = taking.reactionsAt(side, amps);
     }
     addGas(catalogue, taking, amps, detail.gas);
     if (full != nullptr) {
@@ -233,9 +231,9 @@ std::optional<base::Interval> chargeVoltsDoubt(const Catalogue& catalogue, const
         if (stop.stop_requested()) {
             return std::nullopt;
         }
-        const cell::Polarisation curve(
-            cell::compile(catalogue, cell, electrode::Draw::sampled(1, i, volts.size())), taking,
-            electrode::Moment::Settled);
+        const cell::CompiledCell world =
+            cell::compile(catalogue, cell, electrode::Draw::sampled(1, i, volts.size()));
+        const cell::Polarisation curve(world, taking, electrode::Moment::Settled);
         volts[i] = sign * curve.voltsAt(-sign * amps);
     }
     const cell::Polarisation nominal(compiled, taking, electrode::Moment::Settled);

@@ -31,6 +31,14 @@ bool isGone(const Catalogue& catalogue, const SpeciesTerm& term) {
     return phaseOf(catalogue, term) == Phase::Gas || (limit && limit->escapes >= kMostlyGone);
 }
 
+/// On some surface it also runs the other way.
+bool comesBack(const chemistry::Reaction& reaction, Branch branch) {
+    return std::any_of(reaction.kinetics.begin(), reaction.kinetics.end(),
+                       [&](const chemistry::SurfaceKinetics& kinetics) {
+                           return !kinetics.oneWay || kinetics.storedBranch != branch;
+                       });
+}
+
 } // namespace
 
 bool leavesAsGas(const Catalogue& catalogue, chemistry::SpeciesIndex species) {
@@ -80,7 +88,8 @@ Fate fateOf(const Catalogue& catalogue, std::size_t reaction, Branch branch,
     const bool usesSolid = anyTerm(catalogue, reaction, [&](const SpeciesTerm& term) {
         return made(term, branch) < 0.0 && phaseOf(catalogue, term) == Phase::Solid;
     });
-    const bool stays = makesSolid || (branch == Branch::Anodic && !usesSolid);
+    const bool stays = makesSolid || (branch == Branch::Anodic && !usesSolid &&
+                                      comesBack(catalogue.reactions[reaction], branch));
     return stays ? Fate::Stored : Fate::Lost;
 }
 

@@ -27,8 +27,9 @@ state::Contents withGrownFilms(state::Contents contents, bool reversed) {
 Charger::Charger(const cell::CompiledCell& compiled, const state::Contents& contents,
                  const cell::Evaluation& evaluation)
     : m_catalogue(compiled.catalogue), m_evaluation(evaluation),
+      m_contents(withGrownFilms(contents, evaluation.openCircuitVolts < 0.0)),
       m_sign(evaluation.openCircuitVolts < 0.0 ? -1.0 : 1.0),
-      m_curve(compiled, withGrownFilms(contents, m_sign < 0.0), electrode::Moment::Settled),
+      m_curve(compiled, m_contents, electrode::Moment::Settled),
       m_area(std::min(compiled.cell.electrodes[0].areaM2, compiled.cell.electrodes[1].areaM2)) {
     // A side holds nothing up only where the other one lacks what this one has.
     m_full = {isFull(Side::Negative) && !holdsItsSolid(Side::Positive),
@@ -51,13 +52,15 @@ Branch Charger::branchOf(Side side) const {
     return (side == Side::Positive) == (m_sign > 0.0) ? Branch::Anodic : Branch::Cathodic;
 }
 
-std::vector<ChargeReaction> Charger::reactionsAt(Side side, double volts) const {
+std::vector<ChargeReaction> Charger::reactionsAt(Side side, double chargeAmps) const {
     const double direction = branchOf(side) == Branch::Anodic ? 1.0 : -1.0;
     std::vector<ChargeReaction> reactions;
-    for (const electrode::Route& route : electrode(side).routes()) {
-        const double amps = direction * route.current(volts);
-        const auto same = std::find_if(reactions.begin(), reactions.end(),
-                                       [&](const ChargeReaction& r) { return r.reaction == route.reaction; });
+    for (const auto& [route, current] : partialsAt(side, chargeAmps)) {
+        const double amps = direction * current;
+        const std::size_t reaction = route.reaction;
+        const auto same =
+            std::find_if(reactions.begin(), reactions.end(),
+                         [reaction](const ChargeReaction& r) { return r.reaction == reaction; });
         if (same != reactions.end()) {
             same->amps += amps;
         } else {
@@ -77,7 +80,7 @@ ChargePoint Charger::pointAt(double amps) const {
     for (const Side side : {Side::Negative, Side::Positive}) {
         const auto index = static_cast<std::size_t>(side);
         point.potentialVolts[index] = potentialAt(side, amps);
-        kept[index] = keptAt(side, amps, point.potentialVolts[index]);
+        kept[index] = keptAt(side, amps);
         point.storedShare[index] = kept[index].share;
     }
     const bool any = std::max(kept[0].stored, kept[1].stored) >= kWorthCharging;
@@ -124,9 +127,9 @@ std::vector<ChargePoint> Charger::sweep() const {
     return points;
 }
 
-Charger::Kept Charger::keptAt(Side side, double amps, double volts) const {
+Charger::Kept Charger::keptAt(Side side, double amps) const {
     Kept kept;
-    for (const ChargeReaction& reaction : reactionsAt(side, volts)) {
+    for (const ChargeReaction& reaction : reactionsAt(side, amps)) {
         if (reaction.fate == Fate::Lost || amps <= 0.0) {
             continue;
         }
@@ -150,7 +153,7 @@ bool Charger::isFull(Side side) const {
     constexpr double kTried[] = {0.1, 3.0, 100.0}; // A/m²
     return std::none_of(std::begin(kTried), std::end(kTried), [&](double density) {
         const double amps = density * m_area;
-        return keptAt(side, amps, potentialAt(side, amps)).stored >= kWorthCharging;
+        return keptAt(side, amps).stored >= kWorthCharging;
     });
 }
 
@@ -169,9 +172,8 @@ double Charger::platingShare(const ChargePoint& point) const {
         if (branchOf(side) != Branch::Cathodic) {
             continue;
         }
-        const double volts = point.potentialVolts[static_cast<std::size_t>(side)];
-        for (const electrode::Route& route : electrode(side).routes()) {
-            const double amps = -route.current(volts);
+        for (const auto& [route, current] : partialsAt(side, point.amps)) {
+            const double amps = -current;
             if (route.blocked == electrode::Blocked::No && amps > 0.0 &&
                 std::isfinite(route.law.cathodicLimit) && platesMetal(m_catalogue, route.reaction)) {
                 most = std::max(most, amps / route.law.cathodicLimit);

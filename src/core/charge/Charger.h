@@ -29,6 +29,9 @@ public:
     /// `evaluation` of the cell as it was built, `contents` as it takes the charge.
     Charger(const cell::CompiledCell& compiled, const state::Contents& contents,
             const cell::Evaluation& evaluation);
+    Charger(const Charger&) = delete;
+    Charger& operator=(const Charger&) = delete;
+    ~Charger() = default;
 
     [[nodiscard]] double area() const { return m_area; }
     [[nodiscard]] double restVolts() const { return voltsAt(0.0); }
@@ -38,11 +41,11 @@ public:
     [[nodiscard]] double potentialAt(design::Side side, double amps) const {
         return m_curve.potentialAt(side, -m_sign * amps);
     }
-    [[nodiscard]] const electrode::ElectrodeModel& electrode(design::Side side) const {
-        return m_curve.electrode(side);
+    [[nodiscard]] std::vector<electrode::Partial> partialsAt(design::Side side, double amps) const {
+        return m_curve.electrode(side).partialsAt(m_curve.seatAt(side, -m_sign * amps));
     }
 
-    [[nodiscard]] std::vector<ChargeReaction> reactionsAt(design::Side side, double volts) const;
+    [[nodiscard]] std::vector<ChargeReaction> reactionsAt(design::Side side, double amps) const;
     [[nodiscard]] ChargePoint pointAt(double amps) const;
     [[nodiscard]] ChargeLimit limitAt(const ChargePoint& point, double bestEfficiency,
                                       const ChargeCaps& caps) const;
@@ -57,14 +60,15 @@ private:
     };
 
     [[nodiscard]] chemistry::Branch branchOf(design::Side side) const;
-    [[nodiscard]] Kept keptAt(design::Side side, double amps, double volts) const;
+    [[nodiscard]] Kept keptAt(design::Side side, double amps) const;
     [[nodiscard]] bool isFull(design::Side side) const;
     [[nodiscard]] bool holdsItsSolid(design::Side side) const;
     [[nodiscard]] double platingShare(const ChargePoint& point) const;
 
     const chemistry::Catalogue& m_catalogue;
     const cell::Evaluation& m_evaluation;
-    double m_sign; ///< -1 when the cell is labelled the wrong way round.
+    state::Contents m_contents; ///< As they take the charge.
+    double m_sign;              ///< -1 when the cell is labelled the wrong way round.
     cell::Polarisation m_curve;
     double m_area;
     std::array<bool, 2> m_full{}; ///< By Side: has all it needs already and can store no more.

@@ -13,6 +13,8 @@ struct Situation {
     const design::Cell& cell;
     const state::Contents& contents;
     const ElectrodeParameters& parameters;
+    const liquid::Solution* face =
+        nullptr; ///< What is known of the liquid at its face; none: as the contents say.
 
     [[nodiscard]] const design::Electrode& electrode() const { return cell.electrode(parameters.side); }
     [[nodiscard]] const chemistry::Material& material() const {
@@ -25,7 +27,9 @@ struct Situation {
     /// The bulk, which supplies.
     [[nodiscard]] const liquid::Solution& solution() const { return contents.solution(parameters.side); }
     /// What the electrode itself meets.
-    [[nodiscard]] const liquid::Solution& atFace() const { return contents.atFace(parameters.side); }
+    [[nodiscard]] const liquid::Solution& atFace() const { return face != nullptr ? *face : given(); }
+    /// The same before its own work changed it.
+    [[nodiscard]] const liquid::Solution& given() const { return contents.atFace(parameters.side); }
 };
 
 } // namespace anodex::electrode

@@ -175,6 +175,24 @@ double Supplies::limit(const ReactionParameters& reaction, Branch branch) {
     return 1.0 / inverse;
 }
 
+double Supplies::carriedOff(SpeciesIndex species, const liquid::Solution& face) const {
+    const double saturated = face.labileConcentrationAt(m_here.catalogue, species, face.saturation[species]);
+    return flux(species, saturated) * m_here.parameters.supplyFactor;
+}
+
+double Supplies::perDrive() const {
+    constexpr double kTypical = 2e-9; // m²/s: how deep a layer is that grows
+    const double layer = std::min(m_undisturbed, std::sqrt(M_PI * kTypical * m_warmth * m_seconds));
+    return base::kFaraday * (m_warmth / (layer * m_obstruction) + m_poresPerSecond / kTypical) *
+           m_here.parameters.supplyFactor;
+}
+
+double Supplies::perDriveOfGas() const {
+    constexpr double kLayerMetres = 67e-6; // from memory, see the header
+    constexpr double kAtAmpsPerM2 = 100.0; // the same
+    return base::kFaraday * m_warmth / (kLayerMetres * std::sqrt(kAtAmpsPerM2) * m_obstruction);
+}
+
 std::optional<SpeciesIndex> absentReactant(const Situation& here, const ReactionParameters& reaction,
                                            Branch branch) {
     const auto absent =

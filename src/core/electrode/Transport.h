@@ -29,6 +29,13 @@ public:
 
     /// Limit of the reaction's oxidation (anodic) or reduction; infinity when only solids and solvent take part.
     [[nodiscard]] double limit(const ReactionParameters& reaction, chemistry::Branch branch);
+    /// Of an ion that leaves a face saturated with it, A/m² for each electron.
+    [[nodiscard]] double carriedOff(chemistry::SpeciesIndex species, const liquid::Solution& face) const;
+    /// A/m² for each mol/(m s) of difference in Σ D c.
+    [[nodiscard]] double perDrive() const;
+    /// The same that rising gas adds, for each √(A/m²) of it: bubbles stir a layer of 67 µm at 100 A/m² of hydrogen
+    /// (Vogt, Electrochim. Acta 25, 527 (1980), from memory).
+    [[nodiscard]] double perDriveOfGas() const;
 
 private:
     [[nodiscard]] double flux(chemistry::SpeciesIndex species, double concentration) const;

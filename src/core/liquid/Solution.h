@@ -41,8 +41,9 @@ struct Solution {
     std::vector<double> moietyMolality; ///< By master species: in all the forms it takes.
     std::vector<double> saturation; ///< By master species: the activity at which a solid would form; infinite
                                     ///< where none does.
-    std::vector<double> supplyPerActivity; ///< By master species nobody poured in: mol/kg of all its forms
-                                           ///< together at unit activity of the master itself.
+    std::vector<double> saturationHydroxide; ///< By master species: hydroxide that this solid takes for each.
+    std::vector<double> supplyPerActivity;   ///< By master species nobody poured in: mol/kg of all its forms
+                                             ///< together at unit activity of the master itself.
     double pH = 7.0;
     double ionicStrength = 0.0;
     double solventActivity = 1.0;

@@ -222,6 +222,11 @@ const Solution& LiquidSolver::change(const Composition& composition, const Surro
     return solution;
 }
 
+const Solution& LiquidSolver::titrate(double pH) {
+    settle(pH);
+    return m_solution;
+}
+
 Solution solveSolution(const Catalogue& catalogue, const Mixture& mixture) {
     LiquidSolver solver(catalogue);
     return solver.pour(mixture);

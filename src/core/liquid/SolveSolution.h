@@ -29,6 +29,9 @@ public:
     /// The liquid in hand with other amounts in it; masters below zero count as none. Starts from its last
     /// answer and allocates nothing while the same masters stand in it.
     const Solution& change(const Composition& composition, const Surroundings& around);
+    /// The liquid in hand at another acidity, the charge made up by ions that take no part. Density and
+    /// conductivity stay.
+    const Solution& titrate(double pH);
 
     [[nodiscard]] const Solution& solution() const { return m_solution; }
 

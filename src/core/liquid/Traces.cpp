@@ -86,6 +86,19 @@ void Traces::find(Solution& solution) {
     findSaturation(solution);
 }
 
+/// Hydroxide that a solid takes as it forms; carbonate comes as bicarbonate.
+double Traces::hydroxideTaken(const Formation& formation) const {
+    double taken = 0.0;
+    for (const SpeciesTerm& term : formation.terms) {
+        if (term.species == m_catalogue.key.hydrogenIon) {
+            taken -= term.count;
+        } else if (m_catalogue.species[term.species].carriedHydroxide > 0.0) {
+            taken += term.count;
+        }
+    }
+    return taken;
+}
+
 /// How far complexes carry a metal that is not there yet but may be made at an electrode.
 void Traces::findSupply(Solution& solution) {
     for (std::size_t i = 0; i < m_present; ++i) {
@@ -107,6 +120,7 @@ void Traces::findSupply(Solution& solution) {
 
 void Traces::findSaturation(Solution& solution) const {
     solution.saturation.assign(m_catalogue.species.size(), std::numeric_limits<double>::infinity());
+    solution.saturationHydroxide.assign(m_catalogue.species.size(), 0.0);
     for (const SpeciesIndex solid : m_solids) {
         const Formation& formation = *m_catalogue.species[solid].formation;
         const double lnConstant =
@@ -123,8 +137,11 @@ void Traces::findSaturation(Solution& solution) const {
             for (const SpeciesTerm& term : formation.terms) {
                 ln -= term.species == wanted.species ? 0.0 : term.count * solution.lnActivity[term.species];
             }
-            double& least = solution.saturation[wanted.species];
-            least = std::min(least, std::exp(std::min(ln / wanted.count, kLargestLnSaturation)));
+            const double saturation = std::exp(std::min(ln / wanted.count, kLargestLnSaturation));
+            if (saturation < solution.saturation[wanted.species]) {
+                solution.saturation[wanted.species] = saturation;
+                solution.saturationHydroxide[wanted.species] = hydroxideTaken(formation) / wanted.count;
+            }
         }
     }
 }

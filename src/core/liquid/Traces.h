@@ -16,7 +16,7 @@ public:
 
     /// For a liquid in which just these species are dissolved.
     void setUp(const std::vector<chemistry::SpeciesIndex>& species);
-    /// Fills `supplyPerActivity` and `saturation`; the rest has to stand. Allocates nothing.
+    /// Fills `supplyPerActivity`, `saturation` and `saturationHydroxide`; the rest has to stand. Allocates nothing.
     void find(Solution& solution);
 
 private:
@@ -28,6 +28,7 @@ private:
 
     void findSupply(Solution& solution);
     void findSaturation(Solution& solution) const;
+    [[nodiscard]] double hydroxideTaken(const chemistry::Formation& formation) const;
 
     const chemistry::Catalogue& m_catalogue;
     std::vector<chemistry::SpeciesIndex> m_solids;

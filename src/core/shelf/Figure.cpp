@@ -15,8 +15,8 @@ constexpr double kUsefulVolts = 0.3;    // at that load (common practice, no sou
 
 double lifeSeconds(const chemistry::Catalogue& catalogue, const design::Cell& cell,
                    const Evaluation& evaluation) {
-    const cell::Polarisation settled(cell::compile(catalogue, cell), *evaluation.contents,
-                                     electrode::Moment::Settled);
+    const cell::CompiledCell compiled = cell::compile(catalogue, cell);
+    const cell::Polarisation settled(compiled, *evaluation.contents, electrode::Moment::Settled);
     if (evaluation.settled.shortCircuitAmps < kSmallLoadAmps ||
         settled.voltsAt(kSmallLoadAmps) < kUsefulVolts) {
         return 0.0;

@@ -60,6 +60,16 @@ double oxygenBar(const Catalogue& catalogue, const design::Cell& cell, const Sta
     return std::max(moles, 0.0) / molesPerBar(cell, state.temperatureKelvin);
 }
 
+std::vector<std::shared_ptr<const liquid::Titration>>
+titrationsOf(const Catalogue& catalogue, const std::vector<liquid::Solution>& solutions) {
+    std::vector<std::shared_ptr<const liquid::Titration>> titrations;
+    titrations.reserve(solutions.size());
+    for (const liquid::Solution& solution : solutions) {
+        titrations.push_back(std::make_shared<const liquid::Titration>(catalogue, solution));
+    }
+    return titrations;
+}
+
 } // namespace
 
 Contents filledWith(const Catalogue& catalogue, const design::Cell& cell,
@@ -78,6 +88,7 @@ Contents filledWith(const Catalogue& catalogue, const design::Cell& cell,
             {catalogue.key.oxygenGas, base::kOxygenShareOfAir * molesPerBar(cell, cell.temperatureKelvin)}};
     }
     contents.solutions = std::move(solutions);
+    contents.titrations = titrationsOf(catalogue, contents.solutions);
     return contents;
 }
 
@@ -106,6 +117,7 @@ Contents changedTo(const Catalogue& catalogue, const design::Cell& cell, const C
             contents.faces[static_cast<std::size_t>(side)] = solved(state.liquidIndex(side), *face);
         }
     }
+    contents.titrations = titrationsOf(catalogue, contents.solutions);
     contents.state = std::move(state);
     return contents;
 }

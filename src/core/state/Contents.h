@@ -5,17 +5,24 @@
 #pragma once
 #include "core/design/Cell.h"
 #include "core/liquid/Solution.h"
+#include "core/liquid/Titration.h"
 #include "core/state/State.h"
+#include <memory>
 
 namespace anodex::state {
 
 struct Contents {
     State state;
-    std::vector<liquid::Solution> solutions; ///< One, or two by Side.
+    std::vector<liquid::Solution> solutions;                          ///< One, or two by Side.
+    std::vector<std::shared_ptr<const liquid::Titration>> titrations; ///< Of each liquid.
     std::array<std::optional<liquid::Solution>, 2> faces;
 
     [[nodiscard]] const liquid::Solution& solution(design::Side side) const {
         return solutions[state.liquidIndex(side)];
+    }
+    /// Of the liquid at an electrode whose face is not known from elsewhere; none otherwise.
+    [[nodiscard]] const liquid::Titration* titration(design::Side side) const {
+        return faces[static_cast<std::size_t>(side)] ? nullptr : titrations[state.liquidIndex(side)].get();
     }
     /// What the electrode itself meets.
     [[nodiscard]] const liquid::Solution& atFace(design::Side side) const {

@@ -208,7 +208,8 @@ TEST(Evaluation, LossesSumToWhatIsMissing) {
         for (const Loss& loss : lossesAt(test::catalogue(), cell, e, amps)) {
             lost += loss.volts;
         }
-        const Polarisation curve(compile(test::catalogue(), cell), *e.contents, electrode::Moment::First);
+        const CompiledCell compiled = compile(test::catalogue(), cell);
+        const Polarisation curve(compiled, *e.contents, electrode::Moment::First);
         EXPECT_NEAR(e.thermodynamicVolts - lost, curve.voltsAt(amps), 1e-6);
     }
 }

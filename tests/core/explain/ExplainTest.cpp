@@ -174,8 +174,8 @@ TEST(Explain, TheVoltageUnderLoadIsWhatTheLossesLeave) {
         const double amps = 0.3 * c.evaluation.first.shortCircuitAmps;
         const Explanation loaded =
             explain(test::catalogue(), c.cell, c.evaluation, {Quantity::LoadedVoltage, {}, 0, amps});
-        const cell::Polarisation curve(cell::compile(test::catalogue(), c.cell), *c.evaluation.contents,
-                                       electrode::Moment::First);
+        const cell::CompiledCell compiled = cell::compile(test::catalogue(), c.cell);
+        const cell::Polarisation curve(compiled, *c.evaluation.contents, electrode::Moment::First);
         EXPECT_NEAR(loaded.value, curve.voltsAt(amps), 1e-6);
         double left = loaded.inputs[1].value;
         for (std::size_t i = 2; i < loaded.inputs.size(); ++i) {

@@ -43,8 +43,8 @@ TEST(Expect, KeepsACurveFromRestToShortCircuit) {
 TEST(Expect, TellsTheVoltageUnderAnyLoad) {
     for (const std::string& json : {test::beakers(), test::lemon(), test::leadAcid(30)}) {
         const Kept kept(json);
-        const cell::Polarisation curve(cell::compile(test::catalogue(), kept.cell), *kept.evaluation.contents,
-                                       electrode::Moment::First);
+        const cell::CompiledCell compiled = cell::compile(test::catalogue(), kept.cell);
+        const cell::Polarisation curve(compiled, *kept.evaluation.contents, electrode::Moment::First);
         for (const double share : {0.1, 0.5, 0.93}) {
             const double amps = share * kept.evaluation.first.shortCircuitAmps;
             const auto loaded = expectedLoadedVolts(kept.expectation, amps);

@@ -1,0 +1,202 @@
+#include "core/electrode/FacedElectrode.h"
+
+#include "core/electrode/PorousLayer.h"
+#include "core/electrode/PotentialSearch.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace anodex::electrode {
+namespace {
+
+constexpr double kShareTolerance = 1e-9; // of the search
+constexpr double kRoughVolts = 1e-3;     // from where both balances are found together
+constexpr double kLongestStride = 0.05;  // V that one step of the search goes
+
+} // namespace
+
+FacedElectrode::FacedElectrode(const Situation& here, double seconds, double acidityShift)
+    : m_here(here), m_seconds(seconds), m_acidityShift(acidityShift),
+      m_titration(here.contents.titration(here.parameters.side)),
+      m_ampsPerDrive(Supplies(here, seconds).perDrive() * here.electrode().areaM2),
+      m_ampsPerDriveAndGas(Supplies(here, seconds).perDriveOfGas() * std::sqrt(here.electrode().areaM2)),
+      m_capacitancePerSecond(std::isinf(seconds) ? 0.0 : chargedFarads(here, seconds) / seconds) {}
+
+const FacedElectrode::Point& FacedElectrode::point(int step) const {
+    const auto known = m_points.find(step);
+    if (known != m_points.end()) {
+        return known->second;
+    }
+    Situation there = m_here;
+    double drive = 0.0;
+    if (step != 0) {
+        const liquid::Titration::Point& titrated = m_titration->at(step);
+        there.face = &titrated.solution;
+        drive = titrated.drive;
+    }
+    return m_points.emplace(step, Point{ElectrodeModel(there, m_seconds, m_acidityShift), drive})
+        .first->second;
+}
+
+FacedElectrode::Balance FacedElectrode::balanceAt(const Seat& seat) const {
+    const Point& lower = point(seat.step);
+    const Flows low = lower.model.flowsAt(seat.volts);
+    Flows flows = low;
+    Balance balance;
+    double drive = lower.drive;
+    double drivePerShare = 0.0;
+    double hydroxidePerShare = 0.0;
+    if (seat.share > 0.0) {
+        const Point& upper = point(seat.step + 1);
+        const Flows high = upper.model.flowsAt(seat.volts);
+        const auto mixed = [&](double a, double b) { return a + seat.share * (b - a); };
+        flows = {{mixed(low.amps.value, high.amps.value), mixed(low.amps.slope, high.amps.slope)},
+                 {mixed(low.hydroxide.value, high.hydroxide.value),
+                  mixed(low.hydroxide.slope, high.hydroxide.slope)},
+                 mixed(low.gas, high.gas)};
+        drive = mixed(lower.drive, upper.drive);
+        drivePerShare = upper.drive - lower.drive;
+        balance.ampsPerShare = high.amps.value - low.amps.value;
+        hydroxidePerShare = high.hydroxide.value - low.hydroxide.value;
+    }
+    const double perDrive = m_ampsPerDrive + m_ampsPerDriveAndGas * std::sqrt(flows.gas);
+    balance.amps = withDoubleLayer(flows.amps, seat.volts);
+    balance.excess = perDrive * drive - flows.hydroxide.value + m_hydroxideOffset;
+    balance.excessPerVolt = -flows.hydroxide.slope;
+    balance.excessPerShare = perDrive * drivePerShare - hydroxidePerShare;
+    return balance;
+}
+
+base::Sloped FacedElectrode::withDoubleLayer(const base::Sloped& routes, double volts) const {
+    return {routes.value + m_capacitancePerSecond * (volts - m_doubleLayerVolts) - m_residual,
+            routes.slope + m_capacitancePerSecond};
+}
+
+/// Where it sits while its face is held.
+Seat FacedElectrode::atFace(int step, double share, double amps, double tolerance) const {
+    const ElectrodeModel& lower = point(step).model;
+    const ElectrodeModel* upper = share > 0.0 ? &point(step + 1).model : nullptr;
+    const auto current = [&](double volts) {
+        base::Sloped routes = lower.at(volts);
+        if (upper != nullptr) {
+            const base::Sloped high = upper->at(volts);
+            routes.value += share * (high.value - routes.value);
+            routes.slope += share * (high.slope - routes.slope);
+        }
+        return withDoubleLayer(routes, volts);
+    };
+    const bool exact = amps == 0.0 && tolerance == kVoltsTolerance;
+    m_last.volts =
+        exact ? restWhere(current, m_last.volts) : potentialWhere(current, amps, m_last.volts, tolerance);
+    return {m_last.volts, step, share}; // along a curve the next answer lies near the last
+}
+
+Seat FacedElectrode::seatAt(double amps) const {
+    if (m_titration == nullptr || m_titration->highest() == m_titration->lowest()) {
+        return atFace(0, 0.0, amps, kVoltsTolerance);
+    }
+    const auto near = nearBy(atFace(m_last.step, m_last.share, amps, kRoughVolts), amps);
+    m_last = near ? *near : searched(amps);
+    return m_last;
+}
+
+/// Both balances at once (Newton) from where it sat last, over a few acidities; none where that does not end.
+std::optional<Seat> FacedElectrode::nearBy(Seat seat, double amps) const {
+    constexpr int kMostCalls = 20;
+    for (int call = 0; call < kMostCalls; ++call) {
+        seat.share = std::max(seat.share, kShareTolerance);
+        const Balance balance = balanceAt(seat);
+        const double current = balance.amps.value - amps;
+        const double determinant =
+            balance.amps.slope * balance.excessPerShare - balance.ampsPerShare * balance.excessPerVolt;
+        const double volts =
+            (balance.ampsPerShare * balance.excess - balance.excessPerShare * current) / determinant;
+        const double share =
+            (balance.excessPerVolt * current - balance.amps.slope * balance.excess) / determinant;
+        if (!std::isfinite(volts) || !std::isfinite(share) || balance.excessPerShare <= 0.0) {
+            return std::nullopt;
+        }
+        seat.volts += std::clamp(volts, -kLongestStride, kLongestStride);
+        const double wanted = seat.share + share;
+        if (wanted >= 0.0 && wanted <= 1.0) {
+            seat.share = wanted;
+            if (std::abs(volts) <= kVoltsTolerance && std::abs(share) <= kShareTolerance) {
+                return seat;
+            }
+            continue;
+        }
+        seat.step += wanted > 1.0 ? 1 : -1;
+        seat.share = wanted > 1.0 ? 0.0 : 1.0;
+        if (seat.step < m_titration->lowest() || seat.step >= m_titration->highest()) {
+            return std::nullopt;
+        }
+    }
+    return std::nullopt;
+}
+
+/// From what the face was before to where the balance turns, in strides that double.
+Seat FacedElectrode::searched(double amps) const {
+    Seat lower = atFace(m_before.step, 0.0, amps, kVoltsTolerance);
+    const bool up = balanceAt(lower).excess < 0.0;
+    const int end = up ? m_titration->highest() : m_titration->lowest();
+    Seat upper = lower;
+    for (int stride = 1;; stride *= 2) {
+        Seat& ahead = up ? upper : lower;
+        if (ahead.step == end) {
+            return ahead; // the liquid can hold no more
+        }
+        (up ? lower : upper) = ahead;
+        ahead = atFace(up ? std::min(ahead.step + stride, end) : std::max(ahead.step - stride, end), 0.0,
+                       amps, kVoltsTolerance);
+        if ((balanceAt(ahead).excess < 0.0) != up) {
+            break;
+        }
+    }
+    while (upper.step - lower.step > 1) {
+        const Seat middle = atFace(lower.step + (upper.step - lower.step) / 2, 0.0, amps, kVoltsTolerance);
+        (balanceAt(middle).excess < 0.0 ? lower : upper) = middle;
+    }
+    double low = 0.0;
+    double high = 1.0;
+    Seat seat = lower;
+    while (high - low > kShareTolerance) {
+        seat = atFace(lower.step, 0.5 * (low + high), amps, kVoltsTolerance);
+        (balanceAt(seat).excess < 0.0 ? low : high) = seat.share;
+    }
+    return seat;
+}
+
+std::vector<Partial> FacedElectrode::partialsAt(const Seat& seat) const {
+    const std::vector<Route>& lower = point(seat.step).model.routes();
+    const std::vector<Route>& upper = seat.share > 0.0 ? point(seat.step + 1).model.routes() : lower;
+    std::vector<Partial> partials;
+    for (std::size_t i = 0; i < lower.size(); ++i) {
+        Partial partial{seat.share < 0.5 ? lower[i] : upper[i],
+                        (1.0 - seat.share) * lower[i].current(seat.volts) +
+                            seat.share * upper[i].current(seat.volts)};
+        if (partial.amps != 0.0) {
+            partial.route.blocked = Blocked::No;
+        }
+        partials.push_back(partial);
+    }
+    return partials;
+}
+
+double FacedElectrode::facePh(const Seat& seat) const {
+    return m_here.given().pH + liquid::Titration::kStep * (seat.step + seat.share);
+}
+
+FacedElectrode FacedElectrode::loaded(double seconds, const Seat& rest, double doubleLayerVolts) const {
+    FacedElectrode under(m_here, seconds, m_acidityShift);
+    under.m_before = rest;
+    under.m_doubleLayerVolts = rest.volts;
+    // What is made and carried off at rest is balanced already, and so is what little the routes pass.
+    const Balance balance = under.balanceAt(rest);
+    under.m_hydroxideOffset = -balance.excess;
+    under.m_residual = balance.amps.value;
+    under.m_doubleLayerVolts = doubleLayerVolts;
+    under.m_last = rest;
+    return under;
+}
+
+} // namespace anodex::electrode

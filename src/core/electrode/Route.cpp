@@ -1,0 +1,203 @@
+#include "core/electrode/Route.h"
+
+#include "core/base/Constants.h"
+#include "core/electrode/Nernst.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace anodex::electrode {
+namespace {
+
+using chemistry::Branch;
+using chemistry::Reaction;
+using chemistry::ReferenceKind;
+using chemistry::SpeciesIndex;
+using chemistry::SpeciesTerm;
+using chemistry::SurfaceKinetics;
+
+constexpr double kPresent = 1e-6; // activity from which a species acts on a surface (from memory)
+constexpr double kLnNoActivity = -30.0 * base::kLn10; // keeps a logarithm finite
+// ln of the activity below which a reference moves no further (from memory)
+constexpr double kLnLeastShifting = -16.0 * base::kLn10;
+// Acidities that rates were measured at; beyond, their doubt doubles with every unit (estimate).
+constexpr double kMeasuredFromPh = -2.0;
+constexpr double kMeasuredToPh = 15.5;
+const double kLnDoubtPerPh = std::log(2.0);
+constexpr double kLeastOther = 0.05; // of both slopes that the branch not stored keeps
+
+/// A reaction whose own reagent is acid or alkali finds that of the liquid: its limit counts what it uses up itself.
+const liquid::Solution& metBy(const Situation& here, const ReactionParameters& parameters) {
+    const bool own =
+        std::any_of(parameters.reactants.begin(), parameters.reactants.end(), [](const Reactant& reactant) {
+            return reactant.kind == Reactant::Kind::Acid || reactant.kind == Reactant::Kind::Alkali;
+        });
+    return own ? here.given() : here.atFace();
+}
+
+/// Hydroxide that one of a species carries into an equation.
+double hydroxideOf(const chemistry::Catalogue& catalogue, SpeciesIndex species) {
+    if (species == catalogue.key.hydrogenIon) {
+        return -1.0;
+    }
+    return species == catalogue.key.hydroxide ? 1.0 : -catalogue.species[species].acidicProtons;
+}
+
+} // namespace
+
+double hydroxidePerAmp(const chemistry::Catalogue& catalogue, const Reaction& reaction) {
+    double made = 0.0; // by each reduction
+    for (const SpeciesTerm& term : reaction.terms) {
+        made += term.count * hydroxideOf(catalogue, term.species);
+    }
+    return -made / reaction.electrons;
+}
+
+int gasSign(const chemistry::Catalogue& catalogue, const Reaction& reaction) {
+    for (const SpeciesTerm& term : reaction.terms) {
+        if (catalogue.species[term.species].formula.phase == chemistry::Phase::Gas) {
+            return term.count > 0.0 ? -1 : 1;
+        }
+    }
+    return 0;
+}
+
+base::Sloped Route::at(double volts) const {
+    if (blocked != Blocked::No) {
+        return {};
+    }
+    const base::Sloped own = law.at(volts);
+    if (takenShare == 0.0) {
+        return own;
+    }
+    return own.value > 0.0 ? base::Sloped{-takenShare * own.value, -takenShare * own.slope} : base::Sloped{};
+}
+
+RouteBuilder::RouteBuilder(const Situation& here, std::size_t reactionIndex, double acidityShift)
+    : m_here(here), m_acidityShift(acidityShift), m_parameters(here.parameters.reactions[reactionIndex]),
+      m_reaction(*m_parameters.reaction), m_solution(metBy(here, m_parameters)),
+      m_anodicAbsent(absentReactant(here, m_parameters, Branch::Anodic).has_value()),
+      m_cathodicAbsent(absentReactant(here, m_parameters, Branch::Cathodic).has_value()) {}
+
+void RouteBuilder::prepare(Supplies& supplies) {
+    if (!m_prepared) {
+        m_prepared = true;
+        m_equilibrium = nernstVolts(m_parameters, m_solution);
+        m_anodicSupply = supplies.limit(m_parameters, Branch::Anodic);
+        m_cathodicSupply = supplies.limit(m_parameters, Branch::Cathodic);
+        findSolid(supplies);
+    }
+}
+
+Route RouteBuilder::build(const RouteParameters& parameters) const {
+    const SurfaceKinetics& kinetics = *parameters.kinetics;
+    Route route;
+    route.reaction = parameters.reaction;
+    route.phase = parameters.phase;
+    route.equilibriumVolts = m_equilibrium;
+    const double temperature = m_here.temperatureKelvin();
+    const bool storedAnodic = kinetics.storedBranch == Branch::Anodic;
+    const double stored = base::kLn10 / (kinetics.slopeVolts * temperature / base::kStandardTemperature);
+    const double both = base::kLn10 * m_reaction.electrons /
+                        (m_reaction.rateDeterminingRepeats * base::nernstDecadeVolts(temperature));
+    const double other = std::max(both - stored, kLeastOther * both);
+    RateLaw& law = route.law;
+    law.equilibriumVolts = m_equilibrium;
+    law.anodicPerVolt = storedAnodic ? stored : other;
+    law.cathodicPerVolt = storedAnodic ? other : stored;
+    law.lnExchange = lnExchange(parameters, stored, storedAnodic);
+    law.anodicLimit = anodicLimit(parameters);
+    law.cathodicLimit = std::min(m_cathodicSupply * parameters.geometricAreaM2, parameters.cathodicLimitAmps);
+    // What nobody put in cannot be used up, though its build-up at the electrode sets the potential.
+    law.anodicOnly = (kinetics.oneWay && storedAnodic) || m_cathodicAbsent;
+    law.cathodicOnly = (kinetics.oneWay && !storedAnodic) || (m_anodicAbsent && !kinetics.onTraces);
+    law.porousCrossover = parameters.porousCrossover;
+    route.hydroxidePerAmp = electrode::hydroxidePerAmp(m_here.catalogue, m_reaction);
+    route.gasSign = electrode::gasSign(m_here.catalogue, m_reaction);
+    route.solubleAmps = m_solubleSupply * parameters.geometricAreaM2;
+    route.solidHydroxidePerAmp = m_solidHydroxide;
+    block(route, kinetics);
+    return route;
+}
+
+bool RouteBuilder::isUnheardOf(const SurfaceKinetics& kinetics) const {
+    return (m_anodicAbsent && m_cathodicAbsent) ||
+           std::any_of(kinetics.needs.begin(), kinetics.needs.end(),
+                       [&](SpeciesIndex species) { return m_solution.activity[species] <= 0.0; });
+}
+
+/// Bare and covered face work side by side, A.
+double RouteBuilder::anodicLimit(const RouteParameters& parameters) const {
+    const double covered = m_here.held().filmCoverage;
+    const double supply = m_anodicSupply * parameters.geometricAreaM2;
+    const double bare = std::min(supply, parameters.anodicLimitAmps);
+    const double grown = std::min(supply, parameters.grownLimitAmps);
+    return covered < 1.0 ? (1.0 - covered) * bare + (covered > 0.0 ? covered * grown : 0.0) : grown;
+}
+
+double RouteBuilder::lnExchange(const RouteParameters& parameters, double storedPerVolt,
+                                bool storedAnodic) const {
+    const SurfaceKinetics& kinetics = *parameters.kinetics;
+    const double temperature = m_here.temperatureKelvin();
+    double lnRate = parameters.lnRate;
+    lnRate -= kinetics.activationJoulesPerMole / base::kGasConstant *
+              (1.0 / temperature - 1.0 / base::kStandardTemperature);
+    lnRate += parameters.beyondUnit * kLnDoubtPerPh *
+              std::max({kMeasuredFromPh - m_solution.pH, m_solution.pH - kMeasuredToPh, 0.0});
+    for (const ActivityTerm& order : parameters.orders) {
+        lnRate += order.count * std::max(lnActivityOrTrace(order, m_solution), kLnNoActivity);
+    }
+    double covered = 0.0;
+    for (const chemistry::Inhibitor& inhibitor : kinetics.inhibitors) {
+        covered += m_here.given().activity[inhibitor.species] / inhibitor.halfActivity; // as films are
+    }
+    lnRate -= std::log1p(covered);
+    double reference = m_equilibrium;
+    if (kinetics.reference == ReferenceKind::Standard) {
+        reference = standardVolts(m_parameters, temperature);
+    } else if (kinetics.reference == ReferenceKind::Absolute) {
+        reference = parameters.referenceVolts;
+        for (const chemistry::ReferenceShift& shift : kinetics.referenceShifts) {
+            const double ln = std::max(m_solution.lnActivity[shift.species], kLnLeastShifting);
+            reference += shift.voltsPerDecade * (ln - std::log(shift.atActivity)) / base::kLn10;
+        }
+    }
+    return lnRate + (storedAnodic ? 1.0 : -1.0) * storedPerVolt * (m_equilibrium - reference);
+}
+
+/// Films are what the liquid made before its face changed.
+void RouteBuilder::block(Route& route, const SurfaceKinetics& kinetics) const {
+    const liquid::Solution& before = m_here.given();
+    for (const SpeciesIndex species : kinetics.absentWith) {
+        if (before.activity[species] > kPresent) {
+            route.blocked = Blocked::Film;
+            return;
+        }
+    }
+    const double pH = before.pH + m_acidityShift;
+    if (pH < kinetics.window.low || pH > kinetics.window.high) {
+        route.blocked = Blocked::Film;
+        return;
+    }
+    for (const SpeciesIndex species : kinetics.needs) {
+        if (before.activity[species] < kPresent) {
+            route.blocked = Blocked::NoReactant;
+            route.missing = species;
+            return;
+        }
+    }
+}
+
+/// Of a metal that nobody put in, as much goes off as saturates the face.
+void RouteBuilder::findSolid(Supplies& supplies) {
+    for (const SpeciesTerm& term : m_reaction.terms) {
+        const double taken = term.count < 0.0 ? m_solution.saturationHydroxide[term.species] : 0.0;
+        if (taken > 0.0 && m_solution.activity[term.species] <= 0.0) {
+            const double perIon = m_reaction.electrons / -term.count;
+            m_solubleSupply = perIon * supplies.carriedOff(term.species, m_solution);
+            m_solidHydroxide = taken / perIon;
+        }
+    }
+}
+
+} // namespace anodex::electrode

@@ -1,0 +1,59 @@
+#include "core/liquid/Titration.h"
+#include "tests/support/Samples.h"
+
+#include <cmath>
+#include <gtest/gtest.h>
+
+namespace anodex::liquid {
+namespace {
+
+Solution solved(const std::string& liquid) {
+    return test::contentsOf(
+               R"({"negative":{"material":"zinc","wetted_area_cm2":10},"positive":{"material":"copper","wetted_area_cm2":10},"electrolyte":)" +
+               liquid + "}")
+        .solutions[0];
+}
+
+std::string ready(const std::string& name) {
+    return R"({"ready":")" + name + R"(","volume_mL":100})";
+}
+
+TEST(Titration, TheLiquidItselfIsItsMiddle) {
+    const Solution brine = solved(ready("salt water"));
+    const Titration titration(test::catalogue(), brine);
+    EXPECT_DOUBLE_EQ(titration.at(0).drive, 0.0);
+    EXPECT_DOUBLE_EQ(titration.at(0).solution.pH, brine.pH);
+    EXPECT_NEAR(titration.at(8).solution.pH, brine.pH + 8 * Titration::kStep, 1e-9);
+}
+
+TEST(Titration, InBrineTheDriveIsThatOfFreeHydroxide) {
+    const Titration titration(test::catalogue(), solved(ready("salt water")));
+    const Titration::Point& point = titration.at(titration.highest());
+    const auto hydroxide = test::catalogue().key.hydroxide;
+    EXPECT_NEAR(point.drive,
+                test::catalogue().species[hydroxide].diffusivity * point.solution.concentration(hydroxide),
+                0.02 * point.drive);
+}
+
+TEST(Titration, ABufferCarriesWhatBrineCannot) {
+    const Titration brine(test::catalogue(), solved(ready("salt water")));
+    const Titration soda(test::catalogue(),
+                         solved(R"({"water_mL":100,"solutes":[{"substance":"NaHCO3","mol_per_L":0.5}]})"));
+    EXPECT_GT(soda.at(4).drive, 100.0 * brine.at(4).drive);
+}
+
+TEST(Titration, OfEveryReadyLiquidTheDriveRisesWithAlkali) {
+    for (const auto& entry : test::catalogue().liquids) {
+        const Titration titration(test::catalogue(), solved(ready(entry.id)));
+        double last = -1e300;
+        for (int step = titration.lowest(); step <= titration.highest(); ++step) {
+            const double drive = titration.at(step).drive;
+            EXPECT_TRUE(std::isfinite(drive)) << entry.id << step;
+            EXPECT_GE(drive, last - 1e-15) << entry.id << ' ' << step;
+            last = drive;
+        }
+    }
+}
+
+} // namespace
+} // namespace anodex::liquid

@@ -6,6 +6,7 @@
 #pragma once
 #include "core/cell/CompiledCell.h"
 #include "core/electrode/FacedElectrode.h"
+#include <map>
 #include <vector>
 
 namespace anodex::cell {
@@ -38,6 +39,7 @@ public:
     [[nodiscard]] double voltsThrough(double loadOhm) const { return shortCircuitAmps(loadOhm) * loadOhm; }
     /// Largest V·I between rest and short circuit; never negative.
     [[nodiscard]] PowerPoint maximumPower(double shortCircuitAmps) const;
+    /// Between rest and short circuit, within 0.1 mV.
     [[nodiscard]] std::vector<CurvePoint> curve(double shortCircuitAmps, int points) const;
 
     [[nodiscard]] const electrode::FacedElectrode& electrode(design::Side side) const {
@@ -58,6 +60,8 @@ public:
 private:
     Polarisation(const CompiledCell& compiled, const state::Contents& contents, electrode::Moment moment,
                  electrode::FacedElectrode negative, electrode::FacedElectrode positive);
+
+    [[nodiscard]] std::map<double, double> knotsBetween(double from, double to) const;
 
     electrode::Seat m_restNegative;
     electrode::Seat m_restPositive;

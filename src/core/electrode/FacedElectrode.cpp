@@ -9,6 +9,9 @@
 namespace anodex::electrode {
 namespace {
 
+constexpr double kLastStride = 1e-7;     // V, after which Newton's next would be below the tolerance
+constexpr double kLastShare = 1e-6;      // the same
+constexpr double kUnmoved = 1e-5;        // of a step: a microvolt
 constexpr double kShareTolerance = 1e-9; // of the search
 constexpr double kRoughVolts = 1e-3;     // from where both balances are found together
 constexpr double kLongestStride = 0.05;  // V that one step of the search goes
@@ -20,7 +23,11 @@ FacedElectrode::FacedElectrode(const Situation& here, double seconds, double aci
       m_titration(here.contents.titration(here.parameters.side)),
       m_ampsPerDrive(Supplies(here, seconds).perDrive() * here.electrode().areaM2),
       m_ampsPerDriveAndGas(Supplies(here, seconds).perDriveOfGas() * std::sqrt(here.electrode().areaM2)),
-      m_capacitancePerSecond(std::isinf(seconds) ? 0.0 : chargedFarads(here, seconds) / seconds) {}
+      m_capacitancePerSecond(std::isinf(seconds) ? 0.0 : chargedFarads(here, seconds) / seconds) {
+    if (m_titration != nullptr && m_titration->highest() > 0) {
+        m_unmovedAmps = kUnmoved * m_ampsPerDrive * m_titration->at(1).drive;
+    }
+}
 
 const FacedElectrode::Point& FacedElectrode::point(int step) const {
     const auto known = m_points.find(step);
@@ -95,6 +102,12 @@ Seat FacedElectrode::seatAt(double amps) const {
     if (m_titration == nullptr || m_titration->highest() == m_titration->lowest()) {
         return atFace(0, 0.0, amps, kVoltsTolerance);
     }
+    if (m_last.step == m_before.step && m_last.share == m_before.share) {
+        const Seat seat = atFace(m_before.step, m_before.share, amps, kVoltsTolerance);
+        if (std::abs(balanceAt(seat).excess) <= m_unmovedAmps) {
+            return seat;
+        }
+    }
     const auto near = nearBy(atFace(m_last.step, m_last.share, amps, kRoughVolts), amps);
     m_last = near ? *near : searched(amps);
     return m_last;
@@ -120,7 +133,7 @@ std::optional<Seat> FacedElectrode::nearBy(Seat seat, double amps) const {
         const double wanted = seat.share + share;
         if (wanted >= 0.0 && wanted <= 1.0) {
             seat.share = wanted;
-            if (std::abs(volts) <= kVoltsTolerance && std::abs(share) <= kShareTolerance) {
+            if (std::abs(volts) <= kLastStride && std::abs(share) <= kLastShare) {
                 return seat;
             }
             continue;

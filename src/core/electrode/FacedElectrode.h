@@ -72,6 +72,7 @@ private:
     const liquid::Titration* m_titration;
     double m_ampsPerDrive;       ///< A of hydroxide for each mol/(m s) …
     double m_ampsPerDriveAndGas; ///< … and √A of gas.
+    double m_unmovedAmps = 0.0;  ///< Of hydroxide, which leave the face as it was.
     Seat m_before; ///< What the face was like: the liquid, or at the rest that a load begins from.
     double m_hydroxideOffset = 0.0;
     double m_capacitancePerSecond = 0.0; ///< A/V

@@ -165,6 +165,7 @@ std::map<double, double> Polarisation::knotsBetween(double from, double to) cons
         }
     };
     std::vector<double> first;
+    first.reserve(knots.size());
     for (const auto& [amps, volts] : knots) {
         first.push_back(amps);
     }

@@ -116,7 +116,7 @@ Seat FacedElectrode::seatAt(double amps) const {
 /// Both balances at once (Newton) from where it sat last, over a few acidities; none where that does not end.
 std::optional<Seat> FacedElectrode::nearBy(Seat seat, double amps) const {
     constexpr int kMostCalls = 20;
-    for (int call = 0; call < kMostCalls; ++call) {
+    for (int call = 0; call < kMostCalls && seat.step < m_titration->highest(); ++call) {
         seat.share = std::max(seat.share, kShareTolerance);
         const Balance balance = balanceAt(seat);
         const double current = balance.amps.value - amps;
@@ -140,7 +140,7 @@ std::optional<Seat> FacedElectrode::nearBy(Seat seat, double amps) const {
         }
         seat.step += wanted > 1.0 ? 1 : -1;
         seat.share = wanted > 1.0 ? 0.0 : 1.0;
-        if (seat.step < m_titration->lowest() || seat.step >= m_titration->highest()) {
+        if (seat.step < m_titration->lowest()) {
             return std::nullopt;
         }
     }

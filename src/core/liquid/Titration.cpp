@@ -10,7 +10,7 @@ namespace anodex::liquid {
 namespace {
 
 constexpr double kEndless = 1e-3;            // mol/(m s): more than any electrode makes
-constexpr double kMostAcid = 0.5;            // pH; a more acid liquid is its own end
+constexpr double kMostAcid = 0.5;            // pH; a more acid liquid has one step beyond itself
 constexpr double kMostAlkaline = 14.5;       // the same
 constexpr double kSolidDiffusivity = 0.7e-9; // m²/s: of the metal ion that comes to fall out
 
@@ -30,8 +30,8 @@ double hydroxideOf(const chemistry::Catalogue& catalogue, chemistry::SpeciesInde
 
 Titration::Titration(const chemistry::Catalogue& catalogue, const Solution& bulk) : m_catalogue(catalogue) {
     if (bulk.mixture.hasPhScale) {
-        m_lowest = -static_cast<int>(std::max(0.0, std::floor((bulk.pH - kMostAcid) / kStep)));
-        m_highest = static_cast<int>(std::max(0.0, std::floor((kMostAlkaline - bulk.pH) / kStep)));
+        m_lowest = -static_cast<int>(std::max(1.0, std::floor((bulk.pH - kMostAcid) / kStep)));
+        m_highest = static_cast<int>(std::max(1.0, std::floor((kMostAlkaline - bulk.pH) / kStep)));
     }
     m_points.emplace(0, Point{bulk, 0.0});
     m_bulkDrive = driveOf(bulk);

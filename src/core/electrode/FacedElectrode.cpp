@@ -169,6 +169,12 @@ Seat FacedElectrode::searched(double amps) const {
         const Seat middle = atFace(lower.step + (upper.step - lower.step) / 2, 0.0, amps, kVoltsTolerance);
         (balanceAt(middle).excess < 0.0 ? lower : upper) = middle;
     }
+    const double below = balanceAt(lower).excess;
+    const double way = below / (below - balanceAt(upper).excess);
+    const auto near = nearBy({lower.volts + way * (upper.volts - lower.volts), lower.step, way}, amps);
+    if (near && near->step == lower.step) {
+        return *near;
+    }
     double low = 0.0;
     double high = 1.0;
     Seat seat = lower;

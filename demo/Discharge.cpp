@@ -47,7 +47,8 @@ record::RunSamples discharge(const chemistry::Catalogue& catalogue, const design
             negative.portions.front().moles = negativeStart + moved;
             const state::Contents contents = state::filledWith(
                 catalogue, cell,
-                {liquid::solveSolution(catalogue, negative), liquid::solveSolution(catalogue, positive)});
+                {state::sharedLiquid(catalogue, liquid::solveSolution(catalogue, negative)),
+                 state::sharedLiquid(catalogue, liquid::solveSolution(catalogue, positive))});
             const cell::Polarisation curve(compiled, contents, electrode::Moment::Settled);
             amps = loadAmps(curve, plan.loadOhm, plan.extraOhm);
         }

@@ -179,6 +179,24 @@ const char* placeText(chemistry::Place place) {
     return "liquid";
 }
 
+void addFinite(Json& json, const char* key, double value) {
+    if (std::isfinite(value)) {
+        json[key] = value;
+    }
+}
+
+void addCondition(const Catalogue& catalogue, const chemistry::LiquidCondition& condition, Json& json) {
+    for (const auto& group : condition.together) {
+        Json any = Json::object();
+        for (const chemistry::Presence& presence : group) {
+            any[catalogue.species[presence.species].name] = presence.molPerM3 / 1000.0;
+        }
+        json["with"].push_back({{"any_mol_per_L", any}});
+    }
+    addFinite(json, "pH_from", condition.lowestPh);
+    addFinite(json, "pH_to", condition.highestPh);
+}
+
 Json rules(const Catalogue& catalogue) {
     Json list = Json::array();
     for (const auto& rule : catalogue.rules) {
@@ -192,22 +210,13 @@ Json rules(const Catalogue& catalogue) {
                      {"with", Json::array()},
                      {"reason", rule->reason},
                      {"remedy", rule->remedy}};
-        for (const auto& group : rule->together) {
-            Json any = Json::object();
-            for (const chemistry::Presence& presence : group) {
-                any[catalogue.species[presence.species].name] = presence.molPerM3 / 1000.0;
-            }
-            json["with"].push_back({{"any_mol_per_L", any}});
+        addCondition(catalogue, rule->liquid, json);
+        if (rule->beside) {
+            json["beside"] = {{"with", Json::array()}};
+            addCondition(catalogue, *rule->beside, json["beside"]);
         }
-        const auto limit = [&](const char* key, double value) {
-            if (std::isfinite(value)) {
-                json[key] = value;
-            }
-        };
-        limit("pH_from", rule->lowestPh);
-        limit("pH_to", rule->highestPh);
-        limit("above_V", rule->aboveVolts);
-        limit("below_V", rule->belowVolts);
+        addFinite(json, "above_V", rule->aboveVolts);
+        addFinite(json, "below_V", rule->belowVolts);
         list.push_back(json);
     }
     return list;

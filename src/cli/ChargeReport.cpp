@@ -83,6 +83,7 @@ Json chargeJson(const Catalogue& catalogue, const design::Cell& cell, const cell
                           {"highest_A", charging.best->amps}};
         if (charging.gassingVolts) {
             json["gassing_V"] = *charging.gassingVolts;
+            json["float_V"] = *charging.floatVolts;
         }
     } else {
         json["instead"] = detailJson(catalogue, charging.gentle);

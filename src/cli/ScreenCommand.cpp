@@ -93,9 +93,14 @@ Json screenShelf(const Catalogue& catalogue, const ScreenRequest& request) {
     options.top = static_cast<std::size_t>(request.top);
     options.threads = static_cast<int>(std::max(1U, std::thread::hardware_concurrency()));
     const auto result = shelf::screen(catalogue, *candidates, options);
-    Json json = {{"candidates", Json::array()}, {"tried", result->tried}};
-    for (const shelf::Screened& screened : result->best) {
-        json["candidates"].push_back(candidateJson(catalogue, *candidates, screened, ranking));
+    Json json = {{"candidates", Json::array()}, {"tried", result->tried}, {"possible", result->possible}};
+    for (const shelf::ScreenedPair& pair : result->best) {
+        Json row = candidateJson(catalogue, *candidates, pair.best, ranking);
+        row["other_liquids"] = Json::array();
+        for (const shelf::Screened& other : pair.others) {
+            row["other_liquids"].push_back(candidateJson(catalogue, *candidates, other, ranking));
+        }
+        json["candidates"].push_back(std::move(row));
     }
     return json;
 }

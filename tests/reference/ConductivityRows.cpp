@@ -22,7 +22,15 @@ const std::vector<Point> kPercent = {
     {"KI", 2, 1.42},        {"KI", 15, 11.0},        {"K2CO3", 2, 2.54},     {"K2CO3", 15, 15.2},
     {"MgSO4", 2, 1.33},     {"K2SO4", 2, 2.10},      {"NaNO3", 2, 2.04},     {"NaNO3", 15, 11.1},
     {"NaNO3", 25, 15.2},    {"NaC2H3O2", 2, 1.44},   {"NaC2H3O2", 15, 6.41}, {"MnSO4", 15, 4.37},
-    {"(NH4)2SO4", 2, 2.57}, {"(NH4)2SO4", 15, 14.7}, {"KH2PO4", 2, 1.10},
+    {"(NH4)2SO4", 2, 2.57}, {"(NH4)2SO4", 15, 14.7}, {"KH2PO4", 2, 1.10},    {"H3PO4", 15, 8.84},
+    {"H3PO4", 25, 14.6},
+};
+
+/// At 18 °C (acids) and 15 °C (potash) in the source, brought to 20 °C by its own coefficients.
+const std::vector<Point> kStrong = {
+    {"H2SO4", 55, 47.4}, {"H2SO4", 65, 30.4}, {"H2SO4", 78, 13.2}, {"H2SO4", 83, 10.6},
+    {"H2SO4", 87, 10.8}, {"H2SO4", 92, 11.7}, {"H3PO4", 35, 19.0}, {"H3PO4", 45, 21.4},
+    {"H3PO4", 65, 17.0}, {"H3PO4", 75, 12.6}, {"KOH", 37.8, 54.1}, {"KOH", 42, 48.2},
 };
 
 struct Equivalent {
@@ -52,6 +60,15 @@ std::vector<Row> conductivityRows() {
                        point.name);
         rows.push_back({"conductivity, S/m", fmt::format("{} {} % at 20 °C", point.name, point.percent),
                         "CRC Handbook, electrical conductivity", point.published,
+                        percentSolution(point.name, point.percent).conductivity, Margin::Relative, 0.05,
+                        point.whyMissed});
+    }
+    for (const Point& point : kStrong) {
+        requireHeldOut(substanceOf(point.name).conductivity->siemensPerMetreByMassFraction, point.percent,
+                       point.name);
+        rows.push_back({"conductivity of strong acids and potash, S/m",
+                        fmt::format("{} {} % at 20 °C", point.name, point.percent),
+                        "Kohlrausch & Holborn 1916, from memory", point.published,
                         percentSolution(point.name, point.percent).conductivity, Margin::Relative, 0.05,
                         point.whyMissed});
     }

@@ -39,7 +39,9 @@ using Molal = std::vector<std::pair<std::string, double>>;
 [[nodiscard]] std::vector<Row> solubilityRows();
 [[nodiscard]] std::vector<Row> potentialRows();
 [[nodiscard]] std::vector<Row> galvanicRows();
+[[nodiscard]] std::vector<Row> corrosionRows();
 [[nodiscard]] std::vector<Row> faradayRows();
+[[nodiscard]] std::vector<Row> membraneRows();
 [[nodiscard]] std::vector<Row> chargeRows();
 
 /// All of them, in that order.

@@ -6,18 +6,18 @@ namespace anodex::app {
 namespace {
 
 constexpr int kPauseMilliseconds = 300; // after the ranges, when the hand rests
-constexpr std::size_t kShown = 5;
 
 } // namespace
 
 AdviceWorker::AdviceWorker(QObject* parent) : QObject(parent), m_work(kPauseMilliseconds) {}
 
-void AdviceWorker::request(CatalogueHandle catalogue, const design::CellDesign& design, shelf::RankBy by) {
-    m_work.request([this, from = std::move(catalogue), design, by](const std::stop_token& stop,
-                                                                   const Aside::Tell& tell) {
+void AdviceWorker::request(CatalogueHandle catalogue, const design::CellDesign& design,
+                           const shelf::HelpOptions& options) {
+    m_work.request([this, from = std::move(catalogue), design, options](const std::stop_token& stop,
+                                                                        const Aside::Tell& tell) {
         std::optional<std::vector<shelf::Change>> changes;
         try {
-            changes = shelf::helpfulChanges(*from, design, by, kShown, stop);
+            changes = shelf::helpfulChanges(*from, design, options, stop);
         } catch (const base::Fault&) {
             changes.emplace(); // the design itself is beyond the model, which its own evaluation says
         }

@@ -13,7 +13,8 @@ public:
     explicit AdviceWorker(QObject* parent = nullptr);
 
     /// Replaces whatever is being sought.
-    void request(CatalogueHandle catalogue, const design::CellDesign& design, shelf::RankBy by);
+    void request(CatalogueHandle catalogue, const design::CellDesign& design,
+                 const shelf::HelpOptions& options);
 
 signals:
     void finished(const anodex::design::CellDesign& design,

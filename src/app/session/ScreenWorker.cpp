@@ -21,6 +21,7 @@ ScreenedCell plainCell(const shelf::Candidates& candidates, const shelf::Screene
             screened.openCircuitVolts,
             screened.maximumWatts,
             std::nullopt,
+            {},
             {}};
 }
 
@@ -38,12 +39,21 @@ ScreenedCell toldCell(const chemistry::Catalogue& catalogue, const shelf::Candid
     return told;
 }
 
+/// Two electrodes with what stands behind them.
+template <typename Make> ScreenedCell withOthers(const shelf::ScreenedPair& pair, const Make& make) {
+    ScreenedCell cell = make(pair.best);
+    for (const shelf::Screened& other : pair.others) {
+        cell.others.push_back(make(other));
+    }
+    return cell;
+}
+
 void screenAside(const chemistry::Catalogue& catalogue, const shelf::Shelf& shelf, shelf::RankBy by,
                  const std::stop_token& stop, const std::function<void(ScreenState)>& show) {
     const auto candidates = shelf::Candidates::create(catalogue, shelf);
     if (!candidates) {
         const std::string problem = wording::errorText(formats::toFileError(candidates.error()));
-        show({{}, 0, 0, true, QString::fromStdString(problem)});
+        show({{}, 0, 0, 0, true, QString::fromStdString(problem)});
         return;
     }
     shelf::ScreeningOptions options;
@@ -52,15 +62,21 @@ void screenAside(const chemistry::Catalogue& catalogue, const shelf::Shelf& shel
     // One core stays with the window.
     options.threads = static_cast<int>(std::max(2U, std::thread::hardware_concurrency()) - 1);
     auto last = std::chrono::steady_clock::now();
-    options.progress = [&](std::size_t tried, const std::vector<shelf::Screened>& best) {
+    options.progress = [&](std::size_t tried, const std::vector<shelf::ScreenedPair>& best) {
         const auto now = std::chrono::steady_clock::now();
         if (now - last < kBetweenAnswers || stop.stop_requested()) {
             return;
         }
         last = now;
-        ScreenState state{{}, tried, candidates->size(), false, {}};
-        for (const shelf::Screened& screened : best) {
-            state.best.push_back(plainCell(*candidates, screened));
+        ScreenState state{{},
+                          tried,
+                          candidates->size() <= options.whole ? candidates->size() : options.sampled,
+                          candidates->size(),
+                          false,
+                          {}};
+        for (const shelf::ScreenedPair& pair : best) {
+            state.best.push_back(
+                withOthers(pair, [&](const shelf::Screened& one) { return plainCell(*candidates, one); }));
         }
         show(std::move(state));
     };
@@ -68,9 +84,10 @@ void screenAside(const chemistry::Catalogue& catalogue, const shelf::Shelf& shel
     if (!result) {
         return;
     }
-    ScreenState state{{}, result->tried, result->tried, true, {}};
-    for (const shelf::Screened& screened : result->best) {
-        state.best.push_back(toldCell(catalogue, *candidates, screened, by));
+    ScreenState state{{}, result->tried, result->tried, result->possible, true, {}};
+    for (const shelf::ScreenedPair& pair : result->best) {
+        state.best.push_back(withOthers(
+            pair, [&](const shelf::Screened& one) { return toldCell(catalogue, *candidates, one, by); }));
     }
     show(std::move(state));
 }
@@ -88,7 +105,7 @@ void ScreenWorker::request(CatalogueHandle catalogue, const shelf::Shelf& shelf,
             try {
                 screenAside(*from, shelf, by, stop, show);
             } catch (const base::Fault& fault) {
-                show({{}, 0, 0, true, QString::fromStdString(wording::errorText(fault))});
+                show({{}, 0, 0, 0, true, QString::fromStdString(wording::errorText(fault))});
             }
         });
 }

@@ -16,12 +16,14 @@ struct ScreenedCell {
     double maximumWatts = 0.0;
     std::optional<findings::Finding> worst; ///< Arrives with the last answer.
     QString why;                            ///< Same.
+    std::vector<ScreenedCell> others;       ///< The same electrodes in other liquids, best first.
 };
 
 struct ScreenState {
     std::vector<ScreenedCell> best;
     std::size_t tried = 0;
-    std::size_t all = 0;
+    std::size_t all = 0;      ///< That are tried.
+    std::size_t possible = 0; ///< On this shelf.
     bool finished = false;
     QString problem; ///< In one line, when the shelf cannot be used.
 };

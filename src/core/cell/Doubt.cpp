@@ -71,7 +71,7 @@ World evaluateWorld(const Catalogue& catalogue, const Cell& cell, const Evaluati
     const double reading = compiled.reading * readingHalfWidth(catalogue, cell, nominal);
     world.openCircuit = curve.openCircuitVolts() + reading + surfaceDoubt(compiled, nominal);
     world.shortCircuit = curve.shortCircuitAmps();
-    world.watts = curve.maximumPower(world.shortCircuit).watts;
+    world.watts = SampledCurve(curve, world.shortCircuit, SampledCurve::kToFindPower).maximumPower().watts;
     const auto equilibrium = [&](Side side) {
         return electrode::nernstVolts(compiled.electrode(side).reactions[nominal.side(side).couple.reaction],
                                       contents.atFace(side));

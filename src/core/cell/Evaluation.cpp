@@ -128,6 +128,30 @@ std::optional<double> otherFilmState(const CompiledCell& compiled, const state::
     return other;
 }
 
+/// Cathodic current at rest on surfaces that only the collector has.
+double takenByCollector(const Catalogue& catalogue, const design::Electrode& electrode,
+                        const std::vector<Partial>& partials) {
+    if (!electrode.collector) {
+        return 0.0;
+    }
+    const auto hasSurface = [&](std::size_t material, chemistry::SpeciesIndex phase) {
+        const auto& surfaces = catalogue.materials[material].surfaces;
+        return std::any_of(surfaces.begin(), surfaces.end(),
+                           [&](const chemistry::SurfacePart& part) { return part.phase == phase; });
+    };
+    double amps = 0.0;
+    for (const Partial& partial : partials) {
+        const chemistry::SpeciesIndex phase = partial.route.phase;
+        const bool mixedIn =
+            std::any_of(electrode.additives.begin(), electrode.additives.end(),
+                        [&](const auto& additive) { return hasSurface(additive.material, phase); });
+        if (hasSurface(*electrode.collector, phase) && !hasSurface(electrode.material, phase) && !mixedIn) {
+            amps += std::max(-partial.amps, 0.0);
+        }
+    }
+    return amps;
+}
+
 SideResult sideResult(const CompiledCell& compiled, const state::Contents& contents, Side which,
                       const FacedElectrode& model, const Seat& atPower) {
     const Catalogue& catalogue = compiled.catalogue;
@@ -150,13 +174,14 @@ SideResult sideResult(const CompiledCell& compiled, const state::Contents& conte
     listCompeting(model, rest, side);
     for (const CompetingReaction& entry : side.competing) {
         const chemistry::Reaction& reaction = catalogue.reactions[entry.reaction];
-        if (entry.amps > 0.0 && consumesSolid(catalogue, reaction)) {
+        if (entry.amps > 0.0 && !reaction.fades && consumesSolid(catalogue, reaction)) {
             side.corrosionAmps += entry.amps;
         }
         if (entry.amps < 0.0 && makesHydrogen(catalogue, reaction)) {
             side.hydrogenAmps -= entry.amps;
         }
     }
+    side.collectorAmps = takenByCollector(catalogue, compiled.cell.electrode(which), model.partialsAt(rest));
     markAbsent(compiled.at(which, contents), side);
     return side;
 }
@@ -194,17 +219,19 @@ Evaluation evaluate(const CompiledCell& compiled, std::shared_ptr<const state::C
     const state::Contents& contents = *shared;
     const Catalogue& catalogue = compiled.catalogue;
     const Cell& cell = compiled.cell;
-    const Polarisation first(compiled, contents, Moment::First);
     const Polarisation settled(compiled, contents, Moment::Settled);
+    const Polarisation first = settled.atFirst(contents);
     Evaluation evaluation;
     evaluation.contents = std::move(shared);
     evaluation.openCircuitVolts = first.openCircuitVolts();
     evaluation.junctionVolts = first.junctionVolts();
     evaluation.resistance = resistanceBudget(compiled, contents);
     evaluation.first.shortCircuitAmps = first.shortCircuitAmps();
-    evaluation.first.maximumPower = first.maximumPower(evaluation.first.shortCircuitAmps);
+    const SampledCurve sampled(first, evaluation.first.shortCircuitAmps);
+    evaluation.first.maximumPower = sampled.maximumPower();
     evaluation.settled.shortCircuitAmps = settled.shortCircuitAmps();
-    evaluation.settled.maximumPower = settled.maximumPower(evaluation.settled.shortCircuitAmps);
+    evaluation.settled.maximumPower =
+        SampledCurve(settled, evaluation.settled.shortCircuitAmps, SampledCurve::kToFindPower).maximumPower();
     for (const Side side : {Side::Negative, Side::Positive}) {
         const Seat atPower = settled.seatAt(side, evaluation.settled.maximumPower.amps);
         SideResult& result = evaluation.sides[static_cast<std::size_t>(side)];
@@ -232,9 +259,7 @@ Evaluation evaluate(const CompiledCell& compiled, std::shared_ptr<const state::C
     evaluation.heatAtPowerWatts = heatWatts(catalogue, settled, evaluation.settled.maximumPower.amps);
     const double hydrogenAmps = evaluation.sides[0].hydrogenAmps + evaluation.sides[1].hydrogenAmps;
     evaluation.hydrogenM3PerSecond = hydrogenAmps / (2.0 * base::kFaraday) * kGasM3PerMole;
-    if (options.curvePoints >= 2) {
-        evaluation.curve = first.curve(evaluation.first.shortCircuitAmps, options.curvePoints);
-    }
+    evaluation.curve = sampled.points(options.curvePoints);
     requireFinite(evaluation);
     return evaluation;
 }

@@ -5,8 +5,8 @@
 #pragma once
 #include "core/base/Interval.h"
 #include "core/cell/Capacity.h"
-#include "core/cell/Polarisation.h"
 #include "core/cell/Resistance.h"
+#include "core/cell/SampledCurve.h"
 #include "core/design/Cell.h"
 #include <array>
 #include <memory>
@@ -37,6 +37,7 @@ struct SideResult {
     std::vector<CompetingReaction> competing; ///< Most current first.
     double corrosionAmps = 0.0;               ///< Anodic partial current of its own solid at rest.
     double hydrogenAmps = 0.0;                ///< Hydrogen's share at rest.
+    double collectorAmps = 0.0; ///< What its collector's surface takes of that corrosion at rest.
 };
 
 struct MomentResult {

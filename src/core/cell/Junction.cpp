@@ -1,7 +1,7 @@
 #include "core/cell/Junction.h"
 
 #include "core/base/Constants.h"
-#include "core/base/RootFinding.h"
+#include "core/cell/Membrane.h"
 
 #include <algorithm>
 #include <cmath>
@@ -10,19 +10,7 @@ namespace anodex::cell {
 namespace {
 
 using chemistry::Catalogue;
-using Concentrations = std::vector<double>; // mol/m³ by species
-
 constexpr double kConductivityPerKelvin = 0.02; // of most salts in water (from memory)
-
-Concentrations concentrationsOf(const Catalogue& catalogue, const liquid::Solution& solution) {
-    Concentrations values(catalogue.species.size(), 0.0);
-    for (std::size_t s = 0; s < values.size(); ++s) {
-        if (catalogue.species[s].formula.charge != 0) {
-            values[s] = solution.concentration(s);
-        }
-    }
-    return values;
-}
 
 /// Slows the ions to what the liquid conducts: those that walk in pairs carry nothing.
 Concentrations slowed(const Catalogue& catalogue, Concentrations ions, double siemensPerMetreAt25) {
@@ -65,27 +53,6 @@ double henderson(const Catalogue& catalogue, const Concentrations& left, const C
     return -numerator / difference * std::log(sumRight / sumLeft);
 }
 
-/// Potential inside a charged membrane over that of the liquid beside it, in RT/F, where the ions outweigh
-/// its fixed charge: Σ z c e^(-z φ) + X = 0, falling in φ.
-double donnan(const Catalogue& catalogue, const Concentrations& outside, double fixedCharge) {
-    base::RootOptions options;
-    options.lowest = -60.0;
-    options.highest = 60.0;
-    options.tolerance = 1e-12;
-    return base::rootOfRising(
-        [&](double potential) {
-            double excess = -fixedCharge;
-            for (std::size_t s = 0; s < outside.size(); ++s) {
-                const double z = catalogue.species[s].formula.charge;
-                if (outside[s] > 0.0) {
-                    excess -= z * outside[s] * std::exp(std::clamp(-z * potential, -600.0, 600.0));
-                }
-            }
-            return excess;
-        },
-        0.0, options);
-}
-
 /// Teorell, Meyer and Sievers: a Donnan step on either face and diffusion between them.
 double acrossMembrane(const Catalogue& catalogue, const Concentrations& left, const Concentrations& right,
                       double fixedCharge) {
@@ -93,12 +60,12 @@ double acrossMembrane(const Catalogue& catalogue, const Concentrations& left, co
         Concentrations values = outside;
         for (std::size_t s = 0; s < values.size(); ++s) {
             const double z = catalogue.species[s].formula.charge;
-            values[s] *= std::exp(std::clamp(-z * potential, -600.0, 600.0));
+            values[s] *= partition(z, potential);
         }
         return values;
     };
-    const double atLeft = donnan(catalogue, left, fixedCharge);
-    const double atRight = donnan(catalogue, right, fixedCharge);
+    const double atLeft = donnanPotential(catalogue, left, fixedCharge);
+    const double atRight = donnanPotential(catalogue, right, fixedCharge);
     return atLeft + henderson(catalogue, inside(left, atLeft), inside(right, atRight)) - atRight;
 }
 
@@ -114,7 +81,7 @@ double junctionVolts(const CompiledCell& compiled, const state::Contents& conten
     const double thermal = base::kGasConstant * temperature / base::kFaraday;
     const double warmth = 1.0 + kConductivityPerKelvin * (temperature - base::kStandardTemperature);
     const auto carriers = [&](const liquid::Solution& solution) {
-        return slowed(catalogue, concentrationsOf(catalogue, solution), solution.freeConductivity / warmth);
+        return slowed(catalogue, ionsOf(catalogue, solution), solution.freeConductivity / warmth);
     };
     const Concentrations left = carriers(contents.solutions[0]);
     const Concentrations right = carriers(contents.solutions[1]);
@@ -123,9 +90,8 @@ double junctionVolts(const CompiledCell& compiled, const state::Contents& conten
     }
     const chemistry::SeparatorMaterial& separator = catalogue.separators[cell.barrier->separator];
     if (separator.fixedCharge != 0.0) {
-        return thermal * acrossMembrane(catalogue, concentrationsOf(catalogue, contents.solutions[0]),
-                                        concentrationsOf(catalogue, contents.solutions[1]),
-                                        separator.fixedCharge);
+        return thermal * acrossMembrane(catalogue, ionsOf(catalogue, contents.solutions[0]),
+                                        ionsOf(catalogue, contents.solutions[1]), separator.fixedCharge);
     }
     if (separator.bridge) {
         Concentrations middle(catalogue.species.size(), 0.0);

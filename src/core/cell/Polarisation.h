@@ -6,23 +6,10 @@
 #pragma once
 #include "core/cell/CompiledCell.h"
 #include "core/electrode/FacedElectrode.h"
-#include <map>
-#include <vector>
 
 namespace anodex::cell {
 
 inline constexpr double kMeterOhm = 0.05; ///< Meter and leads at short circuit, unless given.
-
-struct CurvePoint {
-    double amps = 0.0;
-    double volts = 0.0;
-    bool operator==(const CurvePoint&) const = default;
-};
-
-struct PowerPoint {
-    double watts = 0.0;
-    double amps = 0.0;
-};
 
 /// Refers to the cell and the contents it is made from, which have to live longer.
 class Polarisation {
@@ -32,16 +19,19 @@ public:
     Polarisation(const CompiledCell&, state::Contents&&, electrode::Moment) = delete;
     Polarisation(CompiledCell&&, state::Contents&&, electrode::Moment) = delete;
 
-    [[nodiscard]] double voltsAt(double amps) const;
+    /// Of a settled curve: the same cell just after a load came on.
+    [[nodiscard]] Polarisation atFirst(const state::Contents& contents) const;
+
+    /// V and V/A; the slope, never above 0, has no end where nothing answers a current.
+    [[nodiscard]] base::Sloped at(double amps) const;
+    /// The same from where both electrodes sit.
+    [[nodiscard]] base::Sloped between(const electrode::Seat& negative, const electrode::Seat& positive,
+                                       double amps) const;
+    [[nodiscard]] double voltsAt(double amps) const { return at(amps).value; }
     [[nodiscard]] double openCircuitVolts() const { return m_openCircuit; }
     [[nodiscard]] double shortCircuitAmps(double meterOhm = kMeterOhm) const;
     /// At the terminals with a load resistor across them.
     [[nodiscard]] double voltsThrough(double loadOhm) const { return shortCircuitAmps(loadOhm) * loadOhm; }
-    /// Largest V·I between rest and short circuit; never negative.
-    [[nodiscard]] PowerPoint maximumPower(double shortCircuitAmps) const;
-    /// Between rest and short circuit, within 0.1 mV.
-    [[nodiscard]] std::vector<CurvePoint> curve(double shortCircuitAmps, int points) const;
-
     [[nodiscard]] const electrode::FacedElectrode& electrode(design::Side side) const {
         return side == design::Side::Negative ? m_negative : m_positive;
     }
@@ -58,15 +48,15 @@ public:
     [[nodiscard]] double ohm() const { return m_ohm; }
 
 private:
-    Polarisation(const CompiledCell& compiled, const state::Contents& contents, electrode::Moment moment,
-                 electrode::FacedElectrode negative, electrode::FacedElectrode positive);
+    /// Settled.
+    Polarisation(const CompiledCell& compiled, const state::Contents& contents);
+    Polarisation(const Polarisation& settled, electrode::FacedElectrode negative,
+                 electrode::FacedElectrode positive);
 
-    [[nodiscard]] std::map<double, double> knotsBetween(double from, double to) const;
-
-    electrode::Seat m_restNegative;
-    electrode::Seat m_restPositive;
     electrode::FacedElectrode m_negative;
     electrode::FacedElectrode m_positive;
+    electrode::Seat m_restNegative;
+    electrode::Seat m_restPositive;
     double m_junction = 0.0;
     double m_offset = 0.0; ///< What a measured open circuit differs from the computed one.
     double m_ohm = 0.0;

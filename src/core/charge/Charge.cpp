@@ -138,8 +138,9 @@ void findFastest(const Charger& charger, const Sweep& sweep, const ChargeCaps& c
     }
 }
 
+/// No supply that says nothing of its voltage gives more than a hobbyist's does.
 double askedAmps(const design::ChargeDesign& design, const Charger& charger) {
-    const double most = design.volts ? charger.ampsAt(*design.volts) : *design.amps;
+    const double most = charger.ampsAt(design.volts.value_or(kHighestSupplyVolts));
     return design.amps ? std::min(*design.amps, most) : most;
 }
 
@@ -196,6 +197,7 @@ Charging chargingOf(const Catalogue& catalogue, const Cell& cell, const Evaluati
         if (full != nullptr) {
             const double coulombs = evaluation.capacity.expectedCoulombs;
             charging.gassingVolts = full->voltsAt(coulombs / (kGassingHours * kHour));
+            charging.floatVolts = full->voltsAt(coulombs / (kFloatHours * kHour));
             if (charging.least->volts < *charging.gassingVolts) {
                 caps.volts = *charging.gassingVolts;
             }
@@ -203,10 +205,11 @@ Charging chargingOf(const Catalogue& catalogue, const Cell& cell, const Evaluati
         }
         findFastest(taking, sweep, caps, charging);
     }
-    const double usual = charging.possible ? std::clamp(taking.ampsAt(charging.floorVolts + kGentleVolts),
-                                                        std::min(charging.least->amps, charging.best->amps),
-                                                        charging.best->amps)
-                                           : kUsualDensity * taking.area();
+    const double usual =
+        charging.possible
+            ? std::clamp(taking.ampsAt(charging.floorVolts + kGentleVolts),
+                         std::min(charging.least->amps, charging.best->amps), charging.best->amps)
+            : std::min(kUsualDensity * taking.area(), taking.ampsAt(kHighestSupplyVolts));
     charging.gentle = detailAt(catalogue, taking, full, usual);
     if (cell.charge) {
         charging.asked = detailAt(catalogue, taking, full, askedAmps(*cell.charge, taking));

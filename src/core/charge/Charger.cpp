@@ -45,17 +45,22 @@ double Charger::ampsAt(double volts) const {
     options.highest = kHighestChargeDensity * m_area;
     options.step = kLowestChargeDensity * m_area;
     options.tolerance = 1e-9 * m_area;
-    return base::rootOfRising([&](double amps) { return voltsAt(amps) - volts; }, 0.0, options);
+    return base::rootOfRisingBySlope(
+        [&](double amps) {
+            const base::Sloped here = m_curve.at(-m_sign * amps);
+            return base::Sloped{m_sign * here.value - volts, -here.slope};
+        },
+        0.0, options);
 }
 
 Branch Charger::branchOf(Side side) const {
     return (side == Side::Positive) == (m_sign > 0.0) ? Branch::Anodic : Branch::Cathodic;
 }
 
-std::vector<ChargeReaction> Charger::reactionsAt(Side side, double chargeAmps) const {
+std::vector<ChargeReaction> Charger::reactionsAt(Side side, const electrode::Seat& seat) const {
     const double direction = branchOf(side) == Branch::Anodic ? 1.0 : -1.0;
     std::vector<ChargeReaction> reactions;
-    for (const auto& [route, current] : partialsAt(side, chargeAmps)) {
+    for (const auto& [route, current] : m_curve.electrode(side).partialsAt(seat)) {
         const double amps = direction * current;
         const std::size_t reaction = route.reaction;
         const auto same =
@@ -75,12 +80,14 @@ std::vector<ChargeReaction> Charger::reactionsAt(Side side, double chargeAmps) c
 }
 
 ChargePoint Charger::pointAt(double amps) const {
-    ChargePoint point{amps, voltsAt(amps), {}, {}, 0.0, 0.0};
+    const std::array<electrode::Seat, 2> seats{seatAt(Side::Negative, amps), seatAt(Side::Positive, amps)};
+    ChargePoint point{amps, m_sign * m_curve.between(seats[0], seats[1], -m_sign * amps).value, {}, {}, 0.0,
+                      0.0};
     std::array<Kept, 2> kept;
     for (const Side side : {Side::Negative, Side::Positive}) {
         const auto index = static_cast<std::size_t>(side);
-        point.potentialVolts[index] = potentialAt(side, amps);
-        kept[index] = keptAt(side, amps);
+        point.potentialVolts[index] = seats[index].volts;
+        kept[index] = keptAt(side, amps, seats[index]);
         point.storedShare[index] = kept[index].share;
     }
     const bool any = std::max(kept[0].stored, kept[1].stored) >= kWorthCharging;
@@ -127,9 +134,9 @@ std::vector<ChargePoint> Charger::sweep() const {
     return points;
 }
 
-Charger::Kept Charger::keptAt(Side side, double amps) const {
+Charger::Kept Charger::keptAt(Side side, double amps, const electrode::Seat& seat) const {
     Kept kept;
-    for (const ChargeReaction& reaction : reactionsAt(side, amps)) {
+    for (const ChargeReaction& reaction : reactionsAt(side, seat)) {
         if (reaction.fate == Fate::Lost || amps <= 0.0) {
             continue;
         }
@@ -153,7 +160,7 @@ bool Charger::isFull(Side side) const {
     constexpr double kTried[] = {0.1, 3.0, 100.0}; // A/m²
     return std::none_of(std::begin(kTried), std::end(kTried), [&](double density) {
         const double amps = density * m_area;
-        return keptAt(side, amps).stored >= kWorthCharging;
+        return keptAt(side, amps, seatAt(side, amps)).stored >= kWorthCharging;
     });
 }
 

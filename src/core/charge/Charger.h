@@ -42,10 +42,12 @@ public:
         return m_curve.potentialAt(side, -m_sign * amps);
     }
     [[nodiscard]] std::vector<electrode::Partial> partialsAt(design::Side side, double amps) const {
-        return m_curve.electrode(side).partialsAt(m_curve.seatAt(side, -m_sign * amps));
+        return m_curve.electrode(side).partialsAt(seatAt(side, amps));
     }
 
-    [[nodiscard]] std::vector<ChargeReaction> reactionsAt(design::Side side, double amps) const;
+    [[nodiscard]] std::vector<ChargeReaction> reactionsAt(design::Side side, double amps) const {
+        return reactionsAt(side, seatAt(side, amps));
+    }
     [[nodiscard]] ChargePoint pointAt(double amps) const;
     [[nodiscard]] ChargeLimit limitAt(const ChargePoint& point, double bestEfficiency,
                                       const ChargeCaps& caps) const;
@@ -60,7 +62,12 @@ private:
     };
 
     [[nodiscard]] chemistry::Branch branchOf(design::Side side) const;
-    [[nodiscard]] Kept keptAt(design::Side side, double amps) const;
+    [[nodiscard]] electrode::Seat seatAt(design::Side side, double amps) const {
+        return m_curve.seatAt(side, -m_sign * amps);
+    }
+    [[nodiscard]] std::vector<ChargeReaction> reactionsAt(design::Side side,
+                                                          const electrode::Seat& seat) const;
+    [[nodiscard]] Kept keptAt(design::Side side, double amps, const electrode::Seat& seat) const;
     [[nodiscard]] bool isFull(design::Side side) const;
     [[nodiscard]] bool holdsItsSolid(design::Side side) const;
     [[nodiscard]] double platingShare(const ChargePoint& point) const;

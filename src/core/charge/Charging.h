@@ -11,8 +11,10 @@
 
 namespace anodex::charge {
 
-inline constexpr double kGentleVolts = 0.1;    ///< Above the floor: the gentle charge of common practice.
-inline constexpr double kGassingHours = 200.0; ///< A full cell gases when its capacity would last so long.
+inline constexpr double kGentleVolts = 0.1; ///< Above the floor: the gentle charge of common practice.
+inline constexpr double kHighestSupplyVolts = 30.0; ///< Of a hobbyist's supply (common practice, no source).
+inline constexpr double kGassingHours = 200.0; ///< A full cell gases when its capacity would last so long …
+inline constexpr double kFloatHours = 2000.0;  ///< … and keeps full (common practice, no source).
 
 enum class ChargeState { AsBuilt, HalfUsed };
 enum class ChargeLimit { None, SideReactions, Gassing, Plating, Missing, Resistance };
@@ -51,6 +53,7 @@ struct Charging {
     std::optional<ChargePoint> least; ///< The slowest charge that still stores well.
     std::array<double, 2> restPotentialVolts{}; ///< By Side, against SHE.
     std::optional<double> gassingVolts;         ///< Of the full cell, where the state is HalfUsed.
+    std::optional<double> floatVolts;           ///< That keep it full, the same.
     ChargeDetail gentle; ///< kGentleVolts above the floor; where impossible, what would happen there.
     std::optional<ChargePoint> best; ///< The fastest charge that still stores well.
     ChargeLimit bestLimit = ChargeLimit::None;

@@ -21,7 +21,7 @@ namespace anodex::chemistry {
 
 /// Pitzer's binary parameters for one cation and one anion (25 °C, molal). The third coefficient is
 /// C = third + thirdFading · exp(-fadingRate · √I), after Archer; published C_φ is 2 √|z+ z-| · C.
-struct PitzerPair {
+struct PitzerParameters {
     double beta0 = 0.0;
     double beta1 = 0.0;
     double beta2 = 0.0;
@@ -29,6 +29,10 @@ struct PitzerPair {
     double thirdFading = 0.0;
     double fadingRate = 1.0;
     double highestMolality = 0.0; ///< Of the salt in the published fit.
+};
+
+struct PitzerPair {
+    PitzerParameters parameters;
     std::vector<std::string> sources;
 };
 

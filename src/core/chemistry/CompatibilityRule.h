@@ -1,7 +1,8 @@
 // src/core/chemistry/CompatibilityRule.h - what eats what, and what must not meet: rules as data.
 //
 // A rule speaks of a material (by class) in a place, in a liquid that holds what it names, within a range of
-// pH and of the potential the electrode rests at. Every condition that a rule states has to hold.
+// pH and of the potential the electrode rests at. Every condition that a rule states has to hold. A rule with `beside`
+// speaks of two liquids of one cell that meet, through whatever parts them.
 // Units      mol/m³, V against SHE.
 #pragma once
 #include "core/chemistry/Species.h"
@@ -28,6 +29,12 @@ struct Presence {
     double molPerM3 = 0.0;
 };
 
+struct LiquidCondition {
+    double lowestPh = -std::numeric_limits<double>::infinity();
+    double highestPh = std::numeric_limits<double>::infinity();
+    std::vector<std::vector<Presence>> together; ///< Of each group at least one is present.
+};
+
 struct CompatibilityRule {
     std::string id; ///< The finding's stable code.
     std::string title;
@@ -37,9 +44,8 @@ struct CompatibilityRule {
     Place place = Place::Liquid;
     Role role = Role::Either;
     std::vector<std::string> classes; ///< Its id, one of its classes, or a solid it holds. Empty: any.
-    double lowestPh = -std::numeric_limits<double>::infinity();
-    double highestPh = std::numeric_limits<double>::infinity();
-    std::vector<std::vector<Presence>> together; ///< Of each group at least one is present.
+    LiquidCondition liquid;
+    std::optional<LiquidCondition> beside; ///< What the other liquid is.
     double aboveVolts = -std::numeric_limits<double>::infinity();
     double belowVolts = std::numeric_limits<double>::infinity();
     ChargeUse use = ChargeUse::Either;

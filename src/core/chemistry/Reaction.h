@@ -88,7 +88,8 @@ struct Reaction {
     double standardVoltsPerKelvin = 0.0; ///< From its enthalpy, where the species' are known.
     double thermoneutralVolts = 0.0;     ///< -ΔH / nF: what it is worth if all its enthalpy were work.
     double rateDeterminingRepeats = 1.0; ///< The stoichiometric number of the law 1/ba + 1/bc.
-    double supplyElectrons = 0.0;        ///< Electrons per molecule in the supply limit; 0: same as n.
+    bool fades = false; ///< Its oxidation stops once the surface is covered: no loss of what is stored.
+    double supplyElectrons = 0.0; ///< Electrons per molecule in the supply limit; 0: same as n.
     std::vector<Trace> traces;
     std::vector<SurfaceKinetics> kinetics;
     std::string knownConflict; ///< Why E0 and the energies of formation disagree; empty when they do not.

@@ -24,6 +24,7 @@ struct Hydrate {
 struct ConductivityTable {
     SpeciesIndex cation = 0;
     SpeciesIndex anion = 0;
+    double equivalentsPerMole = 0.0; ///< Of the substance; 0: as many as it dissolves to.
     base::Table siemensPerMetreByMassFraction;
     double temperatureKelvin = 293.15;
     double perKelvin = 0.02; ///< Relative rise per kelvin about that temperature.

@@ -97,7 +97,9 @@ Flows ElectrodeModel::flowsAt(double volts) const {
             sum.hydroxide.value -= running.solidHydroxidePerAmp * (route.value - running.solubleAmps);
             sum.hydroxide.slope -= running.solidHydroxidePerAmp * route.slope;
         }
-        sum.gas += (anodic ? running.gasAnodic : -running.gasCathodic) * route.value;
+        const double gas = anodic ? running.gasAnodic : -running.gasCathodic;
+        sum.gas.value += gas * route.value;
+        sum.gas.slope += gas * route.slope;
     }
     return sum;
 }

@@ -13,7 +13,7 @@ namespace anodex::electrode {
 struct Flows {
     base::Sloped amps;
     base::Sloped hydroxide;
-    double gas = 0.0; ///< That rises from it.
+    base::Sloped gas; ///< That rises from it, A of its making.
 };
 
 class ElectrodeModel {

@@ -53,24 +53,28 @@ FacedElectrode::Balance FacedElectrode::balanceAt(const Seat& seat) const {
     double drive = lower.drive;
     double drivePerShare = 0.0;
     double hydroxidePerShare = 0.0;
+    double gasPerShare = 0.0;
     if (seat.share > 0.0) {
         const Point& upper = point(seat.step + 1);
         const Flows high = upper.model.flowsAt(seat.volts);
         const auto mixed = [&](double a, double b) { return a + seat.share * (b - a); };
-        flows = {{mixed(low.amps.value, high.amps.value), mixed(low.amps.slope, high.amps.slope)},
-                 {mixed(low.hydroxide.value, high.hydroxide.value),
-                  mixed(low.hydroxide.slope, high.hydroxide.slope)},
-                 mixed(low.gas, high.gas)};
+        const auto both = [&](const base::Sloped& a, const base::Sloped& b) {
+            return base::Sloped{mixed(a.value, b.value), mixed(a.slope, b.slope)};
+        };
+        flows = {both(low.amps, high.amps), both(low.hydroxide, high.hydroxide), both(low.gas, high.gas)};
         drive = mixed(lower.drive, upper.drive);
         drivePerShare = upper.drive - lower.drive;
+        gasPerShare = high.gas.value - low.gas.value;
         balance.ampsPerShare = high.amps.value - low.amps.value;
         hydroxidePerShare = high.hydroxide.value - low.hydroxide.value;
     }
-    const double perDrive = m_ampsPerDrive + m_ampsPerDriveAndGas * std::sqrt(flows.gas);
+    const double stirring = m_ampsPerDriveAndGas * std::sqrt(flows.gas.value);
+    const double perGas = flows.gas.value > 0.0 ? 0.5 * stirring * drive / flows.gas.value : 0.0;
+    const double perDrive = m_ampsPerDrive + stirring;
     balance.amps = withDoubleLayer(flows.amps, seat.volts);
     balance.excess = perDrive * drive - flows.hydroxide.value + m_hydroxideOffset;
-    balance.excessPerVolt = -flows.hydroxide.slope;
-    balance.excessPerShare = perDrive * drivePerShare - hydroxidePerShare;
+    balance.excessPerVolt = perGas * flows.gas.slope - flows.hydroxide.slope;
+    balance.excessPerShare = perGas * gasPerShare + perDrive * drivePerShare - hydroxidePerShare;
     return balance;
 }
 
@@ -95,7 +99,11 @@ Seat FacedElectrode::atFace(int step, double share, double amps, double toleranc
     const bool exact = amps == 0.0 && tolerance == kVoltsTolerance;
     m_last.volts =
         exact ? restWhere(current, m_last.volts) : potentialWhere(current, amps, m_last.volts, tolerance);
-    return {m_last.volts, step, share}; // along a curve the next answer lies near the last
+    return {m_last.volts, step, share, 1.0 / current(m_last.volts).slope};
+}
+
+Seat FacedElectrode::heldSeatAt(double amps) const {
+    return atFace(m_before.step, m_before.share, amps, kRoughVolts);
 }
 
 Seat FacedElectrode::seatAt(double amps) const {
@@ -108,8 +116,18 @@ Seat FacedElectrode::seatAt(double amps) const {
             return seat;
         }
     }
-    const auto near = nearBy(atFace(m_last.step, m_last.share, amps, kRoughVolts), amps);
+    // Along a curve the next answer lies near the last, on its tangent.
+    Seat ahead = m_last;
+    ahead.volts += m_last.voltsPerAmp * (amps - m_lastAmps);
+    std::optional<Seat> near;
+    if (std::abs(ahead.volts - m_last.volts) < kLongestStride) {
+        near = nearBy(ahead, amps);
+    }
+    if (!near) {
+        near = nearBy(atFace(m_last.step, m_last.share, amps, kRoughVolts), amps);
+    }
     m_last = near ? *near : searched(amps);
+    m_lastAmps = amps;
     return m_last;
 }
 
@@ -134,6 +152,7 @@ std::optional<Seat> FacedElectrode::nearBy(Seat seat, double amps) const {
         if (wanted >= 0.0 && wanted <= 1.0) {
             seat.share = wanted;
             if (std::abs(volts) <= kLastStride && std::abs(share) <= kLastShare) {
+                seat.voltsPerAmp = std::max(balance.excessPerShare / determinant, 0.0);
                 return seat;
             }
             continue;
@@ -175,13 +194,18 @@ Seat FacedElectrode::searched(double amps) const {
     if (near && near->step == lower.step) {
         return *near;
     }
-    double low = 0.0;
-    double high = 1.0;
-    Seat seat = lower;
-    while (high - low > kShareTolerance) {
-        seat = atFace(lower.step, 0.5 * (low + high), amps, kVoltsTolerance);
-        (balanceAt(seat).excess < 0.0 ? low : high) = seat.share;
-    }
+    base::RootOptions within;
+    within.lowest = 0.0;
+    within.highest = 1.0;
+    within.tolerance = kShareTolerance;
+    const double share = base::rootOfRising(
+        [&](double tried) { return balanceAt(atFace(lower.step, tried, amps, kVoltsTolerance)).excess; }, way,
+        within);
+    Seat seat = atFace(lower.step, share, amps, kVoltsTolerance);
+    const Balance balance = balanceAt(seat);
+    const double determinant =
+        balance.amps.slope * balance.excessPerShare - balance.ampsPerShare * balance.excessPerVolt;
+    seat.voltsPerAmp = std::max(balance.excessPerShare / determinant, 0.0);
     return seat;
 }
 

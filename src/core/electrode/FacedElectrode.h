@@ -18,8 +18,9 @@ namespace anodex::electrode {
 /// Where an electrode sits and what its face is like.
 struct Seat {
     double volts = 0.0;
-    int step = 0;       ///< The lower of the two acidities that the face lies between …
-    double share = 0.0; ///< … and how far it is on the way to the next.
+    int step = 0;             ///< The lower of the two acidities that the face lies between …
+    double share = 0.0;       ///< … and how far it is on the way to the next.
+    double voltsPerAmp = 0.0; ///< The face goes along; endless where nothing answers. >= 0.
 };
 
 /// One route at a seat.
@@ -37,6 +38,8 @@ public:
     /// While it passes `amps` (anodic positive).
     [[nodiscard]] Seat seatAt(double amps) const;
     [[nodiscard]] double potentialAt(double amps) const { return seatAt(amps).volts; }
+    /// The same with a face that stays what it was before: where a search may begin.
+    [[nodiscard]] Seat heldSeatAt(double amps) const;
     /// All its routes there, in the same order everywhere.
     [[nodiscard]] std::vector<Partial> partialsAt(const Seat& seat) const;
     /// pH at the face.
@@ -80,6 +83,7 @@ private:
     double m_residual = 0.0; ///< Net current of the routes at rest, taken as already balanced.
     mutable std::map<int, Point> m_points;
     mutable Seat m_last;
+    mutable double m_lastAmps = 0.0;
 };
 
 } // namespace anodex::electrode

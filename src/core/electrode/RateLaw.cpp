@@ -4,9 +4,13 @@
 #include <cmath>
 
 namespace anodex::electrode {
+namespace {
+
+constexpr double kLargestExponent = 230.0; // e^230 still leaves room for products
+
+} // namespace
 
 base::Sloped RateLaw::at(double volts) const {
-    constexpr double kLargestExponent = 230.0; // e^230 still leaves room for products
     const double over = volts - equilibriumVolts;
     if (over > 0.0) {
         if (anodicLimit <= 0.0 || cathodicOnly) {
@@ -17,8 +21,12 @@ base::Sloped RateLaw::at(double volts) const {
     }
     const double anodicExponent = lnExchange + anodicPerVolt * over;
     const double cathodicExponent = lnExchange - cathodicPerVolt * over;
-    const double anodic = std::exp(std::min(anodicExponent, kLargestExponent));
-    const double cathodic = std::exp(std::min(cathodicExponent, kLargestExponent));
+    const auto rate = [](double exponent, double other) {
+        constexpr double kDrowned = 40.0; // below the last digit of the other branch
+        return exponent < other - kDrowned ? 0.0 : std::exp(std::min(exponent, kLargestExponent));
+    };
+    const double anodic = rate(anodicExponent, cathodicExponent);
+    const double cathodic = rate(cathodicExponent, anodicExponent);
     const double anodicSlope = anodicExponent < kLargestExponent ? anodicPerVolt * anodic : 0.0;
     const double cathodicSlope = cathodicExponent < kLargestExponent ? cathodicPerVolt * cathodic : 0.0;
     // A side without reactant carries no current, so it crowds nothing either.

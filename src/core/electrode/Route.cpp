@@ -97,7 +97,8 @@ Route RouteBuilder::build(const RouteParameters& parameters) const {
     route.equilibriumVolts = m_equilibrium;
     const double temperature = m_here.temperatureKelvin();
     const bool storedAnodic = kinetics.storedBranch == Branch::Anodic;
-    const double stored = base::kLn10 / (kinetics.slopeVolts * temperature / base::kStandardTemperature);
+    // A slope that stays as warmth comes: the energy of activation is that of the working potential, as it is measured.
+    const double stored = base::kLn10 / kinetics.slopeVolts;
     const double both = base::kLn10 * m_reaction.electrons /
                         (m_reaction.rateDeterminingRepeats * base::nernstDecadeVolts(temperature));
     const double other = std::max(both - stored, kLeastOther * both);

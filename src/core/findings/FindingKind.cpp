@@ -13,6 +13,7 @@ struct Row {
 
 constexpr Row kRows[] = {{FindingCode::HydrogenGas, {"hydrogen-gas", Measure::GasPerSecond}},
                          {FindingCode::CorrosiveLiquid, {"corrosive-liquid", Measure::None}},
+                         {FindingCode::IrritatingLiquid, {"irritating-liquid", Measure::None}},
                          {FindingCode::HazardousMaterial, {"hazardous-material", Measure::None}},
                          {FindingCode::HighShortCircuit, {"high-short-circuit", Measure::Ampere}},
                          {FindingCode::CaseAttacked, {"case-attacked", Measure::None}},
@@ -23,6 +24,7 @@ constexpr Row kRows[] = {{FindingCode::HydrogenGas, {"hydrogen-gas", Measure::Ga
                          {FindingCode::Undissolved, {"undissolved", Measure::Gram}},
                          {FindingCode::SameMaterial, {"same-material", Measure::None}},
                          {FindingCode::HarmfulToWater, {"harmful-to-water", Measure::None}},
+                         {FindingCode::CollectorWastes, {"collector-wastes", Measure::Ampere}},
                          {FindingCode::PressedSeparator, {"pressed-separator", Measure::None}},
                          {FindingCode::BeyondData, {"beyond-data", Measure::None}},
                          {FindingCode::EstimatedConductivity, {"estimated-conductivity", Measure::None}},

@@ -7,6 +7,7 @@
 #include <algorithm>
 #include <cmath>
 #include <iterator>
+#include <utility>
 
 namespace anodex::findings {
 namespace {
@@ -20,6 +21,8 @@ using design::Electrode;
 using design::Side;
 
 constexpr double kHydrogenWorthSaying = 1e-6 / 3600.0; // m³/s: 1 mL per hour
+constexpr double kHydrogenWorthCare = 20e-6 / 3600.0;  // m³/s: fills a jar's head in hours (estimate)
+constexpr double kMuchHydrogen = 1e-3 / 3600.0;        // m³/s: burns above the jar itself (estimate)
 constexpr double kRingsOffAmps = 10.0;                 // heats a ring or a tool (common practice, no source)
 constexpr double kFewCarriers = 2e-3;        // S/m: below this a meter's own current drags the voltage down
 constexpr double kStrongAcidPh = 1.0;        // where splashes burn (common practice, no source)
@@ -27,8 +30,17 @@ constexpr double kStrongAlkaliPh = 13.0;     // the same
 constexpr double kShortCoatSeconds = 3600.0; // of its coat at maximum power (common practice, no source)
 constexpr double kFewHoles = 0.01;           // share of a face that is open (common practice, no source)
 constexpr double kPlatingWorthSaying = 0.1;  // A/m²
-constexpr double kWeakAcidShare = 0.10;      // mass fraction (common practice, no source)
-constexpr double kCorrosiveShare = 0.005;    // mass fraction from which the label applies to the liquid
+
+/// Among equals what poisons, explodes or spits stands before what burns, and that before what only warms.
+std::ptrdiff_t harmRank(const Finding& finding) {
+    constexpr FindingCode kWorstFirst[] = {
+        FindingCode::Rule,           FindingCode::ChargeBackwards, FindingCode::ClosedGas,
+        FindingCode::GasInHeadSpace, FindingCode::GasInBox,        FindingCode::GasInRoom,
+        FindingCode::NearFlame,      FindingCode::HalogenOnCharge, FindingCode::AcidBesideAlkali,
+        FindingCode::RunsHot,        FindingCode::HighVoltage,     FindingCode::CorrosiveLiquid,
+        FindingCode::HydrogenGas,    FindingCode::HighShortCircuit};
+    return std::find(std::begin(kWorstFirst), std::end(kWorstFirst), finding.code) - std::begin(kWorstFirst);
+}
 
 class Finder {
 public:
@@ -46,8 +58,9 @@ public:
         take(useFindings(m_catalogue, m_cell, m_evaluation, charging));
         take(ruleFindings(m_catalogue, m_cell, m_evaluation, charging));
         take(foodFindings(m_catalogue, m_cell));
-        std::stable_sort(m_findings.begin(), m_findings.end(),
-                         [](const Finding& a, const Finding& b) { return a.severity < b.severity; });
+        std::stable_sort(m_findings.begin(), m_findings.end(), [](const Finding& a, const Finding& b) {
+            return std::pair(a.severity, harmRank(a)) < std::pair(b.severity, harmRank(b));
+        });
         return std::move(m_findings);
     }
 
@@ -62,8 +75,8 @@ private:
                           std::make_move_iterator(others.end()));
     }
 
-    /// One finding for all substances it concerns.
-    void addName(FindingCode code, Severity severity, const std::string& name) {
+    /// One finding for all that it concerns.
+    void addName(FindingCode code, Severity severity, FindingPart part, const std::string& name) {
         for (Finding& finding : m_findings) {
             if (finding.code == code) {
                 if (std::find(finding.names.begin(), finding.names.end(), name) == finding.names.end()) {
@@ -72,7 +85,7 @@ private:
                 return;
             }
         }
-        add(code, severity, FindingPart::Electrolyte, {name});
+        add(code, severity, part, {name});
     }
 
     [[nodiscard]] const std::string& nameOf(Side side) const {
@@ -83,12 +96,18 @@ private:
         return side == Side::Negative ? FindingPart::Negative : FindingPart::Positive;
     }
 
+    [[nodiscard]] Severity hydrogenSeverity() const {
+        const double rate = m_evaluation.hydrogenM3PerSecond;
+        return rate > kMuchHydrogen ? Severity::Danger
+                                    : (rate > kHydrogenWorthCare ? Severity::Warning : Severity::Note);
+    }
+
     void dangers() {
         if (m_evaluation.hydrogenM3PerSecond > kHydrogenWorthSaying) {
             const Side side = m_evaluation.sides[0].hydrogenAmps >= m_evaluation.sides[1].hydrogenAmps
                                   ? Side::Negative
                                   : Side::Positive;
-            add(FindingCode::HydrogenGas, Severity::Danger, partOf(side), {nameOf(side)},
+            add(FindingCode::HydrogenGas, hydrogenSeverity(), partOf(side), {nameOf(side)},
                 m_evaluation.hydrogenM3PerSecond);
             const bool airless =
                 m_cell.electrodes[0].air == Air::None && m_cell.electrodes[1].air == Air::None;
@@ -108,7 +127,7 @@ private:
         }
         for (const Side side : {Side::Negative, Side::Positive}) {
             if (!m_catalogue.materials[m_cell.electrode(side).material].hazards.empty()) {
-                add(FindingCode::HazardousMaterial, Severity::Warning, partOf(side), {nameOf(side)});
+                addName(FindingCode::HazardousMaterial, Severity::Warning, partOf(side), nameOf(side));
             }
         }
         if (m_cell.caseMaterial) {
@@ -124,7 +143,10 @@ private:
     void mistakes() {
         const Electrode& negative = m_cell.electrodes[0];
         const Electrode& positive = m_cell.electrodes[1];
-        if (m_evaluation.openCircuitVolts < -0.001) {
+        // Two alike that still wait for their first charge differ by chance alone.
+        constexpr double kByChance = 0.05; // V
+        const bool alike = negative.material == positive.material;
+        if (m_evaluation.openCircuitVolts < (alike ? -kByChance : -0.001)) {
             add(FindingCode::PolarityReversed, Severity::Warning, FindingPart::Whole,
                 {nameOf(Side::Negative)});
         }
@@ -162,6 +184,7 @@ private:
     void wearAndWaste() {
         for (const Side side : {Side::Negative, Side::Positive}) {
             coatWearsThrough(side);
+            collectorWastes(side);
             starvedOfAir(side);
             filmAlone(side);
         }
@@ -181,6 +204,26 @@ private:
                 reagent.expectedCoulombs / amps < kShortCoatSeconds) {
                 add(FindingCode::CoatWearsThrough, Severity::Warning, partOf(side), {nameOf(side)},
                     reagent.expectedCoulombs / amps);
+            }
+        }
+    }
+
+    /// A nobler metal behind a wet electrode is a cell of its own, shorted.
+    void collectorWastes(Side side) {
+        constexpr double kMostOfIt = 0.5;              // of the corrosion
+        constexpr double kSoonEaten = 3.0 * 24 * 3600; // s (common practice, no source)
+        const cell::SideResult& result = m_evaluation.side(side);
+        if (result.collectorAmps <= 0.0 || result.collectorAmps < kMostOfIt * result.corrosionAmps) {
+            return;
+        }
+        const std::string& collector = m_catalogue.materials[*m_cell.electrode(side).collector].name;
+        for (const cell::Reagent& reagent : m_evaluation.capacity.reagents) {
+            const bool own = reagent.side == side &&
+                             m_catalogue.species[reagent.species].formula.phase == chemistry::Phase::Solid;
+            if (own && reagent.expectedCoulombs < kSoonEaten * result.collectorAmps) {
+                add(FindingCode::CollectorWastes, Severity::Warning, FindingPart::Collector,
+                    {collector, nameOf(side)}, result.collectorAmps);
+                return;
             }
         }
     }
@@ -295,27 +338,38 @@ private:
         }
     }
 
-    /// A weak acid burns only when it is strong in amount (GHS limits for acetic and phosphoric acid).
-    [[nodiscard]] double corrosiveShare(const chemistry::Substance& substance) const {
-        const auto isAcid = [&](const chemistry::SpeciesTerm& term) {
-            return term.species == m_catalogue.key.hydrogenIon ||
-                   m_catalogue.species[term.species].acidicProtons > 0.0;
-        };
-        const bool weakAcid = substance.isWeak &&
-                              std::any_of(substance.dissolvesTo.begin(), substance.dissolvesTo.end(), isAcid);
-        return weakAcid ? kWeakAcidShare : kCorrosiveShare;
+    /// What an acid or alkali was before the rest of the liquid took it up (GHS: extreme pH).
+    [[nodiscard]] bool isNeutralised(const chemistry::Substance& substance, double pH) const {
+        constexpr double kSour = 3.0;    // pH; in between neither burns (common practice, no source)
+        constexpr double kBitter = 10.5; // the same
+        double protons = 0.0;
+        for (const chemistry::SpeciesTerm& term : substance.dissolvesTo) {
+            const bool free = term.species == m_catalogue.key.hydrogenIon;
+            protons += free ? term.count : m_catalogue.species[term.species].acidicProtons * term.count;
+            protons -= term.species == m_catalogue.key.hydroxide ? term.count : 0.0;
+        }
+        return (protons > 0.0 && pH > kSour) || (protons < 0.0 && pH < kBitter);
     }
 
+    /// By the limits of the label, so that a splash of lemonade is no burn.
     void labelHazards(const liquid::Solution& solution) {
+        constexpr double kInjuresEyes = 0.03; // mass fraction: EC 1272/2008, annex I, table 3.3.3
+        constexpr FindingPart kLiquid = FindingPart::Electrolyte;
         for (const liquid::Portion& portion : solution.mixture.portions) {
             const chemistry::Substance& substance = m_catalogue.substances[portion.substance];
-            const double share =
-                portion.moles * substance.molarMassKg / (solution.volumeM3 * solution.densityKgPerM3);
+            constexpr double kRounded = 1.001; // a limit that was just poured is reached
+            const double share = kRounded * portion.moles * substance.molarMassKg /
+                                 (solution.volumeM3 * solution.densityKgPerM3);
+            const bool neutralised = isNeutralised(substance, solution.pH);
             for (const chemistry::Hazard& hazard : substance.hazards) {
-                if (hazard.code == "H314" && share > corrosiveShare(substance)) {
-                    addName(FindingCode::CorrosiveLiquid, Severity::Danger, substance.name);
+                const bool burns = hazard.code == "H314" && !neutralised;
+                if (burns && share >= hazard.fromShare) {
+                    addName(FindingCode::CorrosiveLiquid, Severity::Danger, kLiquid, substance.name);
+                } else if ((burns && share >= hazard.irritatesFromShare) ||
+                           (hazard.code == "H318" && share >= kInjuresEyes)) {
+                    addName(FindingCode::IrritatingLiquid, Severity::Note, kLiquid, substance.name);
                 } else if (hazard.code == "H410") {
-                    addName(FindingCode::HarmfulToWater, Severity::Note, substance.name);
+                    addName(FindingCode::HarmfulToWater, Severity::Note, kLiquid, substance.name);
                 }
             }
         }

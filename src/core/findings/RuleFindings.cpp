@@ -57,9 +57,7 @@ public:
             }
             break;
         case Place::Liquid:
-            if (suits(Side::Negative) || (m_cell.twoLiquids && suits(Side::Positive))) {
-                raise(FindingPart::Electrolyte, {});
-            }
+            checkLiquids();
             break;
         }
     }
@@ -84,16 +82,34 @@ private:
                });
     }
 
-    [[nodiscard]] bool suits(Side side) const {
+    [[nodiscard]] bool suits(Side side) const { return suits(side, m_rule->liquid); }
+
+    [[nodiscard]] bool suits(Side side, const chemistry::LiquidCondition& condition) const {
         const liquid::Solution& solution = m_evaluation.solution(side);
-        if (solution.pH < m_rule->lowestPh || solution.pH > m_rule->highestPh) {
+        if (solution.pH < condition.lowestPh || solution.pH > condition.highestPh) {
             return false;
         }
-        return std::all_of(m_rule->together.begin(), m_rule->together.end(), [&](const auto& group) {
+        return std::all_of(condition.together.begin(), condition.together.end(), [&](const auto& group) {
             return std::any_of(group.begin(), group.end(), [&](const chemistry::Presence& presence) {
                 return solution.labileConcentration(m_catalogue, presence.species) >= presence.molPerM3;
             });
         });
+    }
+
+    void checkLiquids() {
+        const bool negative = suits(Side::Negative);
+        const bool positive = m_cell.twoLiquids && suits(Side::Positive);
+        if (!m_rule->beside) {
+            if (negative || positive) {
+                raise(FindingPart::Electrolyte, {});
+            }
+            return;
+        }
+        const bool meet = m_cell.twoLiquids && ((negative && suits(Side::Positive, *m_rule->beside)) ||
+                                                (positive && suits(Side::Negative, *m_rule->beside)));
+        if (meet) {
+            raise(FindingPart::Separator, {});
+        }
     }
 
     void checkElectrode(Side side) {

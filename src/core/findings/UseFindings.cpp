@@ -20,7 +20,6 @@ constexpr double kWorthSaying = 1e-6 / 3600.0 / cell::kGasM3PerMole; // mol/s: 1
 constexpr double kWarnVolts = 30.0;         // dry hands (common practice, no source; compare IEC 61140)
 constexpr double kDangerVolts = 60.0;       // touch voltage of direct current (IEC 61140, from memory)
 constexpr double kHotterByKelvin = 40.0;    // too hot to hold (common practice, no source)
-constexpr double kQuickly = 5.0 * 3600.0;   // s: slower than this a jar sheds its heat
 constexpr double kHeatOfLiquid = 4180.0;    // J/(kg K)
 constexpr double kSharedWorthSaying = 1e-4; // A
 constexpr double kJustAbove = 1.02;         // of the rest voltage (common practice, no source)
@@ -51,7 +50,15 @@ private:
         return m_catalogue.materials[m_cell.electrode(side).material].name;
     }
 
-    /// How much warmer the liquid would be if the metal ate itself up in it without losing heat.
+    /// What the heat at rest would warm a vessel by that sheds it to the room.
+    [[nodiscard]] double warmsAtRest(const liquid::Solution& liquid) const {
+        constexpr double kShed = 10.0; // W/(m² K), of a vessel in still air (from memory)
+        constexpr double kFaces = 6.0; // of a cube
+        return m_evaluation.heatAtRestWatts / (kShed * kFaces * std::pow(liquid.volumeM3, 2.0 / 3.0));
+    }
+
+    /// How much warmer the liquid would be if the metal ate itself up in it without losing heat, where it warms itself
+    /// faster than it cools: ten kelvin nearly double what it gives.
     void runsHot() {
         for (const Side side : {Side::Negative, Side::Positive}) {
             const double amps = m_evaluation.side(side).corrosionAmps;
@@ -63,10 +70,11 @@ private:
                 }
             }
             const double both = m_evaluation.sides[0].corrosionAmps + m_evaluation.sides[1].corrosionAmps;
-            if (amps < 0.5 * both || amps <= 0.0 || coulombs / amps > kQuickly) {
+            const liquid::Solution& liquid = m_evaluation.solution(side);
+            constexpr double kRunsAway = 8.0; // K
+            if (amps < 0.5 * both || amps <= 0.0 || warmsAtRest(liquid) < kRunsAway) {
                 continue;
             }
-            const liquid::Solution& liquid = m_evaluation.solution(side);
             const double kelvin = m_evaluation.heatAtRestWatts / both * coulombs /
                                   (liquid.volumeM3 * liquid.densityKgPerM3 * kHeatOfLiquid);
             if (kelvin > kHotterByKelvin) {
@@ -225,7 +233,7 @@ std::vector<Finding> foodFindings(const Catalogue& catalogue, const Cell& cell) 
     for (const auto& ready : cell.ready) {
         if (ready && catalogue.liquids[*ready].isFood) {
             return {{FindingCode::NotFoodAgain,
-                     Severity::Warning,
+                     Severity::Note,
                      FindingPart::Electrolyte,
                      {catalogue.liquids[*ready].name},
                      0.0,

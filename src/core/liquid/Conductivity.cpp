@@ -35,9 +35,9 @@ double estimatedPair(const Catalogue& catalogue, SpeciesIndex cation, SpeciesInd
 /// Equivalent conductivity against the root of equivalents per m³, from a table by mass fraction.
 base::Table tableByRoot(const Catalogue& catalogue, const Substance& substance) {
     const ConductivityTable& table = *substance.conductivity;
-    double perMole = 0.0;
+    double perMole = table.equivalentsPerMole;
     for (const SpeciesTerm& term : substance.dissolvesTo) {
-        if (term.species == table.cation) {
+        if (perMole == 0.0 && term.species == table.cation) {
             perMole = term.count * charge(catalogue, table.cation);
         }
     }
@@ -76,8 +76,9 @@ double passageBetweenMolecules(const Catalogue& catalogue, const Solution& solut
     double share = 0.0;
     for (SpeciesIndex s = 0; s < solution.molality.size(); ++s) {
         const Species& species = catalogue.species[s];
-        if (solution.molality[s] > 0.0 && species.formula.charge == 0 && species.isDissolved() &&
-            s != catalogue.key.solvent) {
+        const bool molecule =
+            species.formula.charge == 0 && species.isDissolved() && species.conductsAs.empty();
+        if (solution.molality[s] > 0.0 && molecule && s != catalogue.key.solvent) {
             share += solution.concentration(s) * species.molarMassKg / kMolecularDensity;
         }
     }

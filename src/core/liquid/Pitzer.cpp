@@ -12,7 +12,7 @@
 namespace anodex::liquid {
 
 using chemistry::Catalogue;
-using chemistry::PitzerPair;
+using chemistry::PitzerParameters;
 using chemistry::SpeciesIndex;
 
 namespace {
@@ -35,8 +35,8 @@ double gPrime(double x) {
 }
 
 /// The middle of published fits for a charge type, for pairs that nobody has fitted.
-PitzerPair typicalPair(int cationCharge, int anionCharge) {
-    PitzerPair pair;
+PitzerParameters typicalPair(int cationCharge, int anionCharge) {
+    PitzerParameters pair;
     const auto take = [&](double beta0, double beta1, double beta2, double highest) {
         pair.beta0 = beta0;
         pair.beta1 = beta1;
@@ -84,7 +84,8 @@ struct PairTerms {
     double cPrime = 0.0;
 };
 
-PairTerms pairTerms(const PitzerPair& pair, int cationCharge, int anionCharge, const SharedTerms& shared) {
+PairTerms pairTerms(const PitzerParameters& pair, int cationCharge, int anionCharge,
+                    const SharedTerms& shared) {
     const std::size_t first = std::abs(cationCharge) >= 2 && std::abs(anionCharge) >= 2 ? 1 : 0;
     PairTerms terms;
     terms.b = pair.beta0 + pair.beta1 * shared.value[first] + pair.beta2 * shared.value[2];
@@ -97,12 +98,6 @@ PairTerms pairTerms(const PitzerPair& pair, int cationCharge, int anionCharge, c
         terms.cPrime = -0.5 * pair.fadingRate * fading / shared.root;
     }
     return terms;
-}
-
-double lookUp(const std::map<std::pair<SpeciesIndex, SpeciesIndex>, double>& table, SpeciesIndex a,
-              SpeciesIndex b) {
-    const auto found = table.find({std::min(a, b), std::max(a, b)});
-    return found == table.end() ? 0.0 : found->second;
 }
 
 } // namespace
@@ -120,52 +115,55 @@ IonInteractions::IonInteractions(const Catalogue& catalogue, std::vector<Species
             (charge > 0 ? cations : anions).push_back({i, charge});
         }
     }
-    for (const Ion& cation : cations) {
-        for (const Ion& anion : anions) {
-            if (cation.position < present || anion.position < present) {
-                addPair(cation, anion);
-            }
-        }
-    }
-    addLikeSigns(cations, anions);
-    addLikeSigns(anions, cations);
+    addPairs(cations, anions);
+    takePublished();
     m_molality.assign(m_species.size(), 0.0);
     m_result.lnGamma.assign(m_species.size(), 0.0);
 }
 
-void IonInteractions::addPair(const Ion& cation, const Ion& anion) {
-    Pair pair{cation.position, anion.position, cation.charge, anion.charge, {}, false, 0.0};
-    const auto found = m_catalogue.pitzerPairs.find({m_species[cation.position], m_species[anion.position]});
-    pair.published = found != m_catalogue.pitzerPairs.end();
-    pair.parameters = pair.published ? found->second : typicalPair(cation.charge, anion.charge);
-    pair.parameters.sources.clear();
-    const double shared = std::gcd(std::abs(cation.charge), std::abs(anion.charge));
-    pair.perMole = 0.5 * std::abs(cation.charge * anion.charge) *
-                   (std::abs(cation.charge) + std::abs(anion.charge)) / shared;
-    m_pairs.push_back(std::move(pair));
+void IonInteractions::addPairs(const std::vector<Ion>& cations, const std::vector<Ion>& anions) {
+    m_pairs.reserve(cations.size() * anions.size());
+    for (const Ion& cation : cations) {
+        for (const Ion& anion : anions) {
+            if (cation.position < m_present || anion.position < m_present) {
+                const int shared = std::gcd(cation.charge, anion.charge);
+                const double perMole = 0.5 * std::abs(cation.charge * anion.charge) *
+                                       (std::abs(cation.charge) + std::abs(anion.charge)) / shared;
+                m_pairs.push_back({cation.position, anion.position, cation.charge, anion.charge,
+                                   typicalPair(cation.charge, anion.charge), false, perMole});
+            }
+        }
+    }
 }
 
-void IonInteractions::addLikeSigns(const std::vector<Ion>& like, const std::vector<Ion>& opposite) {
-    for (std::size_t i = 0; i < like.size(); ++i) {
-        // A probe meets those that are there, and they stand first.
-        for (std::size_t j = i + 1; j < like.size() && like[i].position < m_present; ++j) {
-            const SpeciesIndex a = m_species[like[i].position];
-            const SpeciesIndex b = m_species[like[j].position];
-            const double theta = lookUp(m_catalogue.pitzerMixing.theta, a, b);
-            if (theta != 0.0) {
-                m_likePairs.push_back({like[i].position, like[j].position, theta});
-            }
-            for (const Ion& other : opposite) {
-                if (other.position >= m_present && like[j].position >= m_present) {
-                    continue;
-                }
-                const auto key =
-                    std::pair{std::pair{std::min(a, b), std::max(a, b)}, m_species[other.position]};
-                const auto found = m_catalogue.pitzerMixing.psi.find(key);
-                if (found != m_catalogue.pitzerMixing.psi.end()) {
-                    m_triples.push_back({like[i].position, like[j].position, other.position, found->second});
-                }
-            }
+/// The published ones are few against all that could be.
+void IonInteractions::takePublished() {
+    std::vector<std::size_t> positions(m_catalogue.species.size(), m_species.size());
+    for (std::size_t i = 0; i < m_species.size(); ++i) {
+        positions[m_species[i]] = i;
+    }
+    const auto isPresent = [&](std::size_t position) { return position < m_present; };
+    const auto isKnown = [&](std::size_t position) { return position < m_species.size(); };
+    for (Pair& pair : m_pairs) {
+        const auto found = m_catalogue.pitzerPairs.find({m_species[pair.cation], m_species[pair.anion]});
+        if (found != m_catalogue.pitzerPairs.end()) {
+            pair.parameters = found->second.parameters;
+            pair.published = true;
+        }
+    }
+    for (const auto& [like, theta] : m_catalogue.pitzerMixing.theta) {
+        const auto [one, other] = std::minmax(positions[like.first], positions[like.second]);
+        if (isPresent(one) && isKnown(other)) {
+            m_likePairs.push_back({one, other, theta});
+        }
+    }
+    // A probe meets those that are there, and they stand first.
+    for (const auto& [ions, psi] : m_catalogue.pitzerMixing.psi) {
+        const auto [one, other] = std::minmax(positions[ions.first.first], positions[ions.first.second]);
+        const std::size_t opposite = positions[ions.second];
+        const bool known = isPresent(one) && isKnown(other) && isKnown(opposite);
+        if (known && (isPresent(other) || isPresent(opposite))) {
+            m_triples.push_back({one, other, opposite, psi});
         }
     }
 }

@@ -44,7 +44,7 @@ private:
         std::size_t anion = 0;
         int cationCharge = 0;
         int anionCharge = 0;
-        chemistry::PitzerPair parameters;
+        chemistry::PitzerParameters parameters;
         bool published = false;
         double perMole = 0.0; ///< Ionic strength of one mole of the salt per kg.
     };
@@ -60,8 +60,8 @@ private:
         double psi = 0.0;
     };
 
-    void addPair(const Ion& cation, const Ion& anion);
-    void addLikeSigns(const std::vector<Ion>& like, const std::vector<Ion>& opposite);
+    void addPairs(const std::vector<Ion>& cations, const std::vector<Ion>& anions);
+    void takePublished();
     void takeMolalities(std::span<const double> molality);
     void pairs();
     void likePairs();

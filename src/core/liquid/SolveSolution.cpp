@@ -51,7 +51,7 @@ std::vector<Portion> dissolvedPortions(const Catalogue& catalogue, const Mixture
 } // namespace
 
 LiquidSolver::LiquidSolver(const Catalogue& catalogue)
-    : m_catalogue(catalogue), m_equilibrium(catalogue), m_traces(catalogue), m_conductivity(catalogue) {}
+    : m_catalogue(catalogue), m_equilibrium(catalogue), m_traces(catalogue) {}
 
 void LiquidSolver::setTotals() {
     const Composition& composition = m_solution.composition;
@@ -182,7 +182,7 @@ const Solution& LiquidSolver::pour(const Mixture& mixture) {
     solution.densityKgPerM3 = mixture.measuredDensity.value_or(computedDensity);
     solution.densityFactor = solution.densityKgPerM3 / computedDensity;
     solution.volumeM3 = bulk.kilograms / solution.densityKgPerM3;
-    const ConductivityResult conductivity = m_conductivity.of(solution);
+    const ConductivityResult conductivity = conductivityOf(solution);
     solution.freeConductivity = conductivity.siemensPerMetre;
     const double computed =
         mixture.readyConductivity.value_or(conductivity.siemensPerMetre) * mixture.conductivityFactor;
@@ -216,7 +216,7 @@ const Solution& LiquidSolver::change(const Composition& composition, const Surro
     bulk.volumeM3 = std::max(bulk.volumeM3 + change.volumeM3, kDensest * solventM3);
     solution.densityKgPerM3 = bulk.kilograms / bulk.volumeM3 * solution.densityFactor;
     solution.volumeM3 = bulk.volumeM3 / solution.densityFactor;
-    const ConductivityResult conductivity = m_conductivity.of(solution);
+    const ConductivityResult conductivity = conductivityOf(solution);
     solution.freeConductivity = conductivity.siemensPerMetre;
     solution.conductivity = solution.freeConductivity * solution.conductivityFactor;
     return solution;
@@ -225,6 +225,13 @@ const Solution& LiquidSolver::change(const Composition& composition, const Surro
 const Solution& LiquidSolver::titrate(double pH) {
     settle(pH);
     return m_solution;
+}
+
+ConductivityResult LiquidSolver::conductivityOf(const Solution& solution) {
+    if (!m_conductivity) {
+        m_conductivity.emplace(m_catalogue);
+    }
+    return m_conductivity->of(solution);
 }
 
 Solution solveSolution(const Catalogue& catalogue, const Mixture& mixture) {

@@ -44,10 +44,12 @@ private:
     void takeDissolved(Composition& dissolved) const;
     [[nodiscard]] double chargeThere() const;
 
+    [[nodiscard]] ConductivityResult conductivityOf(const Solution& solution);
+
     const chemistry::Catalogue& m_catalogue;
     Equilibrium m_equilibrium;
     Traces m_traces;
-    Conductivity m_conductivity;
+    std::optional<Conductivity> m_conductivity; ///< Made when first asked for.
     SpeciationSetting m_setting;
     Composition m_dissolved;
     Solution m_solution;

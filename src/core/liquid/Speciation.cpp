@@ -29,6 +29,7 @@ using Vector = Eigen::Matrix<double, Eigen::Dynamic, 1, 0, kMostMasters + 1, 1>;
 using Matrix = Eigen::Matrix<double, Eigen::Dynamic, Eigen::Dynamic, 0, kMostMasters + 1, kMostMasters + 1>;
 
 constexpr double kLongestStep = 6.0;          // in ln activity
+constexpr double kSafeStep = 0.05;            // so near the minimum a whole step always goes down
 constexpr double kSaturationTolerance = 1e-9; // in ln of the saturation ratio
 
 /// One species as the solver sees it: ln m (dissolved) or ln of the saturation ratio (solid) is
@@ -71,16 +72,20 @@ public:
     [[nodiscard]] bool suits(const SpeciationSetting& setting) const {
         const auto& own = m_setting.totals.masters;
         const auto& other = setting.totals.masters;
-        return setting.fixedLnHydrogenActivity == m_setting.fixedLnHydrogenActivity &&
+        return setting.fixedLnHydrogenActivity.has_value() != m_chargeFree &&
                std::equal(own.begin(), own.end(), other.begin(), other.end(),
                           [](const SpeciesTerm& a, const SpeciesTerm& b) { return a.species == b.species; });
     }
 
     void retarget(const SpeciationSetting& setting) {
-        const bool sameWarmth = setting.temperatureKelvin == m_setting.temperatureKelvin;
+        const bool sameConstants = setting.temperatureKelvin == m_setting.temperatureKelvin &&
+                                   setting.fixedLnHydrogenActivity == m_setting.fixedLnHydrogenActivity;
+        if (!m_chargeFree) {
+            shift(*setting.fixedLnHydrogenActivity - *m_setting.fixedLnHydrogenActivity);
+        }
         m_setting = setting;
         setTarget();
-        if (!sameWarmth) {
+        if (!sameConstants) {
             std::for_each(m_rows.begin(), m_rows.end(), [this](Row& row) { setConstant(row); });
             std::for_each(m_solids.begin(), m_solids.end(), [this](Row& row) { setConstant(row); });
         }
@@ -110,6 +115,15 @@ private:
         }
         if (m_chargeFree) {
             m_target[m_size - 1] = m_setting.charge;
+        }
+    }
+
+    /// The masters' own activities stay as the hydrogen ion's moves.
+    void shift(double lnHydrogen) {
+        const auto& masters = m_setting.totals.masters;
+        for (std::size_t j = 0; j < masters.size(); ++j) {
+            m_unknown[static_cast<Index>(j)] -=
+                m_catalogue.species[masters[j].species].formula.charge * lnHydrogen;
         }
     }
 
@@ -276,7 +290,7 @@ private:
             converged = step(basis, fixed);
         }
         if (fixed > 0) {
-            const Vector gradient = gradientAt(m_unknown).first;
+            const Vector gradient = derivativesAt(m_unknown).gradient;
             const Vector amounts = (counts.transpose() * counts).ldlt().solve(-counts.transpose() * gradient);
             for (Index k = 0; k < fixed; ++k) {
                 m_amounts[static_cast<std::size_t>(k)] = amounts[k];
@@ -293,25 +307,35 @@ private:
         return value;
     }
 
-    [[nodiscard]] std::pair<Vector, Vector> gradientAt(const Vector& unknown) const {
-        Vector gradient = -m_target;
-        Vector magnitude = m_target.cwiseAbs();
+    /// The dual's first and second derivatives, and what the first is made of without signs.
+    struct Derivatives {
+        Vector gradient;
+        Vector magnitude;
+        Matrix hessian;
+    };
+
+    [[nodiscard]] Derivatives derivativesAt(const Vector& unknown) const {
+        Derivatives all{-m_target, m_target.cwiseAbs(), Matrix::Zero(m_size, m_size)};
         for (const Row& row : m_rows) {
             const double molality = std::exp(std::min(lnValue(row, unknown), 300.0));
-            gradient += molality * row.counts;
-            magnitude += molality * row.counts.cwiseAbs();
+            for (Index j = 0; j < m_size; ++j) {
+                if (row.counts[j] == 0.0) {
+                    continue;
+                }
+                const double part = molality * row.counts[j];
+                all.gradient[j] += part;
+                all.magnitude[j] += std::abs(part);
+                for (Index k = 0; k <= j; ++k) {
+                    all.hessian(j, k) += part * row.counts[k];
+                }
+            }
         }
-        return {gradient, magnitude};
+        all.hessian.triangularView<Eigen::StrictlyUpper>() = all.hessian.transpose();
+        return all;
     }
 
     bool step(const Matrix& basis, Index fixed) {
-        const auto [gradient, magnitude] = gradientAt(m_unknown);
-        Matrix hessian = Matrix::Zero(m_size, m_size);
-        for (const Row& row : m_rows) {
-            const double molality = std::exp(std::min(lnValue(row, m_unknown), 300.0));
-            hessian.selfadjointView<Eigen::Lower>().rankUpdate(row.counts, molality);
-        }
-        const Matrix full = hessian.selfadjointView<Eigen::Lower>();
+        const auto [gradient, magnitude, full] = derivativesAt(m_unknown);
         Vector direction;
         Vector along = gradient;
         if (fixed > 0) {
@@ -324,20 +348,25 @@ private:
         if (longest > kLongestStep) {
             direction *= kLongestStep / longest;
         }
-        const double before = dual(m_unknown);
-        const double slope = gradient.dot(direction);
-        double length = 1.0;
-        const double rounding = 1e-14 * (1.0 + std::abs(before));
-        while (length > 1e-6 &&
-               dual(m_unknown + length * direction) > before + 1e-4 * length * slope + rounding) {
-            length *= 0.5;
-        }
-        m_unknown += length * direction;
+        m_unknown +=
+            (longest > kSafeStep ? lengthAlong(direction, gradient.dot(direction)) : 1.0) * direction;
         if (fixed > 0) {
             return longest < 1e-8 || along.cwiseAbs().maxCoeff() < 1e-15 * magnitude.maxCoeff();
         }
         const double worst = (gradient.cwiseAbs().array() / magnitude.array().max(1e-300)).maxCoeff();
         return worst < 1e-12 || longest < 1e-8;
+    }
+
+    /// How far it still goes down well enough (Armijo's rule).
+    [[nodiscard]] double lengthAlong(const Vector& direction, double slope) const {
+        const double before = dual(m_unknown);
+        const double rounding = 1e-14 * (1.0 + std::abs(before));
+        double length = 1.0;
+        while (length > 1e-6 &&
+               dual(m_unknown + length * direction) > before + 1e-4 * length * slope + rounding) {
+            length *= 0.5;
+        }
+        return length;
     }
 
     /// Scaling by the diagonal keeps the factorisation sound over thirty decades of concentration.

@@ -53,9 +53,17 @@ const Titration::Point& Titration::found(int step) const {
         m_solver = std::make_unique<LiquidSolver>(m_catalogue);
         m_solver->beginWith(m_points.at(0).solution);
     }
+    const int beside = step > 0 ? 1 : -1;
+    const bool ended = step != beside && std::abs(found(beside).drive) >= kEndless;
     try {
+        if (ended) {
+            throw base::Fault(base::Fault::Kind::OutsideDomain, "titration of a liquid", 1.0 * step);
+        }
         Point point{m_solver->titrate(m_points.at(0).solution.pH + kStep * step), 0.0};
         point.drive = driveOf(point.solution) - m_bulkDrive;
+        if ((point.drive > 0.0) != (step > 0)) {
+            throw base::Fault(base::Fault::Kind::OutsideDomain, "titration of a liquid", point.drive);
+        }
         return m_points.emplace(step, std::move(point)).first->second;
     } catch (const base::Fault&) {
         // As far as activities are found, and there the face stays.

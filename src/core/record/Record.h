@@ -5,7 +5,7 @@
 // Units      SI; current positive on discharge.
 #pragma once
 #include "core/base/Interval.h"
-#include "core/cell/Polarisation.h"
+#include "core/cell/SampledCurve.h"
 #include "core/design/Design.h"
 #include <cstdint>
 #include <optional>

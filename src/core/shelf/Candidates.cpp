@@ -26,20 +26,6 @@ constexpr double kWeak = 500.0;          // mol/m³
 constexpr double kStrong = 3000.0;       // mol/m³
 constexpr double kOfWhatDissolves = 0.8; // share of saturation (common practice, no source)
 
-std::size_t pairsOf(std::size_t count) {
-    return count * (count - (count > 0 ? 1 : 0)) / 2;
-}
-
-/// The pair of this number among 0 <= first < second < count.
-std::pair<std::size_t, std::size_t> pairAt(std::size_t number, std::size_t count) {
-    std::size_t first = 0;
-    while (number >= count - 1 - first) {
-        number -= count - 1 - first;
-        ++first;
-    }
-    return {first, first + 1 + number};
-}
-
 std::optional<double> scaled(const std::optional<double>& value, double factor) {
     return value ? std::optional(*value * factor) : std::nullopt;
 }
@@ -70,15 +56,6 @@ tl::expected<Candidates, DesignError> Candidates::create(const Catalogue& catalo
     if (const auto problem = made.solve(catalogue)) {
         return tl::unexpected(*problem);
     }
-    for (std::size_t i = 0; i < made.m_pours.size(); ++i) {
-        if (!made.m_pours[i].weak) {
-            made.m_strong.push_back(i);
-        }
-    }
-    const std::size_t pairs = pairsOf(made.m_electrodes.size());
-    const std::size_t strong = made.m_strong.size();
-    made.m_singles = pairs * made.m_pours.size() * (1 + made.m_open.size());
-    made.m_doubles = pairs * strong * (strong > 0 ? strong - 1 : 0) * made.m_dividing.size();
     return made;
 }
 
@@ -158,10 +135,16 @@ std::optional<DesignError> Candidates::solve(const Catalogue& catalogue) {
         if (!half) {
             return located(half.error(), "liquids", i);
         }
-        m_whole.push_back(liquid::solveSolution(catalogue, whole->poured[0]));
-        m_half.push_back(liquid::solveSolution(catalogue, half->poured[0]));
+        const auto solved = [&](const design::Cell& cell) {
+            return state::sharedLiquid(catalogue, liquid::solveSolution(catalogue, cell.poured[0]));
+        };
+        m_whole.push_back(solved(*whole));
+        m_half.push_back(solved(*half));
         m_doubt.push_back(whole->liquidDoubtFactor[0]);
+        m_ready.push_back(whole->ready[0]);
     }
+    std::vector<std::size_t> open;
+    std::vector<std::size_t> dividing;
     for (std::size_t i = 0; i <= m_shelf.separators.size(); ++i) {
         CellDesign design = plain;
         if (i < m_shelf.separators.size()) {
@@ -172,7 +155,7 @@ std::optional<DesignError> Candidates::solve(const Catalogue& catalogue) {
             return located(frame.error(), "separators", i);
         }
         if (frame->barrier) {
-            (catalogue.separators[frame->barrier->separator].divides ? m_dividing : m_open).push_back(i);
+            (catalogue.separators[frame->barrier->separator].divides ? dividing : open).push_back(i);
         }
         m_frames.push_back(std::move(*frame));
     }
@@ -183,6 +166,14 @@ std::optional<DesignError> Candidates::solve(const Catalogue& catalogue) {
             return located(known.error(), "cases", i);
         }
     }
+    std::vector<std::size_t> strong;
+    for (std::size_t i = 0; i < m_pours.size(); ++i) {
+        if (!m_pours[i].weak) {
+            strong.push_back(i);
+        }
+    }
+    m_numbers = CandidateNumbers(m_electrodes.size(), m_pours.size(), std::move(strong), std::move(open),
+                                 std::move(dividing));
     return std::nullopt;
 }
 
@@ -194,37 +185,6 @@ std::size_t Candidates::substanceOf(std::size_t pour) const {
         }
     }
     return 0;
-}
-
-Candidates::Choice Candidates::choice(std::size_t index) const {
-    Choice choice;
-    const std::size_t pairs = pairsOf(m_electrodes.size());
-    const auto takePair = [&](std::size_t number) {
-        const auto [first, second] = pairAt(number, m_electrodes.size());
-        choice.first = first;
-        choice.second = second;
-    };
-    if (index < m_singles) {
-        takePair(index % pairs);
-        index /= pairs;
-        choice.liquid = index % m_pours.size();
-        const std::size_t between = index / m_pours.size();
-        if (between > 0) {
-            choice.separator = m_open[between - 1];
-        }
-        return choice;
-    }
-    index -= m_singles;
-    takePair(index % pairs);
-    index /= pairs;
-    const std::size_t first = index % m_strong.size();
-    index /= m_strong.size();
-    const std::size_t others = m_strong.size() - 1;
-    const std::size_t second = index % others;
-    choice.liquid = m_strong[first];
-    choice.otherLiquid = m_strong[second < first ? second : second + 1];
-    choice.separator = m_dividing[index / others];
-    return choice;
 }
 
 LiquidDesign Candidates::liquid(std::size_t index, double volumeM3) const {
@@ -248,7 +208,7 @@ CellDesign Candidates::design(const Choice& choice) const {
 }
 
 CellDesign Candidates::design(std::size_t index, bool swapped) const {
-    CellDesign made = design(choice(index));
+    CellDesign made = design(m_numbers.choice(index));
     if (swapped) {
         std::swap(made.negative, made.positive);
         if (made.positiveLiquid) {
@@ -259,28 +219,30 @@ CellDesign Candidates::design(std::size_t index, bool swapped) const {
 }
 
 design::Cell Candidates::cell(std::size_t index) const {
-    const Choice chosen = choice(index);
+    const Choice chosen = m_numbers.choice(index);
     design::Cell made = m_frames[chosen.separator.value_or(m_shelf.separators.size())];
     made.electrodes = {m_solvedElectrodes[chosen.first], m_solvedElectrodes[chosen.second]};
     made.twoLiquids = chosen.otherLiquid.has_value();
     if (chosen.otherLiquid) {
-        made.poured = {m_half[chosen.liquid].mixture, m_half[*chosen.otherLiquid].mixture};
+        made.poured = {m_half[chosen.liquid].solution.mixture, m_half[*chosen.otherLiquid].solution.mixture};
+        made.ready = {m_ready[chosen.liquid], m_ready[*chosen.otherLiquid]};
         made.liquidDoubtFactor = {m_doubt[chosen.liquid], m_doubt[*chosen.otherLiquid]};
     } else {
-        made.poured = {m_whole[chosen.liquid].mixture, m_whole[chosen.liquid].mixture};
+        made.poured = {m_whole[chosen.liquid].solution.mixture, m_whole[chosen.liquid].solution.mixture};
+        made.ready = {m_ready[chosen.liquid], m_ready[chosen.liquid]};
         made.liquidDoubtFactor = {m_doubt[chosen.liquid], m_doubt[chosen.liquid]};
     }
     return made;
 }
 
-std::vector<liquid::Solution> Candidates::solutions(std::size_t index) const {
-    const Choice chosen = choice(index);
+std::vector<state::SharedLiquid> Candidates::liquids(std::size_t index) const {
+    const Choice chosen = m_numbers.choice(index);
     return chosen.otherLiquid ? std::vector{m_half[chosen.liquid], m_half[*chosen.otherLiquid]}
                               : std::vector{m_whole[chosen.liquid]};
 }
 
 std::optional<double> Candidates::price(std::size_t index) const {
-    const Choice chosen = choice(index);
+    const Choice chosen = m_numbers.choice(index);
     const CellDesign made = design(chosen);
     std::optional<double> sum = 0.0;
     const auto add = [&](const std::optional<double>& price, double share) {

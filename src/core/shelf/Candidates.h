@@ -12,8 +12,9 @@
 #pragma once
 #include "core/design/Cell.h"
 #include "core/design/Resolve.h"
-#include "core/liquid/Solution.h"
+#include "core/shelf/CandidateNumbers.h"
 #include "core/shelf/Shelf.h"
+#include "core/state/Contents.h"
 
 namespace anodex::shelf {
 
@@ -22,7 +23,8 @@ public:
     [[nodiscard]] static tl::expected<Candidates, design::DesignError>
     create(const chemistry::Catalogue& catalogue, const Shelf& shelf);
 
-    [[nodiscard]] std::size_t size() const { return m_singles + m_doubles; }
+    [[nodiscard]] std::size_t size() const { return m_numbers.size(); }
+    [[nodiscard]] const CandidateNumbers& numbers() const { return m_numbers; }
     /// The design as it would be built; `swapped` trades the electrodes and their liquids.
     [[nodiscard]] design::CellDesign design(std::size_t index, bool swapped = false) const;
     /// Something on the shelf has a price.
@@ -30,18 +32,11 @@ public:
     /// What resolve() makes of that design, put together from parts that were solved once.
     [[nodiscard]] design::Cell cell(std::size_t index) const;
     /// Of that cell, one or two by Side.
-    [[nodiscard]] std::vector<liquid::Solution> solutions(std::size_t index) const;
+    [[nodiscard]] std::vector<state::SharedLiquid> liquids(std::size_t index) const;
     /// Of all that goes into it, by share of the liquid used; absent when a part of it has no price.
     [[nodiscard]] std::optional<double> price(std::size_t index) const;
 
 private:
-    struct Choice {
-        std::size_t first = 0; ///< Electrode, and the liquid at it.
-        std::size_t second = 0;
-        std::size_t liquid = 0;
-        std::optional<std::size_t> otherLiquid;
-        std::optional<std::size_t> separator;
-    };
     struct Pour {
         design::LiquidDesign design;
         std::optional<double> pricePerM3;
@@ -52,23 +47,19 @@ private:
     void pour(const chemistry::Catalogue& catalogue);
     [[nodiscard]] std::optional<design::DesignError> solve(const chemistry::Catalogue& catalogue);
     [[nodiscard]] std::size_t substanceOf(std::size_t pour) const;
-    [[nodiscard]] Choice choice(std::size_t index) const;
     [[nodiscard]] design::LiquidDesign liquid(std::size_t index, double volumeM3) const;
     [[nodiscard]] design::CellDesign design(const Choice& choice) const;
 
     Shelf m_shelf;
     std::vector<design::ElectrodeDesign> m_electrodes;
     std::vector<Pour> m_pours;
-    std::vector<std::size_t> m_strong; ///< Of the pours.
-    std::vector<std::size_t> m_open;   ///< Separators that one liquid passes.
-    std::vector<std::size_t> m_dividing;
     std::vector<design::Electrode> m_solvedElectrodes;
-    std::vector<liquid::Solution> m_whole; ///< Each pour as the only liquid.
-    std::vector<liquid::Solution> m_half;  ///< Each pour as one of two.
-    std::vector<double> m_doubt;           ///< Of each pour's strength.
-    std::vector<design::Cell> m_frames;    ///< By separator; the last has none.
-    std::size_t m_singles = 0;
-    std::size_t m_doubles = 0;
+    std::vector<state::SharedLiquid> m_whole;        ///< Each pour as the only liquid.
+    std::vector<state::SharedLiquid> m_half;         ///< Each pour as one of two.
+    std::vector<double> m_doubt;                     ///< Of each pour's strength.
+    std::vector<std::optional<std::size_t>> m_ready; ///< The ready-made liquid that each pour is.
+    std::vector<design::Cell> m_frames;              ///< By separator; the last has none.
+    CandidateNumbers m_numbers;
     bool m_priced = false;
 };
 

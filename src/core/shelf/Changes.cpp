@@ -32,6 +32,10 @@ struct Judged {
     std::vector<Finding> findings;
     design::Cell cell;
     std::size_t undissolved = 0; ///< Portions that did not all dissolve.
+    double amps = 0.0;           ///< At steady power.
+    double coulombs = 0.0;       ///< Expected.
+    double volts = 0.0;          ///< Open circuit.
+    std::size_t positiveReaction = 0;
 };
 
 std::size_t undissolvedIn(const state::Contents& contents) {
@@ -51,8 +55,13 @@ std::optional<Judged> judge(const Catalogue& catalogue, const CellDesign& design
         }
         const cell::Evaluation evaluation = cell::evaluate(catalogue, *cell, {0});
         return Judged{figureOf(catalogue, *cell, evaluation, by, std::nullopt),
-                      findings::findingsFor(catalogue, *cell, evaluation), std::move(*cell),
-                      undissolvedIn(*evaluation.contents)};
+                      findings::findingsFor(catalogue, *cell, evaluation),
+                      std::move(*cell),
+                      undissolvedIn(*evaluation.contents),
+                      evaluation.settled.maximumPower.amps,
+                      evaluation.capacity.expectedCoulombs,
+                      evaluation.openCircuitVolts,
+                      evaluation.sides[1].couple.reaction};
     } catch (const base::Fault&) {
         return std::nullopt;
     }
@@ -64,11 +73,18 @@ bool sameFinding(const Finding& one, const Finding& other) {
 
 class Search {
 public:
-    Search(const Catalogue& catalogue, const CellDesign& design, RankBy by, std::stop_token stop)
-        : m_catalogue(catalogue), m_design(design), m_by(by), m_stop(std::move(stop)) {}
+    Search(const Catalogue& catalogue, const CellDesign& design, const HelpOptions& options,
+           std::stop_token stop)
+        : m_catalogue(catalogue), m_design(design), m_options(options), m_stop(std::move(stop)) {
+        for (std::size_t i = 0; i < catalogue.materials.size(); ++i) {
+            if (isAtHand(i)) {
+                m_atHand.push_back(i);
+            }
+        }
+    }
 
-    std::optional<std::vector<Change>> run(std::size_t top) {
-        m_start = judge(m_catalogue, m_design, m_by);
+    std::optional<std::vector<Change>> run() {
+        m_start = judge(m_catalogue, m_design, m_options.by);
         if (!m_start) {
             return std::vector<Change>{};
         }
@@ -89,7 +105,7 @@ public:
         }
         std::stable_sort(found.begin(), found.end(),
                          [](const Change& one, const Change& other) { return one.after > other.after; });
-        found.resize(std::min(top, found.size()));
+        found.resize(std::min(m_options.top, found.size()));
         return found;
     }
 
@@ -98,7 +114,13 @@ private:
         if (m_stop.stop_requested() || design == m_design) {
             return;
         }
-        const auto judged = judge(m_catalogue, design, m_by);
+        auto judged = judge(m_catalogue, design, m_options.by);
+        if (judged && kind == ChangeKind::Powder) {
+            overAnHour(*judged);
+        }
+        if (judged && kind == ChangeKind::Material && isAnotherCell(*judged)) {
+            return;
+        }
         // A change that helps nothing, or that leaves more on the bottom of the jar.
         if (!judged || judged->figure < kWorthSaying * m_start->figure || judged->figure <= m_start->figure ||
             judged->undissolved > m_start->undissolved) {
@@ -113,11 +135,57 @@ private:
         for (const Finding& finding : judged->findings) {
             const bool had = std::any_of(m_start->findings.begin(), m_start->findings.end(),
                                          [&](const auto& f) { return sameFinding(f, finding); });
-            if (finding.severity == findings::Severity::Danger && !had && !change.danger) {
+            // Another metal has to last in the liquid as well.
+            const bool counts =
+                finding.severity == findings::Severity::Danger ||
+                (kind == ChangeKind::Material && finding.severity == findings::Severity::Warning);
+            if (counts && !had && !change.danger) {
                 change.danger = finding;
             }
         }
-        m_best.insert_or_assign(key, std::move(change));
+        if (!change.danger || m_options.riskyToo) {
+            m_best.insert_or_assign(key, std::move(change));
+        }
+    }
+
+    /// Its voltage is far from what it was, or its positive lived on an ion that was poured in and would do so no longer.
+    [[nodiscard]] bool isAnotherCell(const Judged& judged) const {
+        constexpr double kMostLost = 0.15; // of the open circuit (common practice, no source)
+        if (judged.volts < (1.0 - kMostLost) * m_start->volts) {
+            return true;
+        }
+        const auto& terms = m_catalogue.reactions[m_start->positiveReaction].terms;
+        const bool poured = std::any_of(terms.begin(), terms.end(), [&](const chemistry::SpeciesTerm& term) {
+            return term.count < 0.0 && m_catalogue.species[term.species].isDissolved() &&
+                   term.species != m_catalogue.key.hydrogenIon && term.species != m_catalogue.key.hydroxide;
+        });
+        return poured && judged.positiveReaction != m_start->positiveReaction;
+    }
+
+    [[nodiscard]] bool isCorrosive(std::size_t substance) const {
+        const auto& hazards = m_catalogue.substances[substance].hazards;
+        return std::any_of(hazards.begin(), hazards.end(),
+                           [](const chemistry::Hazard& hazard) { return hazard.code == "H314"; });
+    }
+
+    /// On the builder's shelf, or in any kitchen or tool shop.
+    [[nodiscard]] bool isAtHand(std::size_t material) const {
+        const auto& classes = m_catalogue.materials[material].classes;
+        const auto& owned = m_options.shelf.materials;
+        return std::find(classes.begin(), classes.end(), "everyday") != classes.end() ||
+               std::any_of(owned.begin(), owned.end(), [&](const OwnedMaterial& one) {
+                   return design::findMaterial(m_catalogue, one.material) == material;
+               });
+    }
+
+    /// What a powder adds counts for as much of an hour as its charge lasts.
+    void overAnHour(Judged& judged) const {
+        constexpr double kHour = 3600.0; // s
+        if (judged.amps <= 0.0 || m_options.by == RankBy::Life || m_options.by == RankBy::Voltage) {
+            return;
+        }
+        const double share = std::min(1.0, judged.coulombs / (judged.amps * kHour));
+        judged.figure = m_start->figure + share * (judged.figure - m_start->figure);
     }
 
     template <typename Alter> void attempt(ChangeKind kind, Side side, const Alter& alter) {
@@ -155,7 +223,12 @@ private:
             for (const double factor : {2.0, 0.5}) {
                 CellDesign design = m_design;
                 design::Amount& amount = design.liquidAt(side).solutes[i].amount;
-                if (amount.unit == design::AmountUnit::MassFraction && amount.value * factor > 0.6) {
+                const bool tooMuch =
+                    amount.unit == design::AmountUnit::MassFraction && amount.value * factor > 0.6;
+                const auto substance =
+                    design::findSubstance(m_catalogue, m_design.liquidAt(side).solutes[i].substance);
+                const bool burns = factor > 1.0 && substance && isCorrosive(substance->substance);
+                if (tooMuch || (burns && !m_options.riskyToo)) {
                     continue;
                 }
                 amount.value *= factor;
@@ -183,7 +256,8 @@ private:
         if (body(side).porosity <= 0.0) {
             return;
         }
-        for (const Material& material : m_catalogue.materials) {
+        for (const std::size_t index : m_atHand) {
+            const Material& material = m_catalogue.materials[index];
             if (material.wettedShareAsCollector > 0.0 && !m_design.electrode(side).collector) {
                 attempt(ChangeKind::Collector, side, [&](CellDesign& design) {
                     design.electrode(side).collector = design::CollectorDesign{design::namedAs(material), {}};
@@ -199,7 +273,8 @@ private:
     }
 
     void others(Side side) {
-        for (const Material& material : m_catalogue.materials) {
+        for (const std::size_t index : m_atHand) {
+            const Material& material = m_catalogue.materials[index];
             if (material.name == body(side).name) {
                 continue;
             }
@@ -234,7 +309,8 @@ private:
 
     const Catalogue& m_catalogue;
     const CellDesign& m_design;
-    RankBy m_by;
+    const HelpOptions& m_options;
+    std::vector<std::size_t> m_atHand; ///< Materials.
     std::stop_token m_stop;
     std::optional<Judged> m_start;
     std::map<std::pair<ChangeKind, Side>, Change> m_best;
@@ -243,8 +319,8 @@ private:
 } // namespace
 
 std::optional<std::vector<Change>> helpfulChanges(const Catalogue& catalogue, const CellDesign& design,
-                                                  RankBy by, std::size_t top, std::stop_token stop) {
-    return Search(catalogue, design, by, std::move(stop)).run(top);
+                                                  const HelpOptions& options, std::stop_token stop) {
+    return Search(catalogue, design, options, std::move(stop)).run();
 }
 
 } // namespace anodex::shelf

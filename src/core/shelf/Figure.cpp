@@ -2,6 +2,7 @@
 
 #include "core/findings/Findings.h"
 
+#include <algorithm>
 #include <limits>
 
 namespace anodex::shelf {
@@ -21,7 +22,15 @@ double lifeSeconds(const chemistry::Catalogue& catalogue, const design::Cell& ce
         settled.voltsAt(kSmallLoadAmps) < kUsefulVolts) {
         return 0.0;
     }
-    return evaluation.capacity.expectedCoulombs / (evaluation.selfDischargeAmps + kSmallLoadAmps);
+    const double spent =
+        evaluation.capacity.expectedCoulombs / (evaluation.selfDischargeAmps + kSmallLoadAmps);
+    double solvent = 0.0;
+    for (const liquid::Composition& composition : evaluation.contents->state.liquids) {
+        solvent += composition.solventKg;
+    }
+    constexpr double kDry = 0.5; // of the water, with which a cell stops (common practice, no source)
+    return evaluation.dryingKgPerSecond > 0.0 ? std::min(spent, kDry * solvent / evaluation.dryingKgPerSecond)
+                                              : spent;
 }
 
 double pricePerJoule(const Evaluation& evaluation, const std::optional<double>& price) {

@@ -60,24 +60,21 @@ double oxygenBar(const Catalogue& catalogue, const design::Cell& cell, const Sta
     return std::max(moles, 0.0) / molesPerBar(cell, state.temperatureKelvin);
 }
 
-std::vector<std::shared_ptr<const liquid::Titration>>
-titrationsOf(const Catalogue& catalogue, const std::vector<liquid::Solution>& solutions) {
-    std::vector<std::shared_ptr<const liquid::Titration>> titrations;
-    titrations.reserve(solutions.size());
-    for (const liquid::Solution& solution : solutions) {
-        titrations.push_back(std::make_shared<const liquid::Titration>(catalogue, solution));
-    }
-    return titrations;
-}
-
 } // namespace
 
+SharedLiquid sharedLiquid(const Catalogue& catalogue, liquid::Solution solution) {
+    auto titration = std::make_shared<const liquid::Titration>(catalogue, solution);
+    return {std::move(solution), std::move(titration)};
+}
+
 Contents filledWith(const Catalogue& catalogue, const design::Cell& cell,
-                    std::vector<liquid::Solution> solutions) {
+                    const std::vector<SharedLiquid>& liquids) {
     Contents contents;
     State& state = contents.state;
-    for (const liquid::Solution& solution : solutions) {
-        state.liquids.push_back(solution.composition);
+    for (const SharedLiquid& liquid : liquids) {
+        state.liquids.push_back(liquid.solution.composition);
+        contents.solutions.push_back(liquid.solution);
+        contents.titrations.push_back(liquid.titration);
     }
     for (const Side side : {Side::Negative, Side::Positive}) {
         state.electrodes[static_cast<std::size_t>(side)] = electrodeAsBuilt(catalogue, cell.electrode(side));
@@ -87,17 +84,16 @@ Contents filledWith(const Catalogue& catalogue, const design::Cell& cell,
         state.headSpace = {
             {catalogue.key.oxygenGas, base::kOxygenShareOfAir * molesPerBar(cell, cell.temperatureKelvin)}};
     }
-    contents.solutions = std::move(solutions);
-    contents.titrations = titrationsOf(catalogue, contents.solutions);
     return contents;
 }
 
 Contents asBuilt(const Catalogue& catalogue, const design::Cell& cell) {
-    std::vector<liquid::Solution> solutions{liquid::solveSolution(catalogue, cell.poured[0])};
+    std::vector<SharedLiquid> liquids{
+        sharedLiquid(catalogue, liquid::solveSolution(catalogue, cell.poured[0]))};
     if (cell.twoLiquids) {
-        solutions.push_back(liquid::solveSolution(catalogue, cell.poured[1]));
+        liquids.push_back(sharedLiquid(catalogue, liquid::solveSolution(catalogue, cell.poured[1])));
     }
-    return filledWith(catalogue, cell, std::move(solutions));
+    return filledWith(catalogue, cell, liquids);
 }
 
 Contents changedTo(const Catalogue& catalogue, const design::Cell& cell, const Contents& before,
@@ -117,7 +113,9 @@ Contents changedTo(const Catalogue& catalogue, const design::Cell& cell, const C
             contents.faces[static_cast<std::size_t>(side)] = solved(state.liquidIndex(side), *face);
         }
     }
-    contents.titrations = titrationsOf(catalogue, contents.solutions);
+    for (const liquid::Solution& solution : contents.solutions) {
+        contents.titrations.push_back(std::make_shared<const liquid::Titration>(catalogue, solution));
+    }
     contents.state = std::move(state);
     return contents;
 }

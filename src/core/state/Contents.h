@@ -34,9 +34,17 @@ struct Contents {
 /// As built and filled, at rest.
 [[nodiscard]] Contents asBuilt(const chemistry::Catalogue& catalogue, const design::Cell& cell);
 
-/// The same with liquids that were solved before: one, or two by Side.
+/// A liquid that many cells share: solved once, and once at every acidity that a face of any of them comes to.
+struct SharedLiquid {
+    liquid::Solution solution;
+    std::shared_ptr<const liquid::Titration> titration;
+};
+
+[[nodiscard]] SharedLiquid sharedLiquid(const chemistry::Catalogue& catalogue, liquid::Solution solution);
+
+/// As built, with liquids that were solved before: one, or two by Side.
 [[nodiscard]] Contents filledWith(const chemistry::Catalogue& catalogue, const design::Cell& cell,
-                                  std::vector<liquid::Solution> solutions);
+                                  const std::vector<SharedLiquid>& liquids);
 
 /// The same cell in another state.
 [[nodiscard]] Contents changedTo(const chemistry::Catalogue& catalogue, const design::Cell& cell,

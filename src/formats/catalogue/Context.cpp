@@ -58,6 +58,10 @@ std::vector<Hazard> Context::hazardsOf(JsonObject& entry) {
     std::vector<Hazard> hazards;
     entry.eachObject("hazards", [&](JsonObject& hazard) {
         hazards.push_back({hazard.text("code"), hazard.text("statement")});
+        Hazard& read = hazards.back();
+        read.fromShare = hazard.numberOr("from_mass_percent", 100.0 * read.fromShare) / 100.0;
+        read.irritatesFromShare =
+            hazard.numberOr("irritates_from_mass_percent", 100.0 * read.irritatesFromShare) / 100.0;
     });
     return hazards;
 }

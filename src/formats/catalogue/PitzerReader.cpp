@@ -12,7 +12,7 @@ void readPitzer(Context& context, JsonObject& root) {
     root.eachObject("pairs", [&](JsonObject& entry) {
         const SpeciesIndex cation = context.speciesNamed(entry, "cation", entry.text("cation"));
         const SpeciesIndex anion = context.speciesNamed(entry, "anion", entry.text("anion"));
-        PitzerPair pair;
+        PitzerParameters pair;
         pair.beta0 = entry.number("beta0");
         pair.beta1 = entry.number("beta1");
         pair.beta2 = entry.numberOr("beta2", 0.0);
@@ -28,8 +28,7 @@ void readPitzer(Context& context, JsonObject& root) {
                 entry.number("c_phi") / (2.0 * std::sqrt(std::abs(1.0 * charge(cation) * charge(anion))));
         }
         pair.highestMolality = entry.number("highest_molality", kPositive);
-        pair.sources = context.sourcesOf(entry);
-        context.catalogue.pitzerPairs[{cation, anion}] = pair;
+        context.catalogue.pitzerPairs[{cation, anion}] = {pair, context.sourcesOf(entry)};
     });
     root.eachObject("theta", [&](JsonObject& entry) {
         const auto ions = entry.texts("ions");

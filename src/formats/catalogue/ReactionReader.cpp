@@ -197,6 +197,7 @@ void readReactions(Context& context, JsonObject& root) {
         reaction.standardVolts = {entry.number("E0_V"), entry.numberOr("E0_half_width_V", 0.0, kNotNegative)};
         takeWarmth(context.catalogue, entry, reaction);
         reaction.rateDeterminingRepeats = entry.numberOr("rate_determining_repeats", 1.0, kPositive);
+        reaction.fades = entry.flagOr("fades", false);
         reaction.supplyElectrons = entry.numberOr("supply_electrons", 0.0, kNotNegative);
         entry.eachObject("traces", [&](JsonObject& trace) {
             reaction.traces.push_back({context.speciesNamed(trace, "species", trace.text("species")),

@@ -51,6 +51,20 @@ template <typename Entries> bool known(const Entries& entries, const std::string
     return false;
 }
 
+LiquidCondition liquidCondition(const Context& context, JsonObject& entry) {
+    LiquidCondition condition;
+    condition.lowestPh = entry.numberOr("pH_from", condition.lowestPh);
+    condition.highestPh = entry.numberOr("pH_to", condition.highestPh);
+    entry.eachObject("with", [&](JsonObject& group) {
+        std::vector<Presence> any;
+        group.eachNumber("any_mol_per_L", [&](const std::string& name, double molPerLitre) {
+            any.push_back({context.speciesNamed(group, "any_mol_per_L", name), 1000.0 * molPerLitre});
+        });
+        condition.together.push_back(std::move(any));
+    });
+    return condition;
+}
+
 /// A class nobody carries is a rule that never speaks.
 void checkClasses(const Context& context, JsonObject& entry, const CompatibilityRule& rule) {
     const Catalogue& catalogue = context.catalogue;
@@ -81,20 +95,13 @@ void readRules(Context& context, JsonObject& root) {
             rule.role = oneOf(entry, "role", kRoles);
         }
         rule.classes = entry.texts("of");
-        rule.lowestPh = entry.numberOr("pH_from", rule.lowestPh);
-        rule.highestPh = entry.numberOr("pH_to", rule.highestPh);
+        rule.liquid = liquidCondition(context, entry);
         rule.aboveVolts = entry.numberOr("above_V", rule.aboveVolts);
         rule.belowVolts = entry.numberOr("below_V", rule.belowVolts);
         if (entry.has("use")) {
             rule.use = oneOf(entry, "use", kUses);
         }
-        entry.eachObject("with", [&](JsonObject& group) {
-            std::vector<Presence> any;
-            group.eachNumber("any_mol_per_L", [&](const std::string& name, double molPerLitre) {
-                any.push_back({context.speciesNamed(group, "any_mol_per_L", name), 1000.0 * molPerLitre});
-            });
-            rule.together.push_back(std::move(any));
-        });
+        entry.object("beside", [&](JsonObject& other) { rule.beside = liquidCondition(context, other); });
         rule.sources = context.sourcesOf(entry);
         checkClasses(context, entry, rule);
         context.catalogue.rules.push_back(std::make_shared<const CompatibilityRule>(std::move(rule)));

@@ -56,6 +56,7 @@ void readConductivity(const Context& context, JsonObject& table, Substance& subs
     ConductivityTable conductivity;
     conductivity.cation = context.speciesNamed(table, "cation", table.text("cation"));
     conductivity.anion = context.speciesNamed(table, "anion", table.text("anion"));
+    conductivity.equivalentsPerMole = table.numberOr("equivalents_per_mole", 0.0);
     conductivity.temperatureKelvin = base::kZeroCelsius + table.number("temperature_C");
     conductivity.perKelvin = table.number("relative_rise_per_K");
     conductivity.siemensPerMetreByMassFraction = Context::tableOf(table, "S_per_m_by_mass_fraction");

@@ -1,5 +1,5 @@
 // The cell's curve and what is read off it, against theorems of circuits.
-#include "core/cell/Polarisation.h"
+#include "core/cell/SampledCurve.h"
 #include "tests/support/Samples.h"
 
 #include <cmath>
@@ -47,7 +47,7 @@ TEST(Polarisation, MaximumPowerTransfersAtHalfTheVoltage) {
     const CurveOf curveOf(resistorLike());
     const Polarisation& curve = curveOf.curve;
     const double open = curve.openCircuitVolts();
-    const PowerPoint best = curve.maximumPower(curve.shortCircuitAmps());
+    const PowerPoint best = SampledCurve(curve, curve.shortCircuitAmps()).maximumPower();
     EXPECT_NEAR(best.watts, open * open / 200.0, 0.01 * best.watts);
     EXPECT_NEAR(best.amps, open / 100.0, 0.03 * best.amps);
     EXPECT_NEAR(curve.voltsAt(best.amps) * best.amps, best.watts, 1e-9);
@@ -119,10 +119,51 @@ TEST(Polarisation, TheCurveHasItsEndsAndAsManyPointsAsAsked) {
     const Polarisation& curve = curveOf.curve;
     const double amps = curve.shortCircuitAmps();
     for (const int points : {2, 3, 50}) {
-        const auto list = curve.curve(amps, points);
+        const auto list = SampledCurve(curve, amps).points(points);
         ASSERT_EQ(list.size(), static_cast<std::size_t>(points));
         EXPECT_EQ(list.front().amps, 0.0);
         EXPECT_NEAR(list.back().amps, amps, 1e-15);
+    }
+}
+
+TEST(SampledCurve, LiesWithinATenthOfAMillivoltOfTheCurve) {
+    for (const std::string& json :
+         {test::beakers(), test::lemon(), test::foilInSalt(), test::foilInAlkali(), test::leadAcid(30)}) {
+        for (const Moment moment : {Moment::First, Moment::Settled}) {
+            const CurveOf curveOf(json, moment);
+            const double most = curveOf.curve.shortCircuitAmps();
+            for (const CurvePoint& point : SampledCurve(curveOf.curve, most).points(173)) {
+                EXPECT_NEAR(point.volts, curveOf.curve.voltsAt(point.amps), 1e-4)
+                    << json << point.amps / most;
+            }
+        }
+    }
+}
+
+TEST(SampledCurve, ARoughOneFindsTheSamePower) {
+    for (const std::string& json :
+         {test::beakers(), test::lemon(), test::foilInSalt(), test::foilInAlkali()}) {
+        const CurveOf curveOf(json, Moment::Settled);
+        const double most = curveOf.curve.shortCircuitAmps();
+        const double fine = SampledCurve(curveOf.curve, most, 1e-5).maximumPower().watts;
+        const double rough =
+            SampledCurve(curveOf.curve, most, SampledCurve::kToFindPower).maximumPower().watts;
+        EXPECT_NEAR(rough, fine, 1e-3 * fine) << json;
+    }
+}
+
+TEST(Polarisation, SlopesAreThoseOfTheCurve) {
+    for (const std::string& json :
+         {test::beakers(), test::lemon(), test::foilInSalt(), test::foilInAlkali()}) {
+        const CurveOf curveOf(json, Moment::Settled);
+        const double most = curveOf.curve.shortCircuitAmps();
+        for (const double share : {0.1, 0.37, 0.8}) {
+            const double step = 1e-4 * most;
+            const double amps = share * most;
+            const double slope =
+                (curveOf.curve.voltsAt(amps + step) - curveOf.curve.voltsAt(amps - step)) / (2.0 * step);
+            EXPECT_NEAR(curveOf.curve.at(amps).slope / slope, 1.0, 0.05) << json << share;
+        }
     }
 }
 

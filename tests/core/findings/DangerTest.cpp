@@ -181,7 +181,7 @@ std::vector<Danger> mixing() {
         {"peroxide-restricted", kNote, poured(water({{"H2O2", 5}})), poured(water({{"H2O2", 1}}))},
         {"dissolved-lead", kDanger, poured(water({{"lead acetate", 0.1}})),
          poured(water({{"sodium acetate", 0.1}}))},
-        {"not-food-again", kWarning, poured(ready("vinegar")), poured(ready("seawater"))},
+        {"not-food-again", kNote, poured(ready("vinegar")), poured(ready("seawater"))},
     };
 }
 

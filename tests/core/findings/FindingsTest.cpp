@@ -53,8 +53,8 @@ std::vector<Pair> pairs() {
         return with(test::lemon(), [=](Json& j) { j["gap_mm"] = millimetres; });
     };
     return {
-        {"foil in alkali, in salt", FindingCode::HydrogenGas, Severity::Danger, FindingPart::Negative, alkali,
-         salt},
+        {"foil in alkali, in salt", FindingCode::HydrogenGas, Severity::Warning, FindingPart::Negative,
+         alkali, salt},
         {"strong alkali, a salt", FindingCode::CorrosiveLiquid, Severity::Danger, FindingPart::Electrolyte,
          alkali, salt},
         {"lead, zinc", FindingCode::HazardousMaterial, Severity::Warning, FindingPart::Negative,

@@ -13,8 +13,9 @@ namespace {
 
 using design::CellDesign;
 
-std::vector<Change> changesOf(const CellDesign& design, RankBy by, std::size_t top = 20) {
-    return helpfulChanges(test::catalogue(), design, by, top).value();
+std::vector<Change> changesOf(const CellDesign& design, RankBy by, std::size_t top = 20,
+                              bool riskyToo = false) {
+    return helpfulChanges(test::catalogue(), design, {by, top, {}, riskyToo}).value();
 }
 
 const Change* kindIn(const std::vector<Change>& changes, ChangeKind kind) {
@@ -35,7 +36,11 @@ TEST(Changes, TheTopThreeOfTwentyDesignsDoWhatWasPromised) {
             const CellDesign again = *formats::readCellFile(formats::writeCellFile(change.design));
             const design::Cell cell = *design::resolve(test::catalogue(), again);
             const double watts = cell::evaluate(test::catalogue(), cell).settled.maximumPower.watts;
-            EXPECT_NEAR(watts, change.after, 0.01 * change.after) << file.name;
+            if (change.kind == ChangeKind::Powder) {
+                EXPECT_GE(watts, change.after) << file.name << ": less over an hour than at once";
+            } else {
+                EXPECT_NEAR(watts, change.after, 0.01 * change.after) << file.name;
+            }
             EXPECT_GT(change.after, change.before) << file.name;
         }
     }
@@ -64,13 +69,38 @@ TEST(Changes, ACarbonShutOffIsGivenAir) {
     EXPECT_EQ(air->design.positive.air, design::Air::Breathing);
 }
 
-TEST(Changes, ANewDangerIsTold) {
-    const auto changes = changesOf(test::design(test::lemon()), RankBy::Voltage);
-    const Change* metal = kindIn(changes, ChangeKind::Material);
-    ASSERT_NE(metal, nullptr);
-    EXPECT_TRUE(std::any_of(changes.begin(), changes.end(), [](const Change& change) {
-        return change.danger.has_value();
-    })) << "lead dioxide or magnesium in juice";
+TEST(Changes, ANewDangerComesOnlyWhereItIsAskedFor) {
+    const auto brings = [](const std::vector<Change>& changes) {
+        return std::any_of(changes.begin(), changes.end(),
+                           [](const Change& change) { return change.danger.has_value(); });
+    };
+    int risky = 0;
+    for (const std::string& json : {test::lemon(), test::foilInSalt(), test::beakers(), test::leadAcid(30)}) {
+        for (const RankBy by : {RankBy::SteadyPower, RankBy::Voltage, RankBy::Life}) {
+            EXPECT_FALSE(brings(changesOf(test::design(json), by)));
+            risky += brings(changesOf(test::design(json), by, 20, true)) ? 1 : 0;
+        }
+    }
+    EXPECT_GT(risky, 0);
+}
+
+TEST(Changes, WhatIsNeitherOwnedNorEverydayIsNotProposed) {
+    const auto isProposed = [](const Shelf& shelf, const std::string& name) {
+        for (const RankBy by : {RankBy::Voltage, RankBy::SteadyPower}) {
+            const CellDesign jar = test::design(test::lemon());
+            const auto changes = helpfulChanges(test::catalogue(), jar, {by, 20, shelf, true});
+            for (const Change& change : *changes) {
+                if (change.design.positive.material == name || change.design.negative.material == name) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    };
+    Shelf shelf;
+    EXPECT_FALSE(isProposed(shelf, "lead dioxide"));
+    shelf.materials = {{"lead dioxide", 0.002, {}, {}}};
+    EXPECT_TRUE(isProposed(shelf, "lead dioxide"));
 }
 
 TEST(Changes, ADangerTheDesignHasIsNotNew) {
@@ -99,11 +129,25 @@ TEST(Changes, NothingIsStrongerThanItDissolves) {
     }
 }
 
+TEST(Changes, NeitherStrongerLyeNorAnotherCellIsProposed) {
+    const CellDesign foil = test::design(test::foilInAlkali());
+    const CellDesign jar = test::design(test::beakers());
+    for (const RankBy by : {RankBy::SteadyPower, RankBy::Voltage, RankBy::Life}) {
+        for (const Change& change : changesOf(foil, by)) {
+            EXPECT_LE(change.design.liquid.solutes[0].amount.value, foil.liquid.solutes[0].amount.value);
+        }
+        for (const Change& change : changesOf(jar, by)) {
+            const auto cell = design::resolve(test::catalogue(), change.design);
+            ASSERT_TRUE(cell);
+            EXPECT_GT(cell::evaluate(test::catalogue(), *cell, {0}).openCircuitVolts, 0.9);
+        }
+    }
+}
+
 TEST(Changes, AStopGivesNothingAndABadDesignNoChanges) {
     std::stop_source source;
     source.request_stop();
-    EXPECT_FALSE(helpfulChanges(test::catalogue(), test::design(test::lemon()), RankBy::SteadyPower, 3,
-                                source.get_token()));
+    EXPECT_FALSE(helpfulChanges(test::catalogue(), test::design(test::lemon()), {}, source.get_token()));
     CellDesign bad = test::design(test::lemon());
     bad.negative.material = "unobtainium";
     EXPECT_TRUE(changesOf(bad, RankBy::SteadyPower).empty());

@@ -4,6 +4,7 @@
 #include "tests/support/Samples.h"
 
 #include <gtest/gtest.h>
+#include <set>
 
 namespace anodex::shelf {
 namespace {
@@ -123,21 +124,22 @@ TEST_P(Rankings, TheBestComeFirstWhateverTheThreadsAndEvaluateToTheSameFigures) 
     const ScreeningResult one = screened(candidates, GetParam(), 1);
     const ScreeningResult four = screened(candidates, GetParam(), 4);
     EXPECT_EQ(one.tried, candidates.size());
-    ASSERT_EQ(one.best.size(), 20U);
+    EXPECT_EQ(one.possible, one.tried);
+    ASSERT_EQ(one.best.size(), candidates.numbers().pairs()) << "a row for each pair";
     const bool leastFirst = GetParam() == RankBy::Cost || GetParam() == RankBy::Safety;
     for (std::size_t i = 0; i < one.best.size(); ++i) {
-        EXPECT_EQ(one.best[i].index, four.best[i].index);
+        EXPECT_EQ(one.best[i].best.index, four.best[i].best.index);
         if (i > 0) {
-            EXPECT_TRUE(leastFirst ? one.best[i].figure >= one.best[i - 1].figure
-                                   : one.best[i].figure <= one.best[i - 1].figure);
+            EXPECT_TRUE(leastFirst ? one.best[i].best.figure >= one.best[i - 1].best.figure
+                                   : one.best[i].best.figure <= one.best[i - 1].best.figure);
         }
-        const auto cell =
-            design::resolve(test::catalogue(), candidates.design(one.best[i].index, one.best[i].swapped));
+        const Screened& best = one.best[i].best;
+        const auto cell = design::resolve(test::catalogue(), candidates.design(best.index, best.swapped));
         ASSERT_TRUE(cell);
         const Evaluation again = cell::evaluate(test::catalogue(), *cell);
         EXPECT_GE(again.openCircuitVolts, 0.0);
-        EXPECT_NEAR(again.openCircuitVolts, one.best[i].openCircuitVolts, 1e-6);
-        EXPECT_NEAR(again.first.maximumPower.watts, one.best[i].maximumWatts, 1e-6);
+        EXPECT_NEAR(again.openCircuitVolts, best.openCircuitVolts, 1e-6);
+        EXPECT_NEAR(again.first.maximumPower.watts, best.maximumWatts, 1e-6);
     }
 }
 
@@ -149,8 +151,74 @@ TEST(Screening, ACellThatCannotDriveAnythingHasNoLife) {
     Shelf shelf = smallShelf();
     shelf.materials = {{"copper", 0.0001, {}, {}}, {"silver", 0.0001, {}, {}}};
     shelf.substances.clear();
-    for (const Screened& one : screened(candidatesOf(shelf), RankBy::Life).best) {
-        EXPECT_EQ(one.figure, 0.0);
+    for (const ScreenedPair& one : screened(candidatesOf(shelf), RankBy::Life).best) {
+        EXPECT_EQ(one.best.figure, 0.0);
+    }
+}
+
+TEST(Screening, BehindAPairStandOtherLiquidsAndNoLiquidTwice) {
+    const Candidates candidates = candidatesOf(smallShelf());
+    for (const ScreenedPair& pair : screened(candidates, RankBy::Voltage).best) {
+        EXPECT_FALSE(pair.others.empty());
+        std::set<std::size_t> liquids = {candidates.numbers().liquidOf(pair.best.index)};
+        double before = pair.best.figure;
+        for (const Screened& other : pair.others) {
+            EXPECT_EQ(candidates.numbers().pairOf(other.index), candidates.numbers().pairOf(pair.best.index));
+            EXPECT_TRUE(liquids.insert(candidates.numbers().liquidOf(other.index)).second);
+            EXPECT_LE(other.figure, before);
+            before = other.figure;
+        }
+    }
+}
+
+TEST(Screening, ALargeShelfIsSampledAndItsBestIsFound) {
+    Shelf shelf = smallShelf();
+    shelf.materials.push_back({"magnesium", 0.002, {}, {}});
+    shelf.materials.push_back({"steel", 0.002, {}, {}});
+    const Candidates candidates = candidatesOf(shelf);
+    ScreeningOptions options;
+    options.whole = candidates.size() - 1;
+    options.sampled = candidates.size() / 3;
+    const ScreeningResult some = *screen(test::catalogue(), candidates, options);
+    EXPECT_LE(some.tried, options.sampled);
+    EXPECT_EQ(some.possible, candidates.size());
+    const ScreeningResult all = screened(candidates, RankBy::Voltage);
+    ASSERT_EQ(some.best.size(), all.best.size()) << "no pair is left out";
+    for (std::size_t i = 0; i < 3; ++i) {
+        EXPECT_NEAR(some.best[i].best.figure, all.best[i].best.figure, 0.02) << i;
+    }
+}
+
+TEST(Screening, AMetalThatCopperThrowsItselfOutOnIsNoPositive) {
+    Shelf shelf;
+    shelf.materials = {
+        {"magnesium", 0.002, {}, {}}, {"aluminium", 0.002, {}, {}}, {"graphite", 0.002, {}, {}}};
+    shelf.substances = {{"NaCl", 0.5, {}}, {"CuSO4·5H2O", 0.5, {}}};
+    shelf.separators = {{"ion membrane", {}}};
+    const Candidates candidates = candidatesOf(shelf);
+    for (const ScreenedPair& pair : screened(candidates, RankBy::Voltage).best) {
+        const auto design = candidates.design(pair.best.index, pair.best.swapped);
+        EXPECT_FALSE(design.positive.material == "aluminium" && design.positiveLiquid &&
+                     !design.positiveLiquid->solutes.empty() &&
+                     design.positiveLiquid->solutes[0].substance == "CuSO4·5H2O");
+    }
+}
+
+TEST(Screening, FoodStaysFood) {
+    Shelf shelf = smallShelf();
+    shelf.substances.clear();
+    const Candidates candidates = candidatesOf(shelf);
+    const design::Cell cell = candidates.cell(0);
+    EXPECT_TRUE(cell.ready[0]) << "vinegar is still vinegar";
+}
+
+TEST(CandidateNumbers, EachNumberIsOneChoice) {
+    const CandidateNumbers numbers(5, 4, {0, 2, 3}, {1}, {0, 2});
+    EXPECT_EQ(numbers.size(), 10U * 4U * 2U + 10U * 3U * 2U * 2U);
+    for (std::size_t i = 0; i < numbers.size(); ++i) {
+        const Choice choice = numbers.choice(i);
+        EXPECT_LT(choice.first, choice.second);
+        EXPECT_EQ(numbers.index(choice), i);
     }
 }
 

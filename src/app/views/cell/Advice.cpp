@@ -1,5 +1,6 @@
 #include "app/views/cell/Advice.h"
 
+#include "app/session/ShelfBook.h"
 #include "app/widgets/Draw.h"
 #include "app/widgets/Listed.h"
 #include "wording/ChangeText.h"
@@ -15,6 +16,8 @@ struct Figure {
     shelf::RankBy by;
     const char* title;
 };
+
+constexpr std::size_t kShown = 5;
 
 constexpr Figure kFigures[] = {
     {shelf::RankBy::SteadyPower, QT_TRANSLATE_NOOP("Advice", "What would help: power")},
@@ -74,7 +77,8 @@ Advice::Advice(Workbench& bench, const Theme& theme, QWidget* parent)
 void Advice::seek() {
     if (isVisible() && m_bench.draft().outcome().usable()) {
         m_seeking = true;
-        m_worker.request(m_bench.catalogueHandle(), m_bench.draft().design(), kFigures[m_figure].by);
+        m_worker.request(m_bench.catalogueHandle(), m_bench.draft().design(),
+                         {kFigures[m_figure].by, kShown, shelfIn(m_bench), m_riskyToo});
     }
     rebuild();
 }
@@ -90,6 +94,12 @@ void Advice::take(const design::CellDesign& design, const std::vector<shelf::Cha
 void Advice::activate(const QString& id) {
     if (id == QLatin1String("figure")) {
         m_figure = (m_figure + 1) % std::size(kFigures);
+        m_changes.clear();
+        seek();
+        return;
+    }
+    if (id == QLatin1String("risky")) {
+        m_riskyToo = !m_riskyToo;
         m_changes.clear();
         seek();
         return;
@@ -111,6 +121,31 @@ PictureItem Advice::head(double across) const {
         painter.setPen(m_theme.colours().ink);
         painter.setFont(Theme::font(1.05, true));
         drawElided(painter, area, name + QStringLiteral(" ▾"));
+    };
+    return item;
+}
+
+PictureItem Advice::riskSwitch(const QRectF& head) const {
+    PictureItem item;
+    item.id = QStringLiteral("risky");
+    item.role = QAccessible::CheckBox;
+    item.name = tr("risky too");
+    item.value = m_riskyToo ? tr("yes") : tr("no");
+    const QFont font = Theme::font(0.9);
+    const double box = Theme::em(0.9);
+    const double wide = QFontMetricsF(font).horizontalAdvance(item.name) + 1.6 * box;
+    item.area = QRectF(head.right() - wide, head.top(), wide, head.height());
+    item.tooltip = tr("Shows also what brings a danger that this design does not have.");
+    item.paint = [=, this, area = item.area, name = item.name, on = m_riskyToo](QPainter& painter) {
+        const Colours& c = m_theme.colours();
+        painter.setPen(QPen(c.ink, 1.2));
+        const QRectF square(area.left(), area.center().y() - 0.5 * box, box, box);
+        painter.drawRect(square);
+        if (on) {
+            painter.fillRect(square.adjusted(3, 3, -2, -2), c.ink);
+        }
+        painter.setFont(font);
+        drawElided(painter, area.adjusted(1.4 * box, 0, 0, 0), name);
     };
     return item;
 }
@@ -162,15 +197,17 @@ void Advice::rebuild() {
     if (m_bench.draft().outcome().usable()) {
         const double pad = Theme::em(0.8);
         const double across = width() - 2 * pad;
-        items.push_back(head(across));
+        const PictureItem risky = riskSwitch(QRectF(pad, Theme::em(0.3), across, Theme::em(1.8)));
+        items.push_back(head(across - risky.area.width() - Theme::em(0.6)));
+        items.push_back(risky);
         double y = items.front().area.bottom();
         if (m_seeking || m_changes.empty()) {
             PictureItem note;
             note.id = QStringLiteral("note");
             note.area = QRectF(pad, y, across, Theme::em(1.4));
             note.role = QAccessible::StaticText;
-            note.name = m_seeking ? tr("Trying some two hundred changes …")
-                                  : tr("No single change helps by a hundredth.");
+            note.name = m_seeking ? tr("Trying a hundred changes …")
+                                  : tr("Nothing from a kitchen or a tool shop helps by a hundredth.");
             note.focusable = false;
             note.paint = [area = note.area, name = note.name, this](QPainter& painter) {
                 painter.setPen(m_theme.colours().faint);

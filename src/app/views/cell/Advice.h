@@ -18,6 +18,7 @@ private:
     void activate(const QString& id);
     void rebuild();
     [[nodiscard]] PictureItem head(double across) const;
+    [[nodiscard]] PictureItem riskSwitch(const QRectF& head) const;
     [[nodiscard]] PictureItem row(std::size_t index, const QRectF& area) const;
 
     Workbench& m_bench;
@@ -26,6 +27,7 @@ private:
     std::vector<shelf::Change> m_changes;
     bool m_seeking = true;
     std::size_t m_figure = 0; ///< Of the figures that can be asked for.
+    bool m_riskyToo = false;
 };
 
 } // namespace anodex::app

@@ -66,8 +66,8 @@ void Curves::compute() {
     const cell::Polarisation first(compiled, *outcome.evaluation->contents, electrode::Moment::First);
     const cell::Polarisation settled(compiled, *outcome.evaluation->contents, electrode::Moment::Settled);
     Lines lines;
-    lines.first = first.curve(e.first.shortCircuitAmps, kPoints);
-    lines.settled = settled.curve(e.settled.shortCircuitAmps, kPoints);
+    lines.first = cell::SampledCurve(first, e.first.shortCircuitAmps).points(kPoints);
+    lines.settled = cell::SampledCurve(settled, e.settled.shortCircuitAmps).points(kPoints);
     lines.loadAmps = m_share * e.first.shortCircuitAmps;
     lines.loadVolts = first.voltsAt(lines.loadAmps);
     // A cell labelled the wrong way round is drawn the right way up.

@@ -42,17 +42,31 @@ Ranking::Ranking(Workbench& bench, const Theme& theme, QWidget* parent)
     connect(&theme, &Theme::changed, this, &Ranking::rebuild);
     connect(this, &Picture::resized, this, &Ranking::rebuild);
     connect(this, &Picture::shown, this, &Ranking::rebuild);
-    connect(this, &Picture::activated, this, [this](const QString& id) {
-        const auto index = static_cast<std::size_t>(id.section(QLatin1Char(':'), 1).toInt());
-        if (index < m_state.best.size()) {
-            emit chosen(m_state.best[index].design);
-        }
-    });
+    connect(this, &Picture::activated, this, &Ranking::activate);
+}
+
+/// "cell:3" is the fourth row, "cell:3:0" the first behind it, "others:3" what opens them.
+void Ranking::activate(const QString& id) {
+    const QStringList parts = id.split(QLatin1Char(':'));
+    const auto index = static_cast<std::size_t>(parts.value(1).toInt());
+    if (index >= m_state.best.size()) {
+        return;
+    }
+    const ScreenedCell& cell = m_state.best[index];
+    if (parts.front() == QLatin1String("others")) {
+        m_open = m_open == index ? std::nullopt : std::optional(index);
+        rebuild();
+    } else if (parts.size() == 2) {
+        emit chosen(cell.design);
+    } else if (const auto behind = static_cast<std::size_t>(parts[2].toInt()); behind < cell.others.size()) {
+        emit chosen(cell.others[behind].design);
+    }
 }
 
 void Ranking::show(const ScreenState& state, shelf::RankBy by) {
     m_state = state;
     m_by = by;
+    m_open.reset();
     rebuild();
 }
 
@@ -82,12 +96,11 @@ double Ranking::share(const ScreenedCell& cell) const {
     return std::clamp(share, 0.0, 1.0);
 }
 
-PictureItem Ranking::row(std::size_t index, const QRectF& area) const {
-    const ScreenedCell& cell = m_state.best[index];
+PictureItem Ranking::row(const QString& id, const ScreenedCell& cell, const QRectF& area) const {
     const QString negative = q(cell.design.negative.material.written);
     const QString positive = q(cell.design.positive.material.written);
     PictureItem item;
-    item.id = QStringLiteral("cell:%1").arg(index);
+    item.id = id;
     item.area = area;
     item.role = QAccessible::Button;
     item.name = tr("%1 and %2 in %3").arg(negative, positive, between(cell.design));
@@ -150,6 +163,28 @@ PictureItem Ranking::row(std::size_t index, const QRectF& area) const {
     return item;
 }
 
+PictureItem Ranking::fold(std::size_t index, const QRectF& row) const {
+    const auto count = static_cast<int>(m_state.best[index].others.size());
+    const bool open = m_open == index;
+    PictureItem item;
+    item.id = QStringLiteral("others:%1").arg(index);
+    item.role = QAccessible::Button;
+    item.name = open ? tr("hide the other liquids") : tr("%n other liquid(s)", nullptr, count);
+    const QFont font = Theme::font(0.9);
+    const double wide = QFontMetricsF(font).horizontalAdvance(item.name) + Theme::em(2.2);
+    const double tall = Theme::em(1.3);
+    item.area = QRectF(row.right() - wide, row.top() + tall, wide, tall);
+    item.tooltip = tr("The same electrodes in other liquids, best first.");
+    item.paint = [=, this, area = item.area, name = item.name](QPainter& painter) {
+        painter.fillRect(area, m_theme.colours().paper);
+        painter.setPen(m_theme.colours().ink);
+        painter.setFont(font);
+        drawElided(painter, area, name + (open ? QStringLiteral(" ▴") : QStringLiteral(" ▾")),
+                   Qt::AlignRight | Qt::AlignVCenter);
+    };
+    return item;
+}
+
 void Ranking::rebuild() {
     if (!isVisible()) {
         return;
@@ -157,10 +192,24 @@ void Ranking::rebuild() {
     setFocusColour(m_theme.colours().focus);
     std::vector<PictureItem> items;
     const double tall = Theme::em(2.9);
+    const double inset = Theme::em(2.0);
+    double y = 2.0;
     for (std::size_t i = 0; i < m_state.best.size(); ++i) {
-        items.push_back(row(i, QRectF(4, 2 + static_cast<double>(i) * tall, width() - 8, tall)));
+        const ScreenedCell& cell = m_state.best[i];
+        const QRectF area(4, y, width() - 8, tall);
+        items.push_back(row(QStringLiteral("cell:%1").arg(i), cell, area));
+        y += tall;
+        if (cell.others.empty()) {
+            continue;
+        }
+        items.push_back(fold(i, area));
+        for (std::size_t k = 0; k < cell.others.size() && m_open == i; ++k) {
+            items.push_back(row(QStringLiteral("cell:%1:%2").arg(i).arg(k), cell.others[k],
+                                QRectF(4 + inset, y, width() - 8 - inset, tall)));
+            y += tall;
+        }
     }
-    setMinimumHeight(static_cast<int>(tall * static_cast<double>(m_state.best.size()) + 4));
+    setMinimumHeight(static_cast<int>(y) + 2);
     setItems(std::move(items));
 }
 

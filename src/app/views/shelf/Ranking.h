@@ -21,7 +21,10 @@ signals:
 
 private:
     void rebuild();
-    [[nodiscard]] PictureItem row(std::size_t index, const QRectF& area) const;
+    void activate(const QString& id);
+    [[nodiscard]] PictureItem row(const QString& id, const ScreenedCell& cell, const QRectF& area) const;
+    /// Opens and closes what stands behind a row.
+    [[nodiscard]] PictureItem fold(std::size_t index, const QRectF& row) const;
     [[nodiscard]] QString figureText(const ScreenedCell& cell) const;
     /// Of the best row, for the bar behind a figure.
     [[nodiscard]] double share(const ScreenedCell& cell) const;
@@ -29,6 +32,7 @@ private:
     Workbench& m_bench;
     const Theme& m_theme;
     ScreenState m_state;
+    std::optional<std::size_t> m_open; ///< The row whose other liquids are shown.
     shelf::RankBy m_by = shelf::RankBy::Voltage;
 };
 

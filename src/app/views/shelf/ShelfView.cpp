@@ -245,7 +245,12 @@ void ShelfView::take(const ScreenState& state) {
     if (!state.problem.isEmpty()) {
         m_state->setText(state.problem);
     } else if (state.finished) {
-        m_state->setText(tr("%1 cells tried. Click one to make it a design.").arg(state.tried));
+        m_state->setText(
+            state.possible > state.tried
+                ? tr("%1 of %2 possible cells tried, the likeliest. Click one to make it a design.")
+                      .arg(state.tried)
+                      .arg(state.possible)
+                : tr("%1 cells tried. Click one to make it a design.").arg(state.tried));
     } else {
         m_state->setText(tr("%1 of %2 cells tried …").arg(state.tried).arg(state.all));
     }

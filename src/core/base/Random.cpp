@@ -61,7 +61,8 @@ double stratifiedAt(std::uint64_t seed, std::uint64_t sample, std::uint64_t samp
 }
 
 double normalOf(double share) {
-    return 1.4142135623730951 * boost::math::erf_inv(2.0 * share - 1.0);
+    using InDouble = boost::math::policies::policy<boost::math::policies::promote_double<false>>;
+    return 1.4142135623730951 * boost::math::erf_inv(2.0 * share - 1.0, InDouble());
 }
 
 double normalAt(std::uint64_t seed, std::uint64_t sample, std::uint64_t input) {

@@ -18,6 +18,8 @@ struct RootOptions {
     double lowest = -1e3; ///< The search does not leave [lowest, highest].
     double highest = 1e3;
     double tolerance = 1e-10; ///< Width of the final bracket, in the argument's unit.
+    /// A step of Newton's that is no longer ends the search: what it leaves is of the order of its square.
+    double lastStep = 0.0;
 };
 
 /// The zero of a rising `function`, searched outward from `guess`. When the function keeps one sign over the
@@ -103,6 +105,7 @@ template <typename Function>
         (here.value > 0.0 ? high : low) = x;
         (here.value > 0.0 ? highKnown : lowKnown) = true;
         double next = x - here.value / here.slope;
+        const double newton = next;
         if (lowKnown && highKnown) {
             const bool slow = std::abs(next - x) > 0.5 * std::abs(lastMove);
             if (!(next > low && next < high) || slow) {
@@ -119,7 +122,8 @@ template <typename Function>
         lastSize = std::abs(here.value);
         lastMove = next - x;
         x = next;
-        if (std::abs(lastMove) <= options.tolerance) {
+        if (std::abs(lastMove) <=
+            (x == newton ? std::max(options.tolerance, options.lastStep) : options.tolerance)) {
             return x;
         }
     }

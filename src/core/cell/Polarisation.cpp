@@ -80,6 +80,7 @@ double Polarisation::shortCircuitAmps(double meterOhm) const {
     options.step = most;
     const auto searched = [&](double guess, double tolerance, const auto& voltsAt) {
         options.tolerance = tolerance;
+        options.lastStep = 1e-7 * most;
         const auto shortfall = [&](double amps) {
             const base::Sloped here = voltsAt(sign * amps);
             return base::Sloped{amps * meterOhm - sign * here.value, meterOhm - here.slope};

@@ -9,8 +9,8 @@
 namespace anodex::electrode {
 namespace {
 
-constexpr double kLastStride = 1e-7;     // V, after which Newton's next would be below the tolerance
-constexpr double kLastShare = 1e-6;      // the same
+constexpr double kLastStride = 1e-6;     // V, after which Newton's next would be of the order of its square
+constexpr double kLastShare = 1e-5;      // the same
 constexpr double kUnmoved = 1e-5;        // of a step: a microvolt
 constexpr double kShareTolerance = 1e-9; // of the search
 constexpr double kRoughVolts = 1e-3;     // from where both balances are found together
@@ -99,35 +99,39 @@ Seat FacedElectrode::atFace(int step, double share, double amps, double toleranc
     const bool exact = amps == 0.0 && tolerance == kVoltsTolerance;
     m_last.volts =
         exact ? restWhere(current, m_last.volts) : potentialWhere(current, amps, m_last.volts, tolerance);
-    return {m_last.volts, step, share, 1.0 / current(m_last.volts).slope};
+    return {m_last.volts, step, share};
 }
 
 Seat FacedElectrode::heldSeatAt(double amps) const {
-    return atFace(m_before.step, m_before.share, amps, kRoughVolts);
+    Seat seat = atFace(m_before.step, m_before.share, amps, kRoughVolts);
+    seat.voltsPerAmp = 1.0 / balanceAt(seat).amps.slope;
+    return seat;
 }
 
 Seat FacedElectrode::seatAt(double amps) const {
-    if (m_titration == nullptr || m_titration->highest() == m_titration->lowest()) {
-        return atFace(0, 0.0, amps, kVoltsTolerance);
-    }
-    if (m_last.step == m_before.step && m_last.share == m_before.share) {
-        const Seat seat = atFace(m_before.step, m_before.share, amps, kVoltsTolerance);
-        if (std::abs(balanceAt(seat).excess) <= m_unmovedAmps) {
-            return seat;
-        }
-    }
+    const bool moves = m_titration != nullptr && m_titration->highest() != m_titration->lowest();
     // Along a curve the next answer lies near the last, on its tangent.
     Seat ahead = m_last;
     ahead.volts += m_last.voltsPerAmp * (amps - m_lastAmps);
-    std::optional<Seat> near;
-    if (std::abs(ahead.volts - m_last.volts) < kLongestStride) {
-        near = nearBy(ahead, amps);
+    bool isNear = std::abs(ahead.volts - m_last.volts) < kLongestStride;
+    m_lastAmps = amps;
+    if (!moves || (m_last.step == m_before.step && m_last.share == m_before.share)) {
+        m_last.volts = isNear ? ahead.volts : m_last.volts;
+        Seat seat = atFace(m_before.step, m_before.share, amps, kVoltsTolerance);
+        const Balance balance = balanceAt(seat);
+        seat.voltsPerAmp = 1.0 / balance.amps.slope;
+        if (!moves || std::abs(balance.excess) <= m_unmovedAmps) {
+            m_last = seat;
+            return seat;
+        }
+        ahead = seat;
+        isNear = true;
     }
+    std::optional<Seat> near = isNear ? nearBy(ahead, amps) : std::nullopt;
     if (!near) {
         near = nearBy(atFace(m_last.step, m_last.share, amps, kRoughVolts), amps);
     }
     m_last = near ? *near : searched(amps);
-    m_lastAmps = amps;
     return m_last;
 }
 

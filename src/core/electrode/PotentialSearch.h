@@ -14,6 +14,7 @@ inline constexpr double kVoltsTolerance = 1e-11; ///< Of the searches.
     options.lowest = -30.0; // no couple comes near these ends
     options.highest = 30.0;
     options.tolerance = kVoltsTolerance;
+    options.lastStep = 1e-7;
     return options;
 }
 

@@ -29,6 +29,7 @@ using Vector = Eigen::Matrix<double, Eigen::Dynamic, 1, 0, kMostMasters + 1, 1>;
 using Matrix = Eigen::Matrix<double, Eigen::Dynamic, Eigen::Dynamic, 0, kMostMasters + 1, kMostMasters + 1>;
 
 constexpr double kLongestStep = 6.0;          // in ln activity
+constexpr double kLastStep = 1e-6;            // what it leaves is of the order of its square
 constexpr double kSafeStep = 0.05;            // so near the minimum a whole step always goes down
 constexpr double kSaturationTolerance = 1e-9; // in ln of the saturation ratio
 
@@ -351,10 +352,10 @@ private:
         m_unknown +=
             (longest > kSafeStep ? lengthAlong(direction, gradient.dot(direction)) : 1.0) * direction;
         if (fixed > 0) {
-            return longest < 1e-8 || along.cwiseAbs().maxCoeff() < 1e-15 * magnitude.maxCoeff();
+            return longest < kLastStep || along.cwiseAbs().maxCoeff() < 1e-15 * magnitude.maxCoeff();
         }
         const double worst = (gradient.cwiseAbs().array() / magnitude.array().max(1e-300)).maxCoeff();
-        return worst < 1e-12 || longest < 1e-8;
+        return worst < 1e-12 || longest < kLastStep;
     }
 
     /// How far it still goes down well enough (Armijo's rule).

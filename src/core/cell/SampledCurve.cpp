@@ -56,8 +56,9 @@ double SampledCurve::between(const Knot& low, const Knot& high, double amps) {
     const double share = (amps - low.amps) / width;
     const double back = 1.0 - share;
     const double steepest = 3.0 * fall;
-    const double atLow = std::max(low.slope * width, steepest);
-    const double atHigh = std::max(high.slope * width, steepest);
+    // Where nothing answers a current the slope has no end.
+    const double atLow = std::max(steepest, low.slope * width);
+    const double atHigh = std::max(steepest, high.slope * width);
     return low.volts + fall * share * share * (3.0 - 2.0 * share) + atLow * share * back * back -
            atHigh * share * share * back;
 }

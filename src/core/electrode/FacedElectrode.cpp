@@ -156,7 +156,7 @@ std::optional<Seat> FacedElectrode::nearBy(Seat seat, double amps) const {
         if (wanted >= 0.0 && wanted <= 1.0) {
             seat.share = wanted;
             if (std::abs(volts) <= kLastStride && std::abs(share) <= kLastShare) {
-                seat.voltsPerAmp = std::max(balance.excessPerShare / determinant, 0.0);
+                seat.voltsPerAmp = std::max(0.0, balance.excessPerShare / determinant);
                 return seat;
             }
             continue;
@@ -179,6 +179,7 @@ Seat FacedElectrode::searched(double amps) const {
     for (int stride = 1;; stride *= 2) {
         Seat& ahead = up ? upper : lower;
         if (ahead.step == end) {
+            ahead.voltsPerAmp = 1.0 / balanceAt(ahead).amps.slope;
             return ahead; // the liquid can hold no more
         }
         (up ? lower : upper) = ahead;
@@ -209,7 +210,7 @@ Seat FacedElectrode::searched(double amps) const {
     const Balance balance = balanceAt(seat);
     const double determinant =
         balance.amps.slope * balance.excessPerShare - balance.ampsPerShare * balance.excessPerVolt;
-    seat.voltsPerAmp = std::max(balance.excessPerShare / determinant, 0.0);
+    seat.voltsPerAmp = std::max(0.0, balance.excessPerShare / determinant);
     return seat;
 }
 

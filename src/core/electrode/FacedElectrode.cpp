@@ -16,6 +16,16 @@ constexpr double kShareTolerance = 1e-9; // of the search
 constexpr double kRoughVolts = 1e-3;     // from where both balances are found together
 constexpr double kLongestStride = 0.05;  // V that one step of the search goes
 
+/// Of both balances by volts and by the share.
+template <typename Balance> double determinantOf(const Balance& balance) {
+    return balance.amps.slope * balance.excessPerShare - balance.ampsPerShare * balance.excessPerVolt;
+}
+
+/// With a face that goes along; endless or nothing where it has no answer.
+template <typename Balance> double voltsPerAmpOf(const Balance& balance) {
+    return std::max(0.0, balance.excessPerShare / determinantOf(balance));
+}
+
 } // namespace
 
 FacedElectrode::FacedElectrode(const Situation& here, double seconds, double acidityShift)
@@ -142,8 +152,7 @@ std::optional<Seat> FacedElectrode::nearBy(Seat seat, double amps) const {
         seat.share = std::max(seat.share, kShareTolerance);
         const Balance balance = balanceAt(seat);
         const double current = balance.amps.value - amps;
-        const double determinant =
-            balance.amps.slope * balance.excessPerShare - balance.ampsPerShare * balance.excessPerVolt;
+        const double determinant = determinantOf(balance);
         const double volts =
             (balance.ampsPerShare * balance.excess - balance.excessPerShare * current) / determinant;
         const double share =
@@ -156,7 +165,7 @@ std::optional<Seat> FacedElectrode::nearBy(Seat seat, double amps) const {
         if (wanted >= 0.0 && wanted <= 1.0) {
             seat.share = wanted;
             if (std::abs(volts) <= kLastStride && std::abs(share) <= kLastShare) {
-                seat.voltsPerAmp = std::max(0.0, balance.excessPerShare / determinant);
+                seat.voltsPerAmp = voltsPerAmpOf(balance);
                 return seat;
             }
             continue;
@@ -207,10 +216,7 @@ Seat FacedElectrode::searched(double amps) const {
         [&](double tried) { return balanceAt(atFace(lower.step, tried, amps, kVoltsTolerance)).excess; }, way,
         within);
     Seat seat = atFace(lower.step, share, amps, kVoltsTolerance);
-    const Balance balance = balanceAt(seat);
-    const double determinant =
-        balance.amps.slope * balance.excessPerShare - balance.ampsPerShare * balance.excessPerVolt;
-    seat.voltsPerAmp = std::max(0.0, balance.excessPerShare / determinant);
+    seat.voltsPerAmp = voltsPerAmpOf(balanceAt(seat));
     return seat;
 }
 

@@ -5,6 +5,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <optional>
 
 namespace anodex::liquid {
 namespace {
@@ -53,25 +54,28 @@ const Titration::Point& Titration::found(int step) const {
         m_solver = std::make_unique<LiquidSolver>(m_catalogue);
         m_solver->beginWith(m_points.at(0).solution);
     }
-    const int beside = step > 0 ? 1 : -1;
-    const bool ended = step != beside && std::abs(found(beside).drive) >= kEndless;
-    try {
+    const int towards = step > 0 ? 1 : -1;
+    const auto solved = [&]() -> std::optional<Point> {
+        const bool ended = step != towards && std::abs(found(towards).drive) >= kEndless;
         if (ended) {
-            throw base::Fault(base::Fault::Kind::OutsideDomain, "titration of a liquid", 1.0 * step);
+            return std::nullopt;
         }
-        Point point{m_solver->titrate(m_points.at(0).solution.pH + kStep * step), 0.0};
-        point.drive = driveOf(point.solution) - m_bulkDrive;
-        if ((point.drive > 0.0) != (step > 0)) {
-            throw base::Fault(base::Fault::Kind::OutsideDomain, "titration of a liquid", point.drive);
+        try {
+            Point point{m_solver->titrate(m_points.at(0).solution.pH + kStep * step), 0.0};
+            point.drive = driveOf(point.solution) - m_bulkDrive;
+            return towards * point.drive > 0.0 ? std::optional(std::move(point)) : std::nullopt;
+        } catch (const base::Fault&) {
+            return std::nullopt;
         }
-        return m_points.emplace(step, std::move(point)).first->second;
-    } catch (const base::Fault&) {
-        // As far as activities are found, and there the face stays.
-        m_solver.reset();
-        Point point = found(step > 0 ? step - 1 : step + 1);
-        point.drive += step > 0 ? kEndless : -kEndless;
-        return m_points.emplace(step, std::move(point)).first->second;
+    };
+    if (auto point = solved()) {
+        return m_points.emplace(step, *std::move(point)).first->second;
     }
+    // As far as activities are found, and there the face stays.
+    m_solver.reset();
+    Point last = found(step - towards);
+    last.drive += towards * kEndless;
+    return m_points.emplace(step, std::move(last)).first->second;
 }
 
 double Titration::driveOf(const Solution& solution) const {

@@ -152,6 +152,20 @@ TEST(Charge, AFullOxideIsChargedAfterUseThoughTheMetalCouldPlateMore) {
     EXPECT_EQ(dry.asked->reactions[1].front().fate, Fate::Stored);
 }
 
+TEST(Charge, NoVoltageIsGivenThatNoSupplyHas) {
+    Json thin = bromide();
+    thin["electrolyte"] = water({{"NaCl", 0.0005}});
+    thin["gap_mm"] = 300;
+    EXPECT_LE(charged(asking(thin, 5.0)).asked->point.volts, kHighestSupplyVolts + 1e-3);
+}
+
+TEST(Charge, AFullCellFloatsBelowItsGassing) {
+    const Charging charging = charged(lead());
+    ASSERT_TRUE(charging.floatVolts);
+    EXPECT_LT(*charging.floatVolts, *charging.gassingVolts - 0.1);
+    EXPECT_GT(*charging.floatVolts, charging.restVolts);
+}
+
 TEST(Charge, TwoLeadSheetsAreFormedAboveTheCouplesVoltage) {
     const Charging charging = charged(asking(sheets(), 0.05));
     ASSERT_TRUE(charging.possible);

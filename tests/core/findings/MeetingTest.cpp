@@ -146,6 +146,32 @@ TEST(Labels, AnAcidThatWasNeutralisedBurnsNoLonger) {
     EXPECT_NE(findIn(findingsOf(carbons(water({{"NaOH", 2}}))), "corrosive-liquid"), nullptr);
 }
 
+TEST(Collectors, ThatGiveHydrogenOffEatTheElectrode) {
+    const auto behind = [](const char* collector) {
+        Json negative = on(electrodeJson("zinc paste", 10), collector);
+        negative["mass_g"] = 1;
+        return findingsOf(cellWith(negative, electrodeJson("graphite"), water({{"H2SO4", 1}})));
+    };
+    const auto raised = behind("nickel");
+    const Finding* wastes = findIn(raised, "collector-wastes");
+    ASSERT_NE(wastes, nullptr);
+    EXPECT_EQ(wastes->part, FindingPart::Collector);
+    EXPECT_GT(wastes->value, 0.0);
+    EXPECT_EQ(findIn(behind("zinc"), "collector-wastes"), nullptr);
+}
+
+TEST(Polarity, OfTwoAlikeThatWaitForTheirChargeIsNotCalledSwapped) {
+    const Json bromide = water({{"ZnBr2", 1}});
+    const Json alike =
+        apart(cellWith(electrodeJson("carbon felt", 20), electrodeJson("carbon felt", 10), bromide), bromide,
+              "ion membrane");
+    EXPECT_EQ(findIn(findingsOf(alike), "polarity-reversed"), nullptr);
+    EXPECT_NE(
+        findIn(findingsOf(cellWith(electrodeJson("copper"), electrodeJson("zinc"), water({{"NaCl", 1}}))),
+               "polarity-reversed"),
+        nullptr);
+}
+
 TEST(Hydrogen, IsGradedByItsRate) {
     const auto graded = [](double area) {
         const auto findings = findingsOf(

@@ -208,10 +208,17 @@ int main(int argc, char** argv) {
         std::fputs("bench: the catalogue does not load\n", stderr);
         return 3;
     }
-    benchModel(*catalogue);
-    benchSteps(*catalogue);
-    benchScreening(*catalogue);
-    benchWindow(*catalogue);
-    benchLongRun(*catalogue);
+    using Part = void (*)(const chemistry::Catalogue&);
+    const std::pair<std::string_view, Part> parts[] = {{"model", benchModel},
+                                                       {"steps", benchSteps},
+                                                       {"shelf", benchScreening},
+                                                       {"window", benchWindow},
+                                                       {"run", benchLongRun}};
+    const std::string_view wanted = argc > 1 ? argv[1] : "";
+    for (const auto& [name, part] : parts) {
+        if (wanted.empty() || wanted == name) {
+            part(*catalogue);
+        }
+    }
     return anythingMissed() ? 1 : 0;
 }

@@ -24,7 +24,7 @@ using Code = FileError::Code;
 
 constexpr const char* kCellFormat = "anodex-cell/1";
 constexpr const char* kLiquidFormat = "anodex-liquid/1";
-const NumberRange kTemperature{0.0, 60.0, true, "a temperature from 0 to 60 °C"};
+const NumberRange kTemperature{-25.0, 60.0, true, "a temperature from -25 to 60 °C"};
 const NumberRange kPercent{0.0, 99.999999, false, "a percentage above 0 and below 100"};
 const NumberRange kLayers{1.0, 1000.0, true, "a whole number, 1 or more"};
 
@@ -396,7 +396,11 @@ FileError toFileError(const design::DesignError& error) {
     case Design::NotAShare:
         return {Code::OutOfRange, error.field, "no share", "a percentage up to 100"};
     case Design::TemperatureOutOfRange:
-        return {Code::OutOfRange, error.field, "a temperature outside the model", "0 to 60 °C"};
+        return {Code::OutOfRange, error.field, "a temperature outside the model", "-25 to 60 °C"};
+    case Design::Frozen:
+        return {Code::OutOfRange, error.field, "a temperature at which ice forms in the liquid",
+                base::Said("{celsius} °C or warmer, or a stronger liquid",
+                           {{"celsius", fmt::format("{:.1f}", error.most - base::kZeroCelsius)}})};
     case Design::PercentTooHigh:
         return {Code::OutOfRange, error.field, "percents of 100 or more in sum", "a sum below 100"};
     case Design::StrongerThanNeat:

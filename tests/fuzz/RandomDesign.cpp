@@ -260,7 +260,7 @@ RandomDesign::Mutation RandomDesign::mutated(Json cell) {
         return {cell, "wobble_mm"};
     }
     case 6:
-        cell["temperature_C"] = chance(0.5) ? 60.5 : -0.5;
+        cell["temperature_C"] = chance(0.5) ? 60.5 : -25.5;
         return {cell, "temperature_C"};
     default: {
         const std::string side = chance(0.5) ? "negative" : "positive";

@@ -77,6 +77,14 @@ const std::vector<Potential> kPotentials = {
      "the energy is that of the battery grade, the potential that of well-crystallised ore"},
     {"mno2-mnooh", 1.08, "Vosburgh 1959, fresh electrolytic grade"},
     {"carbon-oxidation", 0.207, kBratsch},
+    {"permanganate-mno2", 1.679, kCrc,
+     "the energy is that of the battery grade, the potential that of well-crystallised ore"},
+    {"persulfate-sulfate", 1.96, "NBS energies", "", true},
+    {"tetrathionate-thiosulfate", 0.08, kCrc, "", true},
+    {"ferricyanide-ferrocyanide", 0.361, kCrc, "", true},
+    {"niooh-nioh2", 0.49, kCrc, "", true},
+    {"fe3o4-fe", -0.915, "NBS energies", "", true},
+    {"agthiosulfate-ag", 0.01, kCrc},
 };
 
 /// mV/K, Bratsch 1989; none of these gave an enthalpy.

@@ -16,7 +16,7 @@ std::vector<Row> publishedRows() {
     std::vector<Row> rows;
     for (const auto& part :
          {activityRows(), densityRows(), conductivityRows(), acidityRows(), solubilityRows(), potentialRows(),
-          galvanicRows(), corrosionRows(), membraneRows(), faradayRows(), chargeRows()}) {
+          galvanicRows(), corrosionRows(), membraneRows(), faradayRows(), chargeRows(), alkaliRows()}) {
         rows.insert(rows.end(), part.begin(), part.end());
     }
     return rows;

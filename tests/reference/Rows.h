@@ -43,6 +43,7 @@ using Molal = std::vector<std::pair<std::string, double>>;
 [[nodiscard]] std::vector<Row> faradayRows();
 [[nodiscard]] std::vector<Row> membraneRows();
 [[nodiscard]] std::vector<Row> chargeRows();
+[[nodiscard]] std::vector<Row> alkaliRows();
 
 /// All of them, in that order.
 [[nodiscard]] std::vector<Row> publishedRows();

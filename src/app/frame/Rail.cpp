@@ -16,10 +16,6 @@ QString q(const std::string& text) {
     return QString::fromStdString(text);
 }
 
-double textHeight(const QString& text, double width, const QFont& font) {
-    return QFontMetricsF(font).boundingRect(QRectF(0, 0, width, 10000), Qt::TextWordWrap, text).height();
-}
-
 } // namespace
 
 Rail::Rail(Workbench& bench, const Theme& theme, QWidget* parent)
@@ -201,8 +197,8 @@ double Rail::addFinding(std::vector<PictureItem>& items, double y) const {
     const wording::FindingText words = wording::findingText(worst);
     const double inner = width() - Theme::em(2.6);
     const QFont small = Theme::font(0.92);
-    const double textTall = textHeight(q(words.text), inner, small);
-    const double remedyTall = textHeight(q(words.remedy), inner, small);
+    const double textTall = wrappedHeight(q(words.text), inner, small);
+    const double remedyTall = wrappedHeight(q(words.remedy), inner, small);
     const QRectF box(Theme::em(0.6), y, width() - Theme::em(1.2), textTall + remedyTall + Theme::em(3.4));
     PictureItem card;
     card.id = QStringLiteral("finding");
@@ -226,8 +222,9 @@ double Rail::addFinding(std::vector<PictureItem>& items, double y) const {
                           box.width() - Theme::em(2.4), Theme::em(1.3)),
                    q(words.title));
         painter.setFont(small);
-        painter.drawText(QRectF(box.left() + Theme::em(0.7), box.top() + Theme::em(1.7), inner, textTall + 2),
-                         Qt::TextWordWrap, q(words.text));
+        drawWrapped(painter,
+                    QRectF(box.left() + Theme::em(0.7), box.top() + Theme::em(1.7), inner, textTall + 2),
+                    q(words.text));
     };
     items.push_back(std::move(card));
     const QRectF button(box.left() + Theme::em(0.4), box.top() + Theme::em(2.0) + textTall,
@@ -245,8 +242,8 @@ double Rail::addFinding(std::vector<PictureItem>& items, double y) const {
         painter.drawRoundedRect(button, 4, 4);
         painter.setPen(c.ink);
         painter.setFont(small);
-        painter.drawText(button.adjusted(Theme::em(0.3), 0, -Theme::em(0.3), 0),
-                         Qt::TextWordWrap | Qt::AlignVCenter, q(words.remedy));
+        drawWrapped(painter, button.adjusted(Theme::em(0.3), 0, -Theme::em(0.3), 0), q(words.remedy),
+                    Qt::AlignLeft | Qt::AlignVCenter);
     };
     items.push_back(std::move(remedy));
     if (more > 0) {
@@ -304,7 +301,7 @@ void Rail::rebuild() {
         none.name = tr("Expected values stand here as soon as there is a design.");
         none.paint = [this, area = none.area, words = none.name](QPainter& painter) {
             painter.setPen(m_theme.colours().faint);
-            painter.drawText(area, Qt::TextWordWrap, words);
+            drawWrapped(painter, area, words);
         };
         items.push_back(std::move(none));
     }

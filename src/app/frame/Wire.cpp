@@ -59,8 +59,8 @@ void Wire::rebuild() {
             drawTerminal(painter, {x, y}, r, positive, m_theme.colours());
             painter.setPen(m_theme.colours().ink);
             painter.setFont(Theme::font(0.9));
-            painter.drawText(QRectF(x - Theme::em(2.0), y + r + 2, Theme::em(4.0), Theme::em(1.1)),
-                             Qt::AlignCenter, word);
+            drawWords(painter, QRectF(x - Theme::em(2.0), y + r + 2, Theme::em(4.0), Theme::em(1.1)), word,
+                      Qt::AlignCenter);
         };
         items.push_back(std::move(item));
     };

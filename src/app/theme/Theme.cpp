@@ -123,7 +123,14 @@ QFont Theme::font(double scale, bool bold) {
 }
 
 double Theme::em(double lines) {
-    return QFontMetricsF(QApplication::font()).height() * lines;
+    static QFont measured;
+    static double height = 0.0; // px
+    const QFont font = QApplication::font();
+    if (height == 0.0 || font != measured) {
+        measured = font;
+        height = QFontMetricsF(font).height();
+    }
+    return height * lines;
 }
 
 } // namespace anodex::app

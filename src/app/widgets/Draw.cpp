@@ -4,12 +4,6 @@
 
 namespace anodex::app {
 
-void drawElided(QPainter& painter, const QRectF& box, const QString& text, int flags) {
-    const QString shown =
-        painter.fontMetrics().elidedText(text, Qt::ElideRight, static_cast<int>(box.width()));
-    painter.drawText(box, flags | Qt::TextSingleLine, shown);
-}
-
 void drawTerminal(QPainter& painter, const QPointF& centre, double radius, bool positive,
                   const Colours& colours) {
     const QRectF box(centre.x() - radius, centre.y() - radius, 2 * radius, 2 * radius);
@@ -58,9 +52,15 @@ void drawSeverity(QPainter& painter, const QPointF& centre, double radius, findi
     }
     painter.setPen(colours.sheet);
     painter.setFont(Theme::font(std::max(0.5, radius / Theme::em(0.62)), true));
-    painter.drawText(QRectF(centre.x() - radius, centre.y() - radius, 2 * radius, 2 * radius),
-                     Qt::AlignCenter,
-                     severity == findings::Severity::Note ? QStringLiteral("i") : QStringLiteral("!"));
+    drawWords(painter, QRectF(centre.x() - radius, centre.y() - radius, 2 * radius, 2 * radius),
+              severity == findings::Severity::Note ? QStringLiteral("i") : QStringLiteral("!"),
+              Qt::AlignCenter);
+}
+
+QColor tintedOver(const QColor& ground, const QColor& tint, double share) {
+    const auto mixed = [share](float a, float b) { return a + static_cast<float>(share) * (b - a); };
+    return QColor::fromRgbF(mixed(ground.redF(), tint.redF()), mixed(ground.greenF(), tint.greenF()),
+                            mixed(ground.blueF(), tint.blueF()));
 }
 
 void drawDiamond(QPainter& painter, const QPointF& centre, double radius, const QColor& colour, Barb barb) {

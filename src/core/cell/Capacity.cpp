@@ -104,13 +104,12 @@ private:
             }
             if (term.species == m_catalogue.key.solvent) {
                 note(side, term.species, taken, true);
-            } else if (term.species == m_catalogue.key.hydrogenIon &&
-                       !electrode::needsAcid(m_catalogue, reaction)) {
+            } else if (term.species == m_catalogue.key.hydrogenIon && !reaction.needsAcid) {
                 note(side, m_catalogue.key.hydroxide, {-taken.theory, -taken.expected}, false);
             } else if (species.isDissolved()) {
                 // Hydroxide that ends in a solid comes from the solvent as well.
-                const bool endsNothing = term.species == m_catalogue.key.hydroxide &&
-                                         (hasOtherWay || !electrode::bindsHydroxide(m_catalogue, reaction));
+                const bool endsNothing =
+                    term.species == m_catalogue.key.hydroxide && (hasOtherWay || !reaction.bindsHydroxide);
                 note(side, term.species, taken, perCoulomb > 0.0 && !endsNothing);
             } else if (perCoulomb > 0.0 && coulombs.theory > 0.0) {
                 addSolid(side, term.species, taken);

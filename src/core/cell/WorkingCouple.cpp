@@ -113,7 +113,7 @@ private:
             const chemistry::Reaction& other = m_catalogue.reactions[route.reaction];
             const bool isOpen = route.reaction != couple.reaction && route.blocked == Blocked::No &&
                                 route.takenShare == 0.0 && route.law.anodicLimit > kGoodPart * amps;
-            return isOpen && !electrode::bindsHydroxide(m_catalogue, other) &&
+            return isOpen && !other.bindsHydroxide &&
                    std::any_of(terms.begin(), terms.end(), [&](const chemistry::SpeciesTerm& term) {
                        return term.count > 0.0 &&
                               m_catalogue.species[term.species].formula.phase == chemistry::Phase::Solid &&

@@ -17,7 +17,7 @@ using chemistry::Catalogue;
 using design::Cell;
 using design::Side;
 
-constexpr double kUsualDensity = 10.0; // A/m²: what an unchargeable cell is asked with
+constexpr double kUsualDensity = 10.0; // A/m²: with which a cell is charged (common practice, no source)
 constexpr double kHour = 3600.0;       // s
 constexpr double kSpentShare = 0.5;    // of the expected capacity
 
@@ -175,9 +175,12 @@ Charging chargingOf(const Catalogue& catalogue, const Cell& cell, const Evaluati
     const Charger built(compiled, *evaluation.contents, evaluation);
     Sweep sweep = sweepOf(built);
     std::optional<Charger> used;
-    if (!sweep.takesCharge && evaluation.capacity.expectedCoulombs > 0.0) {
+    const std::optional<Side> fullSide = built.fullSide();
+    if ((!sweep.takesCharge || fullSide) && evaluation.capacity.expectedCoulombs > 0.0) {
         used.emplace(compiled, halfUsed(compiled, evaluation), evaluation);
-        Sweep other = sweepOf(*used);
+        // What cannot be plated back once it is used is not full now.
+        sweep.takesCharge = sweep.takesCharge && used->stores(*fullSide, kUsualDensity);
+        Sweep other = sweep.takesCharge ? Sweep{} : sweepOf(*used);
         if (other.takesCharge) {
             charging.state = ChargeState::HalfUsed;
             sweep = std::move(other);

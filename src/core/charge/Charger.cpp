@@ -57,6 +57,14 @@ Branch Charger::branchOf(Side side) const {
     return (side == Side::Positive) == (m_sign > 0.0) ? Branch::Anodic : Branch::Cathodic;
 }
 
+/// A metal that stays where it plated: what the side is made of gives current before it does.
+bool Charger::platesTooNoble(Side side, const electrode::Route& route) const {
+    constexpr double kNobler = 0.1; // V above where the side rests
+    return branchOf(side) == Branch::Cathodic && platesMetal(m_catalogue, route.reaction) &&
+           route.reaction != m_evaluation.side(side).couple.reaction &&
+           route.equilibriumVolts > m_evaluation.side(side).restVolts + kNobler;
+}
+
 std::vector<ChargeReaction> Charger::reactionsAt(Side side, const electrode::Seat& seat) const {
     const double direction = branchOf(side) == Branch::Anodic ? 1.0 : -1.0;
     std::vector<ChargeReaction> reactions;
@@ -69,9 +77,11 @@ std::vector<ChargeReaction> Charger::reactionsAt(Side side, const electrode::Sea
         if (same != reactions.end()) {
             same->amps += amps;
         } else {
-            reactions.push_back(
-                {route.reaction, route.equilibriumVolts, amps,
-                 fateOf(m_catalogue, route.reaction, branchOf(side), m_evaluation.side(side).couple)});
+            const Fate fate =
+                platesTooNoble(side, route)
+                    ? Fate::Lost
+                    : fateOf(m_catalogue, route.reaction, branchOf(side), m_evaluation.side(side).couple);
+            reactions.push_back({route.reaction, route.equilibriumVolts, amps, fate});
         }
     }
     std::sort(reactions.begin(), reactions.end(),
@@ -95,7 +105,10 @@ ChargePoint Charger::pointAt(double amps) const {
         point.storedVolts = m_sign * (*kept[1].coupleVolts - *kept[0].coupleVolts);
     }
     if (point.storedVolts > kLeastDifference) {
-        point.efficiency = std::min(m_full[0] ? 1.0 : kept[0].share, m_full[1] ? 1.0 : kept[1].share);
+        const auto share = [&](std::size_t index) {
+            return m_full[index] ? std::max(0.0, 1.0 - kept[index].wasted) : kept[index].share;
+        };
+        point.efficiency = std::min(share(0), share(1));
     }
     return point;
 }
@@ -137,10 +150,16 @@ std::vector<ChargePoint> Charger::sweep() const {
 Charger::Kept Charger::keptAt(Side side, double amps, const electrode::Seat& seat) const {
     Kept kept;
     for (const ChargeReaction& reaction : reactionsAt(side, seat)) {
-        if (reaction.fate == Fate::Lost || amps <= 0.0) {
+        if (amps <= 0.0) {
+            continue;
+        }
+        if (reaction.fate == Fate::Lost) {
+            const bool gas = m_catalogue.reactions[reaction.reaction].gasSign != 0;
+            kept.wasted += gas ? 0.0 : std::max(0.0, reaction.amps / amps);
             continue;
         }
         kept.share += reaction.amps / amps;
+        kept.wasted += std::max(0.0, -reaction.amps / amps);
         kept.stored += reaction.fate == Fate::Stored ? reaction.amps / amps : 0.0;
         if (!kept.coupleVolts && reaction.amps >= 0.5 * kWorthCharging * amps) {
             kept.coupleVolts = reaction.equilibriumVolts;
@@ -154,14 +173,23 @@ Charger::Kept Charger::keptAt(Side side, double amps, const electrode::Seat& sea
 }
 
 bool Charger::isFull(Side side) const {
-    if (!holdsItsSolid(side)) {
-        return false;
-    }
     constexpr double kTried[] = {0.1, 3.0, 100.0}; // A/m²
-    return std::none_of(std::begin(kTried), std::end(kTried), [&](double density) {
-        const double amps = density * m_area;
-        return keptAt(side, amps, seatAt(side, amps)).stored >= kWorthCharging;
-    });
+    return holdsItsSolid(side) && std::none_of(std::begin(kTried), std::end(kTried),
+                                               [&](double density) { return stores(side, density); });
+}
+
+bool Charger::stores(Side side, double density) const {
+    const double amps = density * m_area;
+    return keptAt(side, amps, seatAt(side, amps)).stored >= kWorthCharging;
+}
+
+std::optional<Side> Charger::fullSide() const {
+    for (const Side side : {Side::Negative, Side::Positive}) {
+        if (m_full[static_cast<std::size_t>(side)]) {
+            return side;
+        }
+    }
+    return std::nullopt;
 }
 
 /// The discharge couple lives on a solid that the electrode has: nothing has to be stored on that side.

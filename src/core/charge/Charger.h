@@ -48,6 +48,10 @@ public:
     [[nodiscard]] std::vector<ChargeReaction> reactionsAt(design::Side side, double amps) const {
         return reactionsAt(side, seatAt(side, amps));
     }
+    /// The side that has all it needs already while the other one does not.
+    [[nodiscard]] std::optional<design::Side> fullSide() const;
+    /// Most of so many A/m² is stored there.
+    [[nodiscard]] bool stores(design::Side side, double density) const;
     [[nodiscard]] ChargePoint pointAt(double amps) const;
     [[nodiscard]] ChargeLimit limitAt(const ChargePoint& point, double bestEfficiency,
                                       const ChargeCaps& caps) const;
@@ -55,9 +59,11 @@ public:
     [[nodiscard]] std::vector<ChargePoint> sweep() const;
 
 private:
+    [[nodiscard]] bool platesTooNoble(design::Side side, const electrode::Route& route) const;
     struct Kept {
         double share = 0.0;                ///< Stored, or back to the air.
         double stored = 0.0;               ///< Stored alone.
+        double wasted = 0.0;               ///< Eaten up meanwhile, or carried to and fro.
         std::optional<double> coupleVolts; ///< Of the couple that keeps most of it, or that is full.
     };
 

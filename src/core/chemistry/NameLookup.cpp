@@ -7,10 +7,41 @@
 namespace anodex::chemistry {
 namespace {
 
-template <typename Entry> bool answersTo(const Entry& entry, const std::string& folded) {
-    return foldedName(entry.id) == folded || foldedName(entry.name) == folded ||
-           std::any_of(entry.aliases.begin(), entry.aliases.end(),
-                       [&](const std::string& alias) { return foldedName(alias) == folded; });
+bool isBlank(char c) {
+    return c == ' ' || c == '-' || c == '_' || c == '\t';
+}
+
+char lowerCase(char c) {
+    return c >= 'A' && c <= 'Z' ? static_cast<char>(c - 'A' + 'a') : c;
+}
+
+/// foldedName(name) == folded, without making it.
+bool foldsTo(std::string_view name, std::string_view folded) {
+    std::size_t at = 0;
+    bool afterBlank = false;
+    for (const char c : name) {
+        if (isBlank(c)) {
+            afterBlank = at > 0;
+            continue;
+        }
+        if (afterBlank && (at == folded.size() || folded[at++] != ' ')) {
+            return false;
+        }
+        afterBlank = false;
+        if (at == folded.size() || folded[at++] != lowerCase(c)) {
+            return false;
+        }
+    }
+    return at == folded.size();
+}
+
+bool anyFoldsTo(const std::vector<std::string>& names, std::string_view folded) {
+    return std::any_of(names.begin(), names.end(),
+                       [&](const std::string& name) { return foldsTo(name, folded); });
+}
+
+template <typename Entry> bool answersTo(const Entry& entry, std::string_view folded) {
+    return foldsTo(entry.id, folded) || foldsTo(entry.name, folded) || anyFoldsTo(entry.aliases, folded);
 }
 
 template <typename Entry>
@@ -63,13 +94,12 @@ bool sameComposition(const Formula& a, const Formula& b) {
 std::string foldedName(std::string_view name) {
     std::string folded;
     for (const char c : name) {
-        const bool blank = c == ' ' || c == '-' || c == '_' || c == '\t';
-        if (blank) {
+        if (isBlank(c)) {
             if (!folded.empty() && folded.back() != ' ') {
                 folded += ' ';
             }
         } else {
-            folded += (c >= 'A' && c <= 'Z') ? static_cast<char>(c - 'A' + 'a') : c;
+            folded += lowerCase(c);
         }
     }
     while (!folded.empty() && folded.back() == ' ') {
@@ -86,9 +116,7 @@ std::optional<SubstanceName> findSubstance(const Catalogue& catalogue, std::stri
     for (std::size_t index = 0; index < catalogue.substances.size(); ++index) {
         const auto& hydrates = catalogue.substances[index].hydrates;
         for (std::size_t which = 0; which < hydrates.size(); ++which) {
-            const auto& names = hydrates[which].names;
-            if (std::any_of(names.begin(), names.end(),
-                            [&](const std::string& candidate) { return foldedName(candidate) == folded; })) {
+            if (anyFoldsTo(hydrates[which].names, folded)) {
                 return SubstanceName{index, which};
             }
         }
@@ -139,8 +167,7 @@ std::optional<std::size_t> findCase(const Catalogue& catalogue, std::string_view
 std::optional<std::string> whyRefused(const Catalogue& catalogue, std::string_view name) {
     const std::string folded = foldedName(name);
     for (const Refused& entry : catalogue.refused) {
-        if (std::any_of(entry.names.begin(), entry.names.end(),
-                        [&](const std::string& refused) { return foldedName(refused) == folded; })) {
+        if (anyFoldsTo(entry.names, folded)) {
             return entry.why;
         }
     }

@@ -26,7 +26,7 @@ enum class ReferenceKind {
 struct ReferenceShift {
     SpeciesIndex species = 0;
     double voltsPerDecade = 0.0;
-    double atActivity = 1.0;
+    double lnAt = 0.0; ///< ln of that activity.
 };
 
 struct PhWindow {
@@ -89,6 +89,14 @@ struct Reaction {
     double thermoneutralVolts = 0.0;     ///< -ΔH / nF: what it is worth if all its enthalpy were work.
     double rateDeterminingRepeats = 1.0; ///< The stoichiometric number of the law 1/ba + 1/bc.
     bool fades = false; ///< Its oxidation stops once the surface is covered: no loss of what is stored.
+    double hydroxidePerAmp = 0.0; ///< A of hydroxide made for each of anodic current, by its equation.
+    int gasSign = 0;              ///< Of the current that makes gas; 0: none does.
+    /// It turns protons alone into gas, so the acid itself is the reagent. Elsewhere the solvent gives protons as well,
+    /// and their supply neither limits nor runs out.
+    bool needsAcid = false;
+    /// Hydroxide that its oxidation takes up goes into a dissolved complex, so the alkali itself is the reagent. Where
+    /// it goes into a solid, the solvent gives it as well.
+    bool bindsHydroxide = false;
     double supplyElectrons = 0.0; ///< Electrons per molecule in the supply limit; 0: same as n.
     std::vector<Trace> traces;
     std::vector<SurfaceKinetics> kinetics;

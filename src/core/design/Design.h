@@ -13,6 +13,9 @@
 
 namespace anodex::design {
 
+inline constexpr double kColdestKelvin = 248.15; // 25 °C below freezing; colder, no law here was measured
+inline constexpr double kHottestKelvin = 333.15; // 60 °C, the same
+
 enum class Side { Negative, Positive };
 [[nodiscard]] constexpr Side otherSide(Side side) {
     return side == Side::Negative ? Side::Positive : Side::Negative;

@@ -15,6 +15,7 @@ struct DesignError {
         NotPositive,
         NotAShare,
         TemperatureOutOfRange,
+        Frozen, ///< `most` is where ice begins to form, K.
         PercentTooHigh,
         NoRoomForSolvent,
         StrongerThanNeat, ///< `most` is the strongest possible, mol/m³.

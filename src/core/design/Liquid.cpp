@@ -1,9 +1,12 @@
 #include "core/design/Liquid.h"
 
+#include "core/base/Constants.h"
 #include "core/base/RootFinding.h"
 #include "core/chemistry/NameLookup.h"
 #include "core/design/Identify.h"
 #include "core/liquid/Density.h"
+#include "core/liquid/Freezing.h"
+#include "core/liquid/SolveSolution.h"
 
 #include <algorithm>
 #include <cmath>
@@ -15,7 +18,14 @@ using chemistry::Catalogue;
 using liquid::Mixture;
 using Code = DesignError::Code;
 
-constexpr double kGelConductivityShare = 0.85; // of the free liquid (common practice, no source)
+constexpr double kUnstatedGelShare = 0.85; // of the free liquid's conductivity (common practice, no source)
+
+/// Of the free liquid's conductivity: what the agent fills carries nothing (Bruggeman 1935, its volume taken as its
+/// mass).
+double conductivityShareOf(const Gel& gel) {
+    constexpr double kBruggeman = 1.5; // the exponent of his law
+    return gel.agent.empty() ? kUnstatedGelShare : std::pow(1.0 - gel.massFraction, kBruggeman);
+}
 
 struct NamedSolute {
     chemistry::SubstanceName name;
@@ -204,6 +214,18 @@ std::string suggestedLiquid(const Catalogue& catalogue, const std::string& wante
     return kinds.empty() ? chemistry::nearestName(wanted, chemistry::liquidNames(catalogue)) : kinds;
 }
 
+std::optional<DesignError> checkNotFrozen(const Catalogue& catalogue, const Mixture& mixture) {
+    constexpr double kJustFreezing = 0.05; // K, less than any thermometer of a builder tells
+    if (mixture.temperatureKelvin > base::kZeroCelsius - kJustFreezing || !mixture.hasPhScale) {
+        return std::nullopt;
+    }
+    const double freezing = liquid::freezingKelvin(liquid::solveSolution(catalogue, mixture).solventActivity);
+    if (mixture.temperatureKelvin > freezing - kJustFreezing) {
+        return std::nullopt;
+    }
+    return DesignError{DesignError::Code::Frozen, "temperature_C", {}, {}, freezing};
+}
+
 } // namespace
 
 tl::expected<ResolvedLiquid, DesignError> resolveLiquid(const Catalogue& catalogue,
@@ -250,11 +272,14 @@ tl::expected<ResolvedLiquid, DesignError> resolveLiquid(const Catalogue& catalog
         return tl::unexpected(DesignError{Code::NoRoomForSolvent, field, {}, {}});
     }
     resolved.mixture = composer.composed(solventKg);
+    if (const auto problem = checkNotFrozen(catalogue, resolved.mixture)) {
+        return tl::unexpected(*problem);
+    }
     resolved.mixture.measuredPh = liquid.measuredPh;
     resolved.mixture.measuredDensity = liquid.measuredDensity;
     resolved.mixture.measuredConductivity = liquid.measuredConductivity;
     resolved.mixture.conductivityFactor =
-        asReady.conductivityFactor * (liquid.gel ? kGelConductivityShare : 1.0);
+        asReady.conductivityFactor * (liquid.gel ? conductivityShareOf(*liquid.gel) : 1.0);
     resolved.mixture.stillOxygenFactor = asReady.stillOxygenFactor;
     resolved.mixture.readyConductivity = asReady.readyConductivity;
     resolved.mixture.isUnbounded = asReady.isUnbounded;

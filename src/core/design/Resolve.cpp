@@ -41,8 +41,8 @@ private:
         if (!m_design.temperatureKelvin) {
             assume("temperature_C", temperature);
         }
-        if (!std::isfinite(temperature) || temperature < base::kZeroCelsius - 1e-9 ||
-            temperature > base::kZeroCelsius + 60.0 + 1e-9) {
+        if (!std::isfinite(temperature) || temperature < kColdestKelvin - 1e-9 ||
+            temperature > kHottestKelvin + 1e-9) {
             return DesignError{Code::TemperatureOutOfRange, "temperature_C", {}, {}};
         }
         m_cell.temperatureKelvin = temperature;

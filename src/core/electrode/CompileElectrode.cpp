@@ -51,13 +51,7 @@ public:
         takeSurroundings();
         takeCarriers();
         takeHeldSolids();
-        const std::vector<Face> faces = facesOf();
-        for (std::size_t r = 0; r < m_catalogue.reactions.size(); ++r) {
-            takeReaction(m_catalogue.reactions[r]);
-            for (const Face& face : faces) {
-                takeRoutes(r, face);
-            }
-        }
+        takeRoutes();
         return std::move(m_parameters);
     }
 
@@ -171,17 +165,39 @@ private:
         return faces;
     }
 
-    void takeReaction(const Reaction& reaction) {
-        ReactionParameters parameters;
-        parameters.reaction = &reaction;
+    /// A reaction that none of the faces knows has nothing to be drawn.
+    void takeRoutes() {
+        const std::vector<Face> faces = facesOf();
+        m_parameters.reactions.resize(m_catalogue.reactions.size());
+        for (std::size_t r = 0; r < m_catalogue.reactions.size(); ++r) {
+            m_parameters.reactions[r].reaction = &m_catalogue.reactions[r];
+            for (const Face& face : faces) {
+                takeRoutes(r, face);
+            }
+        }
+        for (const RouteParameters& route : m_parameters.routes) {
+            takeReaction(route.reaction);
+            if (route.kinetics->parasite) {
+                takeReaction(route.kinetics->parasite->reaction);
+            }
+        }
+    }
+
+    void takeReaction(std::size_t index) {
+        const Reaction& reaction = m_catalogue.reactions[index];
+        ReactionParameters& parameters = m_parameters.reactions[index];
+        if (!parameters.terms.empty()) {
+            return;
+        }
         parameters.standardVolts =
             m_draw.offset({InputKind::StandardPotential, reaction.id}, reaction.standardVolts);
         parameters.gradeVolts = gradeVolts(reaction);
+        parameters.terms.reserve(reaction.terms.size());
+        parameters.reactants.reserve(reaction.terms.size());
         for (const chemistry::SpeciesTerm& term : reaction.terms) {
             parameters.terms.push_back(activityTerm(reaction, term));
             addReactant(parameters, parameters.terms.back());
         }
-        m_parameters.reactions.push_back(std::move(parameters));
     }
 
     void addReactant(ReactionParameters& parameters, const ActivityTerm& term) const {
@@ -206,8 +222,8 @@ private:
         } else if (phase == chemistry::Phase::Solid) {
             reactant.kind = Reactant::Kind::Solid;
         }
-        const bool unlimited = (term.species == key.hydrogenIon && !needsAcid(m_catalogue, reaction)) ||
-                               (term.species == key.hydroxide && !bindsHydroxide(m_catalogue, reaction)) ||
+        const bool unlimited = (term.species == key.hydrogenIon && !reaction.needsAcid) ||
+                               (term.species == key.hydroxide && !reaction.bindsHydroxide) ||
                                phase == chemistry::Phase::Liquid;
         if (unlimited) {
             return;
@@ -215,6 +231,8 @@ private:
         reactant.assumed =
             std::any_of(reaction.traces.begin(), reaction.traces.end(),
                         [&](const chemistry::Trace& trace) { return trace.species == term.species; });
+        parameters.usesUpItsAcidity |=
+            reactant.kind == Reactant::Kind::Acid || reactant.kind == Reactant::Kind::Alkali;
         parameters.reactants.push_back(reactant);
     }
 

@@ -13,9 +13,9 @@ Route parasiteOf(const Situation& here, const Route& route, const chemistry::Par
     taking.reaction = parasite.reaction;
     taking.takenShare = parasite.share;
     taking.equilibriumVolts = nernstVolts(here.parameters.reactions[parasite.reaction], here.atFace());
-    taking.hydroxidePerAmp = hydroxidePerAmp(here.catalogue, here.catalogue.reactions[parasite.reaction]);
+    taking.hydroxidePerAmp = here.catalogue.reactions[parasite.reaction].hydroxidePerAmp;
     taking.solidHydroxidePerAmp = 0.0;
-    taking.gasSign = gasSign(here.catalogue, here.catalogue.reactions[parasite.reaction]);
+    taking.gasSign = here.catalogue.reactions[parasite.reaction].gasSign;
     return taking;
 }
 

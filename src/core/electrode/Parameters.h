@@ -51,6 +51,7 @@ struct ReactionParameters {
     double gradeVolts = 0.0;    ///< Shift by the grade of the solid reagent this electrode holds.
     std::vector<ActivityTerm> terms;
     std::vector<Reactant> reactants; ///< Of both branches; the solvent's are never short.
+    bool usesUpItsAcidity = false;   ///< Acid or alkali is among them.
 };
 
 /// A dissolved species that hands protons, or hydroxide, to an electrode.
@@ -77,7 +78,8 @@ struct RouteParameters {
 
 struct ElectrodeParameters {
     design::Side side = design::Side::Negative;
-    std::vector<ReactionParameters> reactions; ///< By the catalogue's index.
+    std::vector<ReactionParameters>
+        reactions; ///< By the catalogue's index; without terms where no route has it.
     std::vector<RouteParameters> routes;
     std::vector<Carrier> acids;   ///< Of protons.
     std::vector<Carrier> bases;   ///< Of hydroxide.

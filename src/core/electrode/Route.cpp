@@ -28,39 +28,10 @@ constexpr double kLeastOther = 0.05; // of both slopes that the branch not store
 
 /// A reaction whose own reagent is acid or alkali finds that of the liquid: its limit counts what it uses up itself.
 const liquid::Solution& metBy(const Situation& here, const ReactionParameters& parameters) {
-    const bool own =
-        std::any_of(parameters.reactants.begin(), parameters.reactants.end(), [](const Reactant& reactant) {
-            return reactant.kind == Reactant::Kind::Acid || reactant.kind == Reactant::Kind::Alkali;
-        });
-    return own ? here.given() : here.atFace();
-}
-
-/// Hydroxide that one of a species carries into an equation.
-double hydroxideOf(const chemistry::Catalogue& catalogue, SpeciesIndex species) {
-    if (species == catalogue.key.hydrogenIon) {
-        return -1.0;
-    }
-    return species == catalogue.key.hydroxide ? 1.0 : -catalogue.species[species].acidicProtons;
+    return parameters.usesUpItsAcidity ? here.given() : here.atFace();
 }
 
 } // namespace
-
-double hydroxidePerAmp(const chemistry::Catalogue& catalogue, const Reaction& reaction) {
-    double made = 0.0; // by each reduction
-    for (const SpeciesTerm& term : reaction.terms) {
-        made += term.count * hydroxideOf(catalogue, term.species);
-    }
-    return -made / reaction.electrons;
-}
-
-int gasSign(const chemistry::Catalogue& catalogue, const Reaction& reaction) {
-    for (const SpeciesTerm& term : reaction.terms) {
-        if (catalogue.species[term.species].formula.phase == chemistry::Phase::Gas) {
-            return term.count > 0.0 ? -1 : 1;
-        }
-    }
-    return 0;
-}
 
 base::Sloped Route::at(double volts) const {
     if (blocked != Blocked::No) {
@@ -113,8 +84,8 @@ Route RouteBuilder::build(const RouteParameters& parameters) const {
     law.anodicOnly = (kinetics.oneWay && storedAnodic) || m_cathodicAbsent;
     law.cathodicOnly = (kinetics.oneWay && !storedAnodic) || (m_anodicAbsent && !kinetics.onTraces);
     law.porousCrossover = parameters.porousCrossover;
-    route.hydroxidePerAmp = electrode::hydroxidePerAmp(m_here.catalogue, m_reaction);
-    route.gasSign = electrode::gasSign(m_here.catalogue, m_reaction);
+    route.hydroxidePerAmp = m_reaction.hydroxidePerAmp;
+    route.gasSign = m_reaction.gasSign;
     route.solubleAmps = m_solubleSupply * parameters.geometricAreaM2;
     route.solidHydroxidePerAmp = m_solidHydroxide;
     block(route, kinetics);
@@ -160,7 +131,7 @@ double RouteBuilder::lnExchange(const RouteParameters& parameters, double stored
         reference = parameters.referenceVolts;
         for (const chemistry::ReferenceShift& shift : kinetics.referenceShifts) {
             const double ln = std::max(m_solution.lnActivity[shift.species], kLnLeastShifting);
-            reference += shift.voltsPerDecade * (ln - std::log(shift.atActivity)) / base::kLn10;
+            reference += shift.voltsPerDecade * (ln - shift.lnAt) / base::kLn10;
         }
     }
     return lnRate + (storedAnodic ? 1.0 : -1.0) * storedPerVolt * (m_equilibrium - reference);

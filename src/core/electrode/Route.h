@@ -67,11 +67,4 @@ private:
     double m_solidHydroxide = 0.0;
 };
 
-/// Sign of the current with which a reaction makes gas; 0: it makes none.
-[[nodiscard]] int gasSign(const chemistry::Catalogue& catalogue, const chemistry::Reaction& reaction);
-
-/// A of hydroxide that a reaction makes for each of anodic current, by its equation.
-[[nodiscard]] double hydroxidePerAmp(const chemistry::Catalogue& catalogue,
-                                     const chemistry::Reaction& reaction);
-
 } // namespace anodex::electrode

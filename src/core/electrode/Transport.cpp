@@ -78,25 +78,6 @@ double diffusivity(const chemistry::Species& species, double temperatureKelvin) 
     return species.diffusivity * warmthOf(temperatureKelvin);
 }
 
-bool needsAcid(const chemistry::Catalogue& catalogue, const chemistry::Reaction& reaction) {
-    const auto isProtonOrGas = [&](const SpeciesTerm& term) {
-        return term.species == catalogue.key.hydrogenIon || term.species == catalogue.key.hydrogenGas;
-    };
-    return std::all_of(reaction.terms.begin(), reaction.terms.end(), isProtonOrGas);
-}
-
-bool bindsHydroxide(const chemistry::Catalogue& catalogue, const chemistry::Reaction& reaction) {
-    const auto hasTerm = [&](const auto& wanted) {
-        return std::any_of(reaction.terms.begin(), reaction.terms.end(), wanted);
-    };
-    return hasTerm([&](const SpeciesTerm& term) {
-               return term.count > 0.0 && term.species == catalogue.key.hydroxide;
-           }) &&
-           hasTerm([&](const SpeciesTerm& term) {
-               return term.count < 0.0 && catalogue.species[term.species].isDissolved();
-           });
-}
-
 double secondsOf(Moment moment) {
     return moment == Moment::First ? kFirstMomentSeconds : std::numeric_limits<double>::infinity();
 }

@@ -61,12 +61,4 @@ absentReactant(const Situation& here, const ReactionParameters& reaction, chemis
 /// m²/s at a temperature.
 [[nodiscard]] double diffusivity(const chemistry::Species& species, double temperatureKelvin);
 
-/// The reaction turns protons alone into gas, so the acid itself is the reagent. Elsewhere the solvent gives
-/// protons as well, and their supply neither limits nor runs out.
-[[nodiscard]] bool needsAcid(const chemistry::Catalogue& catalogue, const chemistry::Reaction& reaction);
-
-/// Hydroxide that its oxidation takes up goes into a dissolved complex, so the alkali itself is the reagent. Where it
-/// goes into a solid, the solvent gives it as well.
-[[nodiscard]] bool bindsHydroxide(const chemistry::Catalogue& catalogue, const chemistry::Reaction& reaction);
-
 } // namespace anodex::electrode

@@ -39,6 +39,7 @@ private:
     double m_lnSolvent = 0.0;
     std::vector<double> m_lastStride;
     double m_damping = 1.0;
+    double m_relaxation = 1.0; ///< Share of a stride that is gone.
     double m_temperatureKelvin = 298.15;
     const SpeciationResult* m_result = nullptr;
     const ActivityResult* m_activities = nullptr;

@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <cmath>
 #include <limits>
+#include <map>
 
 namespace anodex::liquid {
 
@@ -20,29 +21,40 @@ constexpr double kSaltedOutAtMost = 1.5; // decades; caustic has been measured a
 constexpr double kDensest = 0.95; // of the solvent's own volume, however much is dissolved (from memory)
 constexpr double kNothing = -std::numeric_limits<double>::infinity();
 
-/// What dissolves of each portion; the rest is reported.
+/// mol that the solvent takes up of a substance, whose solubility is known.
+double mostDissolved(const chemistry::Substance& substance, double moles, const Mixture& mixture,
+                     double wholeKg) {
+    const double solubility = *substance.solubilityKgPerKg;
+    if (mixture.hasPhScale) {
+        return solubility * mixture.solventKg / substance.molarMassKg;
+    }
+    // With hardly any water, what else is there dissolves as well as water does.
+    const double others = wholeKg - moles * substance.molarMassKg;
+    return std::min(solubility * others / substance.molarMassKg, kMostPerWater * mixture.solventKg);
+}
+
+/// What dissolves of each substance, however many portions bring it; the rest is reported.
 std::vector<Portion> dissolvedPortions(const Catalogue& catalogue, const Mixture& mixture,
                                        std::vector<Undissolved>& undissolved) {
     std::vector<Portion> dissolved = mixture.portions;
+    std::map<std::size_t, double> moles; // by substance
     double whole = mixture.solventKg;
     for (const Portion& portion : dissolved) {
         whole += portion.moles * catalogue.substances[portion.substance].molarMassKg;
+        moles[portion.substance] += portion.moles;
     }
-    for (Portion& portion : dissolved) {
-        const chemistry::Substance& substance = catalogue.substances[portion.substance];
+    for (const auto& [index, poured] : moles) {
+        const chemistry::Substance& substance = catalogue.substances[index];
         if (!substance.solubilityKgPerKg) {
             continue;
         }
-        double most = *substance.solubilityKgPerKg * mixture.solventKg / substance.molarMassKg;
-        if (!mixture.hasPhScale) {
-            // With hardly any water, what else is there dissolves as well as water does.
-            const double others = whole - portion.moles * substance.molarMassKg;
-            most = std::min(*substance.solubilityKgPerKg * others / substance.molarMassKg,
-                            kMostPerWater * mixture.solventKg);
+        const double most = mostDissolved(substance, poured, mixture, whole);
+        if (poured <= most) {
+            continue;
         }
-        if (portion.moles > most) {
-            undissolved.push_back({portion.substance, (portion.moles - most) * substance.molarMassKg});
-            portion.moles = most;
+        undissolved.push_back({index, (poured - most) * substance.molarMassKg});
+        for (Portion& portion : dissolved) {
+            portion.moles *= portion.substance == index ? most / poured : 1.0;
         }
     }
     return dissolved;

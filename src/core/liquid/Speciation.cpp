@@ -2,6 +2,7 @@
 
 #include "core/base/Constants.h"
 #include "core/base/Fault.h"
+#include "core/liquid/SpeciesRow.h"
 
 #include <Eigen/Dense>
 #include <algorithm>
@@ -11,10 +12,6 @@
 namespace anodex::liquid {
 
 using chemistry::Catalogue;
-using chemistry::Formation;
-using chemistry::KeySpecies;
-using chemistry::lnFormationConstant;
-using chemistry::moietiesOf;
 using chemistry::Species;
 using chemistry::SpeciesIndex;
 using chemistry::SpeciesTerm;
@@ -32,17 +29,6 @@ constexpr double kLongestStep = 6.0;          // in ln activity
 constexpr double kLastStep = 1e-6;            // what it leaves is of the order of its square
 constexpr double kSafeStep = 0.05;            // so near the minimum a whole step always goes down
 constexpr double kSaturationTolerance = 1e-9; // in ln of the saturation ratio
-
-/// One species as the solver sees it: ln m (dissolved) or ln of the saturation ratio (solid) is
-/// offset + counts · unknown.
-struct Row {
-    SpeciesIndex species = 0;
-    Vector counts;
-    double charge = 0.0;
-    double fixedOffset = 0.0;
-    double solventCount = 0.0;
-    double offset = 0.0; // of this round, with coefficients and the solvent's activity
-};
 
 } // namespace
 
@@ -64,6 +50,7 @@ public:
         m_result.lnActivity.assign(m_rows.size(), 0.0);
         // Solids may come and go from one answer to the next.
         m_active.reserve(m_solids.size());
+        m_plane.active.reserve(m_solids.size());
         m_amounts.reserve(m_solids.size());
         m_barred.reserve(m_solids.size());
         m_result.precipitate.reserve(m_solids.size());
@@ -87,19 +74,21 @@ public:
         m_setting = setting;
         setTarget();
         if (!sameConstants) {
-            std::for_each(m_rows.begin(), m_rows.end(), [this](Row& row) { setConstant(row); });
-            std::for_each(m_solids.begin(), m_solids.end(), [this](Row& row) { setConstant(row); });
+            std::for_each(m_rows.begin(), m_rows.end(), [this](SpeciesRow& row) { setConstant(row); });
+            std::for_each(m_solids.begin(), m_solids.end(), [this](SpeciesRow& row) { setConstant(row); });
         }
     }
 
     [[nodiscard]] const std::vector<SpeciesIndex>& species() const { return m_species; }
 
-    const SpeciationResult& solve(const std::vector<double>& lnGamma, double lnSolventActivity) {
+    const SpeciationResult& solve(const std::vector<double>& lnGamma, double lnSolventActivity,
+                                  double lastStep) {
+        m_lastStep = std::max(lastStep, kLastStep);
         for (std::size_t i = 0; i < m_rows.size(); ++i) {
-            Row& row = m_rows[i];
+            SpeciesRow& row = m_rows[i];
             row.offset = row.fixedOffset + row.solventCount * lnSolventActivity - lnGamma[i];
         }
-        for (Row& solid : m_solids) {
+        for (SpeciesRow& solid : m_solids) {
             solid.offset = solid.fixedOffset + solid.solventCount * lnSolventActivity;
         }
         m_result.converged = settleSolids();
@@ -138,9 +127,9 @@ private:
             if (!dissolved && !(species.precipitates && species.formation)) {
                 continue;
             }
-            Row row;
-            if (fillRow(s, row)) {
-                (dissolved ? m_rows : m_solids).push_back(std::move(row));
+            if (auto row = rowOf(m_catalogue, s, m_setting.totals.masters, m_chargeFree)) {
+                setConstant(*row);
+                (dissolved ? m_rows : m_solids).push_back(*std::move(row));
                 if (dissolved) {
                     m_species.push_back(s);
                 }
@@ -148,47 +137,9 @@ private:
         }
     }
 
-    void setConstant(Row& row) const {
-        const auto& formation = m_catalogue.species[row.species].formation;
-        row.fixedOffset = formation ? lnFormationConstant(*formation, m_setting.temperatureKelvin) : 0.0;
-        row.fixedOffset += m_chargeFree ? 0.0 : row.charge * *m_setting.fixedLnHydrogenActivity;
-    }
-
-    bool fillRow(SpeciesIndex s, Row& row) const {
-        const Species& species = m_catalogue.species[s];
-        row.species = s;
-        row.counts = Vector::Zero(m_size);
-        const auto& masters = m_setting.totals.masters;
-        for (const SpeciesTerm& part : moietiesOf(m_catalogue, s)) {
-            const auto found = std::find_if(masters.begin(), masters.end(), [&](const SpeciesTerm& total) {
-                return total.species == part.species;
-            });
-            if (found == masters.end()) {
-                return false;
-            }
-            row.counts[found - masters.begin()] = part.count;
-        }
-        double protons = s == m_catalogue.key.hydrogenIon ? 1.0 : 0.0;
-        if (species.formation) {
-            for (const SpeciesTerm& term : species.formation->terms) {
-                if (term.species == m_catalogue.key.solvent) {
-                    row.solventCount += term.count;
-                }
-                protons += term.species == m_catalogue.key.hydrogenIon ? term.count : 0.0;
-            }
-        }
-        // The unknown of a master is ln a + z ln(1/a_H), so that charge is the hydrogen ion's own total.
-        double charge = protons;
-        for (std::size_t j = 0; j < masters.size(); ++j) {
-            charge +=
-                row.counts[static_cast<Index>(j)] * m_catalogue.species[masters[j].species].formula.charge;
-        }
-        row.charge = charge;
-        if (m_chargeFree) {
-            row.counts[m_size - 1] = charge;
-        }
-        setConstant(row);
-        return true;
+    void setConstant(SpeciesRow& row) const {
+        row.fixedOffset =
+            fixedOffsetOf(m_catalogue, row, m_setting.temperatureKelvin, m_setting.fixedLnHydrogenActivity);
     }
 
     [[nodiscard]] Vector initialGuess() const {
@@ -206,8 +157,12 @@ private:
         return unknown;
     }
 
-    [[nodiscard]] static double lnValue(const Row& row, const Vector& unknown) {
-        return row.offset + row.counts.dot(unknown);
+    [[nodiscard]] static double lnValue(const SpeciesRow& row, const Vector& unknown) {
+        double value = row.offset;
+        for (const auto& [master, count] : row.counts) {
+            value += count * unknown[static_cast<Index>(master)];
+        }
+        return value;
     }
 
     /// Adds and drops solids until none is supersaturated and none is used up.
@@ -253,10 +208,35 @@ private:
         return most;
     }
 
+    /// Where every active solid is just saturated.
+    struct Plane {
+        std::vector<std::size_t> active; // that it was made for
+        Matrix counts;
+        Matrix basis; // of what may still move
+        Eigen::LDLT<Matrix> gram;
+    };
+
+    void takePlane() {
+        if (m_plane.active == m_active && m_plane.basis.rows() == m_size) {
+            return;
+        }
+        m_plane.active = m_active;
+        m_plane.counts = activeCounts();
+        const Index fixed = m_plane.counts.cols();
+        m_plane.basis = Matrix::Identity(m_size, m_size);
+        if (fixed > 0) {
+            const Matrix orthogonal = Eigen::HouseholderQR<Matrix>(m_plane.counts).householderQ();
+            m_plane.basis = orthogonal.rightCols(m_size - fixed);
+            m_plane.gram.compute(m_plane.counts.transpose() * m_plane.counts);
+        }
+    }
+
     [[nodiscard]] Matrix activeCounts() const {
-        Matrix counts(m_size, static_cast<Index>(m_active.size()));
+        Matrix counts = Matrix::Zero(m_size, static_cast<Index>(m_active.size()));
         for (std::size_t k = 0; k < m_active.size(); ++k) {
-            counts.col(static_cast<Index>(k)) = m_solids[m_active[k]].counts;
+            for (const auto& [master, count] : m_solids[m_active[k]].counts) {
+                counts(static_cast<Index>(master), static_cast<Index>(k)) = count;
+            }
         }
         return counts;
     }
@@ -272,37 +252,30 @@ private:
         if (m_size == 0) {
             return true; // nothing dissolved and the pH given: nothing is unknown
         }
-        const Matrix counts = activeCounts();
-        const Index fixed = counts.cols();
-        Matrix basis = Matrix::Identity(m_size, m_size);
-        Eigen::HouseholderQR<Matrix> split;
+        takePlane();
+        const Index fixed = m_plane.counts.cols();
         if (fixed > 0) {
-            split.compute(counts);
-            const Matrix orthogonal = split.householderQ();
-            basis = orthogonal.rightCols(m_size - fixed);
             Vector excess(fixed);
             for (Index k = 0; k < fixed; ++k) {
                 excess[k] = lnValue(m_solids[m_active[static_cast<std::size_t>(k)]], m_unknown);
             }
-            m_unknown -= counts * (counts.transpose() * counts).ldlt().solve(excess);
+            m_unknown -= m_plane.counts * m_plane.gram.solve(excess);
         }
         bool converged = false;
         for (int iteration = 0; iteration < 300 && !converged; ++iteration) {
-            converged = step(basis, fixed);
+            converged = step();
         }
         if (fixed > 0) {
             const Vector gradient = derivativesAt(m_unknown).gradient;
-            const Vector amounts = (counts.transpose() * counts).ldlt().solve(-counts.transpose() * gradient);
-            for (Index k = 0; k < fixed; ++k) {
-                m_amounts[static_cast<std::size_t>(k)] = amounts[k];
-            }
+            const Vector amounts = m_plane.gram.solve(-m_plane.counts.transpose() * gradient);
+            std::copy(amounts.begin(), amounts.end(), m_amounts.begin());
         }
         return converged;
     }
 
     [[nodiscard]] double dual(const Vector& unknown) const {
         double value = -m_target.dot(unknown);
-        for (const Row& row : m_rows) {
+        for (const SpeciesRow& row : m_rows) {
             value += std::exp(std::min(lnValue(row, unknown), 600.0));
         }
         return value;
@@ -317,17 +290,15 @@ private:
 
     [[nodiscard]] Derivatives derivativesAt(const Vector& unknown) const {
         Derivatives all{-m_target, m_target.cwiseAbs(), Matrix::Zero(m_size, m_size)};
-        for (const Row& row : m_rows) {
+        for (const SpeciesRow& row : m_rows) {
             const double molality = std::exp(std::min(lnValue(row, unknown), 300.0));
-            for (Index j = 0; j < m_size; ++j) {
-                if (row.counts[j] == 0.0) {
-                    continue;
-                }
-                const double part = molality * row.counts[j];
+            for (auto one = row.counts.begin(); one != row.counts.end(); ++one) {
+                const auto j = static_cast<Index>(one->first);
+                const double part = molality * one->second;
                 all.gradient[j] += part;
                 all.magnitude[j] += std::abs(part);
-                for (Index k = 0; k <= j; ++k) {
-                    all.hessian(j, k) += part * row.counts[k];
+                for (auto other = row.counts.begin(); other <= one; ++other) {
+                    all.hessian(j, static_cast<Index>(other->first)) += part * other->second;
                 }
             }
         }
@@ -335,13 +306,16 @@ private:
         return all;
     }
 
-    bool step(const Matrix& basis, Index fixed) {
+    bool step() {
+        const Matrix& basis = m_plane.basis;
+        const bool fixed = !m_active.empty();
         const auto [gradient, magnitude, full] = derivativesAt(m_unknown);
         Vector direction;
         Vector along = gradient;
-        if (fixed > 0) {
+        if (fixed) {
             along = basis.transpose() * gradient;
-            direction = basis * newton(basis.transpose() * full * basis, along);
+            const Matrix part = full.lazyProduct(basis);
+            direction = basis * newton(basis.transpose().lazyProduct(part), along);
         } else {
             direction = newton(full, gradient);
         }
@@ -351,11 +325,11 @@ private:
         }
         m_unknown +=
             (longest > kSafeStep ? lengthAlong(direction, gradient.dot(direction)) : 1.0) * direction;
-        if (fixed > 0) {
-            return longest < kLastStep || along.cwiseAbs().maxCoeff() < 1e-15 * magnitude.maxCoeff();
+        if (fixed) {
+            return longest < m_lastStep || along.cwiseAbs().maxCoeff() < 1e-15 * magnitude.maxCoeff();
         }
         const double worst = (gradient.cwiseAbs().array() / magnitude.array().max(1e-300)).maxCoeff();
-        return worst < 1e-12 || longest < kLastStep;
+        return worst < 1e-12 || longest < m_lastStep;
     }
 
     /// How far it still goes down well enough (Armijo's rule).
@@ -398,13 +372,15 @@ private:
     bool m_chargeFree;
     Index m_size = 0;
     Vector m_target;
-    std::vector<Row> m_rows;
+    std::vector<SpeciesRow> m_rows;
     std::vector<SpeciesIndex> m_species; ///< Of the rows.
-    std::vector<Row> m_solids;
+    std::vector<SpeciesRow> m_solids;
     std::vector<std::size_t> m_active; ///< Positions in m_solids.
     std::vector<double> m_amounts;     ///< mol/kg of each active solid.
     std::vector<std::size_t> m_barred; ///< Solids that left in this round.
+    Plane m_plane;
     Vector m_unknown;
+    double m_lastStep = kLastStep;
     SpeciationResult m_result;
 };
 
@@ -425,8 +401,9 @@ const std::vector<SpeciesIndex>& Speciation::species() const {
     return m_solver->species();
 }
 
-const SpeciationResult& Speciation::solve(const std::vector<double>& lnGamma, double lnSolventActivity) {
-    return m_solver->solve(lnGamma, lnSolventActivity);
+const SpeciationResult& Speciation::solve(const std::vector<double>& lnGamma, double lnSolventActivity,
+                                          double lastStep) {
+    return m_solver->solve(lnGamma, lnSolventActivity, lastStep);
 }
 
 } // namespace anodex::liquid

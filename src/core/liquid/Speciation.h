@@ -46,8 +46,10 @@ public:
     bool setUp(const SpeciationSetting& setting);
     /// The dissolved species that may be there.
     [[nodiscard]] const std::vector<chemistry::SpeciesIndex>& species() const;
-    /// Coefficients parallel to species(). Each call continues from the last answer.
-    const SpeciationResult& solve(const std::vector<double>& lnGamma, double lnSolventActivity);
+    /// Coefficients parallel to species(). Each call continues from the last answer. It ends with a step of at most
+    /// `lastStep` (but 1e-6) in ln activity, and leaves about the square of it.
+    const SpeciationResult& solve(const std::vector<double>& lnGamma, double lnSolventActivity,
+                                  double lastStep = 0.0);
 
 private:
     class Solver;

@@ -20,9 +20,8 @@ using design::ElectrodeDesign;
 using design::Side;
 using findings::Finding;
 
-constexpr double kWorthSaying = 1.01;  // factor of gain
-constexpr double kWarmerKelvin = 15.0; // a warm place in the house
-constexpr double kHottestKelvin = base::kZeroCelsius + 60.0;
+constexpr double kWorthSaying = 1.01;      // factor of gain
+constexpr double kWarmerKelvin = 15.0;     // a warm place in the house
 constexpr double kGoodContactsOhm = 0.010; // soldered or bolted (common practice, no source)
 constexpr double kNarrowestGap = 2e-4;     // m, a sheet of paper
 constexpr double kPowderShare = 0.1;       // of the electrode by mass (common practice, no source)
@@ -302,7 +301,7 @@ private:
         });
         attempt(ChangeKind::Warmth, Side::Negative, [&](CellDesign& design) {
             design.temperatureKelvin =
-                std::min(m_start->cell.temperatureKelvin + kWarmerKelvin, kHottestKelvin);
+                std::min(m_start->cell.temperatureKelvin + kWarmerKelvin, design::kHottestKelvin);
         });
         attempt(ChangeKind::Stirring, Side::Negative, [&](CellDesign& design) { design.stirred = true; });
     }

@@ -1,6 +1,7 @@
 #include "formats/catalogue/Context.h"
 
 #include "core/base/Constants.h"
+#include "core/chemistry/Equation.h"
 #include "formats/Equation.h"
 
 #include <algorithm>
@@ -107,7 +108,8 @@ SurfaceKinetics kineticsOf(const Context& context, JsonObject& entry, const Reac
                                entry.numberOr("reference_half_width_V", 0.0, kNotNegative)};
     entry.eachObject("reference_shifts", [&](JsonObject& shift) {
         kinetics.referenceShifts.push_back({context.speciesNamed(shift, "species", shift.text("species")),
-                                            shift.number("V_per_decade"), shift.number("at", kPositive)});
+                                            shift.number("V_per_decade"),
+                                            std::log(shift.number("at", kPositive))});
     });
     entry.eachNumber("orders", [&](const std::string& species, double order) {
         kinetics.orders.push_back({context.speciesNamed(entry, "orders", species), order});
@@ -209,6 +211,7 @@ void readReactions(Context& context, JsonObject& root) {
             hydrogenBy.push_back(item.textOr("hydrogen_by", ""));
         });
         reaction.knownConflict = entry.textOr("known_conflict", "");
+        deriveFromEquation(context.catalogue, reaction);
         reaction.sources = context.sourcesOf(entry);
         context.catalogue.reactions.push_back(std::move(reaction));
     });

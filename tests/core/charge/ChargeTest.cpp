@@ -152,6 +152,17 @@ TEST(Charge, AFullOxideIsChargedAfterUseThoughTheMetalCouldPlateMore) {
     EXPECT_EQ(dry.asked->reactions[1].front().fate, Fate::Stored);
 }
 
+TEST(Charge, CopperPlatedOnZincIsLost) {
+    const Charging one = charged(cellWith(electrodeJson("zinc", 20), electrodeJson("copper", 20),
+                                          water({{"CuSO4", 0.5}})));
+    for (const ChargeReaction& reaction : one.gentle.reactions[0]) {
+        if (test::catalogue().reactions[reaction.reaction].id == "cu2-cu") {
+            EXPECT_EQ(reaction.fate, Fate::Lost);
+        }
+    }
+    EXPECT_LT(one.gentle.point.efficiency, 0.9);
+}
+
 TEST(Charge, NoVoltageIsGivenThatNoSupplyHas) {
     Json thin = bromide();
     thin["electrolyte"] = water({{"NaCl", 0.0005}});

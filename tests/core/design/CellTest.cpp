@@ -133,7 +133,7 @@ TEST(Cell, NamesTheFieldItCannotUse) {
         void (*spoil)(CellDesign&);
     };
     const Case cases[] = {
-        {"temperature_C", Code::TemperatureOutOfRange, [](CellDesign& d) { d.temperatureKelvin = 273.0; }},
+        {"temperature_C", Code::TemperatureOutOfRange, [](CellDesign& d) { d.temperatureKelvin = 248.0; }},
         {"temperature_C", Code::TemperatureOutOfRange, [](CellDesign& d) { d.temperatureKelvin = 333.3; }},
         {"temperature_C", Code::TemperatureOutOfRange,
          [](CellDesign& d) { d.temperatureKelvin = std::nan(""); }},

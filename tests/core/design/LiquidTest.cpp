@@ -142,6 +142,8 @@ TEST(Liquid, AGelConductsLess) {
     const double gelled = liquid::solveSolution(test::catalogue(), mixed(liquid)).conductivity;
     EXPECT_LT(gelled, free);
     EXPECT_GT(gelled, 0.5 * free);
+    liquid.gel = Gel{"starch", 0.1};
+    EXPECT_LT(liquid::solveSolution(test::catalogue(), mixed(liquid)).conductivity, 0.95 * gelled);
 }
 
 TEST(Liquid, NamesWhatCannotBeMixed) {

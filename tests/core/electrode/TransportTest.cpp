@@ -148,7 +148,7 @@ TEST(Transport, OnlyGasMadeOfProtonsAloneNeedsAcid) {
     const auto& catalogue = test::catalogue();
     int needing = 0;
     for (const chemistry::Reaction& reaction : catalogue.reactions) {
-        if (needsAcid(catalogue, reaction)) {
+        if (reaction.needsAcid) {
             ++needing;
             for (const chemistry::SpeciesTerm& term : reaction.terms) {
                 const bool proton = term.species == catalogue.key.hydrogenIon;

@@ -78,6 +78,13 @@ TEST(Solution, MeasuredValuesWin) {
     EXPECT_DOUBLE_EQ(solution.conductivity, 3.3);
 }
 
+TEST(Solution, WhatIsPouredTwiceDissolvesOnce) {
+    const Solution twice = solved({{"NaHCO3", 1.0}, {"NaHCO3", 2.0}});
+    ASSERT_EQ(twice.undissolved.size(), 1U);
+    EXPECT_NEAR(twice.undissolved[0].kilograms, 0.156, 0.001);
+    EXPECT_NEAR(twice.pH, solved({{"NaHCO3", 3.0}}).pH, 1e-9);
+}
+
 TEST(Solution, WhatDoesNotDissolveIsReported) {
     const Solution solution = solved({{"NaHCO3", 3.0}});
     ASSERT_EQ(solution.undissolved.size(), 1U);

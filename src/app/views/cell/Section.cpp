@@ -311,8 +311,8 @@ void Section::addHandle(std::vector<PictureItem>& items, const SectionSize& size
         if (!built.isEmpty()) {
             painter.setPen(c.focus);
             painter.setFont(Theme::font(0.9, true));
-            painter.drawText(QRectF(label.left(), label.bottom() + 1, label.width(), Theme::em(1.2)),
-                             Qt::AlignCenter, built);
+            drawWords(painter, QRectF(label.left(), label.bottom() + 1, label.width(), Theme::em(1.2)), built,
+                      Qt::AlignCenter);
         }
     };
     items.push_back(std::move(item));

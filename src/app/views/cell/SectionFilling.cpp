@@ -37,9 +37,9 @@ void Section::addLiquid(std::vector<PictureItem>& items, design::Side side) cons
     item.tooltip = item.name + QStringLiteral("\n") + item.value;
     const double strength = std::clamp(solution.ionicStrength / 3.0, 0.08, 1.0);
     item.paint = [=, this](QPainter& painter) {
-        QColor tint = m_theme.colours().liquid;
-        tint.setAlphaF(static_cast<float>(0.25 + 0.55 * strength));
-        painter.fillRect(box, tint);
+        painter.setRenderHint(QPainter::Antialiasing, false); // of a wide area it takes longest
+        painter.fillRect(box, tintedOver(palette().color(QPalette::Window), m_theme.colours().liquid,
+                                         0.25 + 0.55 * strength));
     };
     items.push_back(std::move(item));
 }

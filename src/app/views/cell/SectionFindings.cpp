@@ -86,9 +86,10 @@ void Section::addFindings(std::vector<PictureItem>& items) const {
             if (count > 1) {
                 painter.setPen(c.ink);
                 painter.setFont(Theme::font(0.75, true));
-                painter.drawText(
+                drawWords(
+                    painter,
                     QRectF(centre.x() + radius, centre.y() - Theme::em(0.9), Theme::em(1.2), Theme::em(0.9)),
-                    Qt::AlignLeft | Qt::AlignVCenter, QString::number(count));
+                    QString::number(count), Qt::AlignLeft | Qt::AlignVCenter);
             }
         };
         items.push_back(std::move(item));

@@ -2,6 +2,7 @@
 
 #include "app/theme/Theme.h"
 #include "app/theme/Words.h"
+#include "app/widgets/ShapedText.h"
 #include "wording/Quantities.h"
 
 #include <QPainter>
@@ -44,11 +45,11 @@ void paintRuler(QPainter& painter, const SectionLayout& layout, const design::Ce
                                (at == 0.0 ? QStringLiteral(" mm") : QString());
         if (layout.stacked) {
             painter.drawLine(QPointF(x - 4, here), QPointF(x + 4, here));
-            painter.drawText(QRectF(x + 7, here - Theme::em(0.6), Theme::em(4.0), Theme::em(1.2)),
-                             Qt::AlignLeft | Qt::AlignVCenter, number);
+            drawWords(painter, QRectF(x + 7, here - Theme::em(0.6), Theme::em(4.0), Theme::em(1.2)), number,
+                      Qt::AlignLeft | Qt::AlignVCenter);
         } else {
             painter.drawLine(QPointF(here, y - 4), QPointF(here, y + 4));
-            painter.drawText(QRectF(here + 3, y, Theme::em(4.0), Theme::em(1.2)), Qt::AlignLeft, number);
+            drawWords(painter, QRectF(here + 3, y, Theme::em(4.0), Theme::em(1.2)), number, Qt::AlignLeft);
         }
     }
     const double thinnest = std::min(cell.electrodes[0].thicknessMetres, cell.electrodes[1].thicknessMetres);
@@ -56,7 +57,7 @@ void paintRuler(QPainter& painter, const SectionLayout& layout, const design::Ce
         const QRectF line = layout.stacked
                                 ? QRectF(x, y, room.width() - x, Theme::em(1.2))
                                 : QRectF(from, y - Theme::em(1.5), room.width() - from, Theme::em(1.2));
-        painter.drawText(line, Qt::AlignLeft, tr("electrodes drawn thicker than they are"));
+        drawWords(painter, line, tr("electrodes drawn thicker than they are"), Qt::AlignLeft);
     }
 }
 

@@ -180,10 +180,10 @@ void Whole::paintRuler(QPainter& painter) const {
         painter.drawLine(QPointF(end, y - 4), QPointF(end, y + 4));
     }
     painter.setFont(Theme::font(0.85));
-    painter.drawText(QRectF(x, y - Theme::em(1.4), wide, Theme::em(1.2)), Qt::AlignCenter,
-                     length >= 1000.0
-                         ? tr("%1 m").arg(QString::fromStdString(wording::numberText(length / 1e3)))
-                         : tr("%1 mm").arg(QString::fromStdString(wording::numberText(length))));
+    drawWords(painter, QRectF(x, y - Theme::em(1.4), wide, Theme::em(1.2)),
+              length >= 1000.0 ? tr("%1 m").arg(QString::fromStdString(wording::numberText(length / 1e3)))
+                               : tr("%1 mm").arg(QString::fromStdString(wording::numberText(length))),
+              Qt::AlignCenter);
 }
 
 void Whole::rebuild() {

@@ -26,20 +26,24 @@ constexpr double kMostRelaxation = 2.0;
 
 Equilibrium::Equilibrium(const Catalogue& catalogue) : m_catalogue(catalogue), m_speciation(catalogue) {}
 
-void Equilibrium::beginWith(const std::vector<double>& lnGamma, double lnSolventActivity) {
-    m_start = lnGamma;
-    m_startSolvent = lnSolventActivity;
+void Equilibrium::beginWith(Start start) {
+    m_start = std::move(start);
+    m_startsAnew = true;
 }
 
 void Equilibrium::takeSpecies() {
     const auto& species = m_speciation.species();
     m_interactions = std::make_unique<IonInteractions>(m_catalogue, species, species.size());
     m_lnGamma.assign(species.size(), 0.0);
-    m_lnSolvent = m_startSolvent;
-    if (!m_start.empty()) {
-        std::transform(species.begin(), species.end(), m_lnGamma.begin(),
-                       [this](chemistry::SpeciesIndex s) { return m_start[s]; });
-    }
+    m_lnSolvent = 0.0;
+}
+
+void Equilibrium::takeStart() {
+    const auto& species = m_speciation.species();
+    std::transform(species.begin(), species.end(), m_lnGamma.begin(),
+                   [this](chemistry::SpeciesIndex s) { return m_start->lnGamma[s]; });
+    m_lnSolvent = m_start->lnSolventActivity;
+    m_speciation.beginWith(m_start->lnActivity, m_start->solids);
 }
 
 /// One round; how much the coefficients wanted to move.
@@ -82,6 +86,10 @@ void Equilibrium::settle(const SpeciationSetting& setting) {
     if (m_changedSpecies) {
         takeSpecies();
     }
+    if (m_start && (m_changedSpecies || m_startsAnew)) {
+        takeStart();
+    }
+    m_startsAnew = false;
     m_temperatureKelvin = setting.temperatureKelvin;
     m_lastStride.assign(m_lnGamma.size(), 0.0);
     m_damping = 1.0;

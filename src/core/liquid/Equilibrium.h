@@ -14,8 +14,16 @@ class Equilibrium {
 public:
     explicit Equilibrium(const chemistry::Catalogue& catalogue);
 
-    /// Coefficients to begin with, where no earlier answer of its own serves; by catalogue species.
-    void beginWith(const std::vector<double>& lnGamma, double lnSolventActivity);
+    /// An answer that was found before.
+    struct Start {
+        std::vector<double> lnGamma;    ///< By catalogue species.
+        std::vector<double> lnActivity; ///< The same; -infinity where a species is not there.
+        std::vector<chemistry::SpeciesIndex> solids;
+        double lnSolventActivity = 0.0;
+    };
+
+    /// The next answer is found from there, whatever was found since.
+    void beginWith(Start start);
     void settle(const SpeciationSetting& setting);
 
     /// Whether the last call met other species than the one before.
@@ -30,6 +38,7 @@ public:
 
 private:
     void takeSpecies();
+    void takeStart();
     [[nodiscard]] double stride();
 
     const chemistry::Catalogue& m_catalogue;
@@ -43,8 +52,8 @@ private:
     double m_temperatureKelvin = 298.15;
     const SpeciationResult* m_result = nullptr;
     const ActivityResult* m_activities = nullptr;
-    std::vector<double> m_start; ///< By catalogue species; empty: ideal.
-    double m_startSolvent = 0.0;
+    std::optional<Start> m_start; ///< None: ideal.
+    bool m_startsAnew = false;
     bool m_changedSpecies = true;
 };
 

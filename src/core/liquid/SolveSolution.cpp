@@ -207,11 +207,22 @@ const Solution& LiquidSolver::pour(const Mixture& mixture) {
 
 void LiquidSolver::beginWith(const Solution& before) {
     m_solution = before;
-    std::vector<double> lnGamma(before.molality.size(), 0.0);
-    for (SpeciesIndex s = 0; s < lnGamma.size(); ++s) {
-        lnGamma[s] = before.molality[s] > 0.0 ? before.lnActivity[s] - std::log(before.molality[s]) : 0.0;
+    startFrom(before);
+}
+
+void LiquidSolver::startFrom(const Solution& before) {
+    Equilibrium::Start start;
+    start.lnActivity = before.lnActivity;
+    start.lnGamma.assign(before.molality.size(), 0.0);
+    for (SpeciesIndex s = 0; s < start.lnGamma.size(); ++s) {
+        start.lnGamma[s] =
+            before.molality[s] > 0.0 ? before.lnActivity[s] - std::log(before.molality[s]) : 0.0;
     }
-    m_equilibrium.beginWith(lnGamma, std::log(before.solventActivity));
+    for (const Precipitate& solid : before.precipitates) {
+        start.solids.push_back(solid.species);
+    }
+    start.lnSolventActivity = std::log(before.solventActivity);
+    m_equilibrium.beginWith(std::move(start));
 }
 
 const Solution& LiquidSolver::change(const Composition& composition, const Surroundings& around) {
@@ -234,7 +245,8 @@ const Solution& LiquidSolver::change(const Composition& composition, const Surro
     return solution;
 }
 
-const Solution& LiquidSolver::titrate(double pH) {
+const Solution& LiquidSolver::titrate(const Solution& from, double pH) {
+    startFrom(from);
     settle(pH);
     return m_solution;
 }

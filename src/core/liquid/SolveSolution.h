@@ -29,13 +29,14 @@ public:
     /// The liquid in hand with other amounts in it; masters below zero count as none. Starts from its last
     /// answer and allocates nothing while the same masters stand in it.
     const Solution& change(const Composition& composition, const Surroundings& around);
-    /// The liquid in hand at another acidity, the charge made up by ions that take no part. Density and
-    /// conductivity stay.
-    const Solution& titrate(double pH);
+    /// The liquid in hand at another acidity, the charge made up by ions that take no part. Density and conductivity
+    /// stay. It is found from the liquid at an acidity nearby, whatever was asked in between.
+    const Solution& titrate(const Solution& from, double pH);
 
     [[nodiscard]] const Solution& solution() const { return m_solution; }
 
 private:
+    void startFrom(const Solution& before);
     void settle(std::optional<double> pH);
     void setTotals();
     void takeResult();

@@ -27,6 +27,7 @@ using Matrix = Eigen::Matrix<double, Eigen::Dynamic, Eigen::Dynamic, 0, kMostMas
 
 constexpr double kLongestStep = 6.0;          // in ln activity
 constexpr double kLastStep = 1e-6;            // what it leaves is of the order of its square
+constexpr double kLeastLnActivity = -700.0;   // whose exponential is a number
 constexpr double kSafeStep = 0.05;            // so near the minimum a whole step always goes down
 constexpr double kSaturationTolerance = 1e-9; // in ln of the saturation ratio
 
@@ -76,6 +77,24 @@ public:
         if (!sameConstants) {
             std::for_each(m_rows.begin(), m_rows.end(), [this](SpeciesRow& row) { setConstant(row); });
             std::for_each(m_solids.begin(), m_solids.end(), [this](SpeciesRow& row) { setConstant(row); });
+        }
+    }
+
+    void beginWith(const std::vector<double>& lnActivity, const std::vector<SpeciesIndex>& solids) {
+        if (m_chargeFree) {
+            return;
+        }
+        const auto& masters = m_setting.totals.masters;
+        for (std::size_t j = 0; j < masters.size(); ++j) {
+            const SpeciesIndex master = masters[j].species;
+            m_unknown[static_cast<Index>(j)] = std::max(lnActivity[master], kLeastLnActivity);
+        }
+        shift(*m_setting.fixedLnHydrogenActivity);
+        m_active.clear();
+        for (const SpeciesIndex solid : solids) {
+            const auto found = std::find_if(m_solids.begin(), m_solids.end(),
+                                            [&](const SpeciesRow& row) { return row.species == solid; });
+            m_active.push_back(static_cast<std::size_t>(found - m_solids.begin()));
         }
     }
 
@@ -395,6 +414,10 @@ bool Speciation::setUp(const SpeciationSetting& setting) {
     }
     m_solver = std::make_unique<Solver>(m_catalogue, setting);
     return false;
+}
+
+void Speciation::beginWith(const std::vector<double>& lnActivity, const std::vector<SpeciesIndex>& solids) {
+    m_solver->beginWith(lnActivity, solids);
 }
 
 const std::vector<SpeciesIndex>& Speciation::species() const {

@@ -44,6 +44,9 @@ public:
     /// Goes on from the last answer where the same masters stand in the liquid, and then allocates nothing;
     /// tells whether it does.
     bool setUp(const SpeciationSetting& setting);
+    /// The next answer is found from these activities (by catalogue species) with these solids; where the hydrogen ion's
+    /// is unknown, it stays as it is.
+    void beginWith(const std::vector<double>& lnActivity, const std::vector<chemistry::SpeciesIndex>& solids);
     /// The dissolved species that may be there.
     [[nodiscard]] const std::vector<chemistry::SpeciesIndex>& species() const;
     /// Coefficients parallel to species(). Each call continues from the last answer. It ends with a step of at most

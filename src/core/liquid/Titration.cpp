@@ -15,6 +15,14 @@ constexpr double kMostAcid = 0.5;            // pH; a more acid liquid has one s
 constexpr double kMostAlkaline = 14.5;       // the same
 constexpr double kSolidDiffusivity = 0.7e-9; // m²/s: of the metal ion that comes to fall out
 
+/// From which a step is found, so that it is the same whatever was asked before: without its last binary 1, or half of
+/// a power of two. A search that doubles its strides and then halves them has been there.
+int nearerOf(int step) {
+    const int far = std::abs(step);
+    const int without = far & (far - 1);
+    return (step > 0 ? 1 : -1) * (without != 0 ? without : far / 2);
+}
+
 /// Hydroxide that one of it carries over the masters it is made of.
 double hydroxideOf(const chemistry::Catalogue& catalogue, chemistry::SpeciesIndex species) {
     const auto& formation = catalogue.species[species].formation;
@@ -50,18 +58,18 @@ const Titration::Point& Titration::found(int step) const {
     if (known != m_points.end()) {
         return known->second;
     }
-    if (!m_solver) {
-        m_solver = std::make_unique<LiquidSolver>(m_catalogue);
-        m_solver->beginWith(m_points.at(0).solution);
-    }
     const int towards = step > 0 ? 1 : -1;
     const auto solved = [&]() -> std::optional<Point> {
-        const bool ended = step != towards && std::abs(found(towards).drive) >= kEndless;
-        if (ended) {
+        const Point& from = found(nearerOf(step));
+        if (std::abs(from.drive) >= kEndless) {
             return std::nullopt;
         }
+        if (!m_solver) {
+            m_solver = std::make_unique<LiquidSolver>(m_catalogue);
+            m_solver->beginWith(m_points.at(0).solution);
+        }
         try {
-            Point point{m_solver->titrate(m_points.at(0).solution.pH + kStep * step), 0.0};
+            Point point{m_solver->titrate(from.solution, m_points.at(0).solution.pH + kStep * step), 0.0};
             point.drive = driveOf(point.solution) - m_bulkDrive;
             return towards * point.drive > 0.0 ? std::optional(std::move(point)) : std::nullopt;
         } catch (const base::Fault&) {

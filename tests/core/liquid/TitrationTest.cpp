@@ -42,6 +42,21 @@ TEST(Titration, ABufferCarriesWhatBrineCannot) {
     EXPECT_GT(soda.at(4).drive, 100.0 * brine.at(4).drive);
 }
 
+TEST(Titration, IsTheSameInWhateverOrderItIsAsked) {
+    for (const auto& entry : test::catalogue().liquids) {
+        const Solution liquid = solved(ready(entry.id));
+        const Titration up(test::catalogue(), liquid);
+        const Titration down(test::catalogue(), liquid);
+        for (int step = up.lowest(); step <= up.highest(); ++step) {
+            static_cast<void>(up.at(step));
+        }
+        for (int step = up.highest(); step >= up.lowest(); --step) {
+            EXPECT_EQ(down.at(step).drive, up.at(step).drive) << entry.id << ' ' << step;
+            EXPECT_EQ(down.at(step).solution.lnActivity, up.at(step).solution.lnActivity) << entry.id;
+        }
+    }
+}
+
 TEST(Titration, OfEveryReadyLiquidTheDriveRisesWithAlkali) {
     for (const auto& entry : test::catalogue().liquids) {
         const Titration titration(test::catalogue(), solved(ready(entry.id)));

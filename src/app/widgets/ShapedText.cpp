@@ -50,8 +50,13 @@ const QStaticText& shapedOnce(const Key& key) {
     return *made;
 }
 
+/// Without what the last line leaves to one below it.
+QSizeF sizeOf(const QStaticText& text, const QFont& font) {
+    return {text.size().width(), text.size().height() - std::max(0.0, QFontMetricsF(font).leading())};
+}
+
 void drawAt(QPainter& painter, const QRectF& box, const QStaticText& text, int flags) {
-    const QSizeF size = text.size();
+    const QSizeF size = sizeOf(text, painter.font());
     QPointF at = box.topLeft();
     if ((flags & Qt::AlignHCenter) != 0) {
         at.rx() += (box.width() - size.width()) / 2.0;
@@ -83,7 +88,7 @@ void drawWrapped(QPainter& painter, const QRectF& box, const QString& text, int 
 }
 
 double wrappedHeight(const QString& text, double width, const QFont& font) {
-    return shapedOnce({font, text, static_cast<int>(width), Fit::Wrapped}).size().height();
+    return sizeOf(shapedOnce({font, text, static_cast<int>(width), Fit::Wrapped}), font).height();
 }
 
 } // namespace anodex::app

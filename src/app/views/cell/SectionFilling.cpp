@@ -38,8 +38,8 @@ void Section::addLiquid(std::vector<PictureItem>& items, design::Side side) cons
     const double strength = std::clamp(solution.ionicStrength / 3.0, 0.08, 1.0);
     item.paint = [=, this](QPainter& painter) {
         painter.setRenderHint(QPainter::Antialiasing, false); // of a wide area it takes longest
-        painter.fillRect(box, tintedOver(palette().color(QPalette::Window), m_theme.colours().liquid,
-                                         0.25 + 0.55 * strength));
+        painter.fillRect(
+            box, tintedOver(m_theme.colours().paper, m_theme.colours().liquid, 0.25 + 0.55 * strength));
     };
     items.push_back(std::move(item));
 }

@@ -96,6 +96,15 @@ double Ranking::share(const ScreenedCell& cell) const {
     return std::clamp(share, 0.0, 1.0);
 }
 
+/// Of the button that folds the other liquids out and in again.
+double Ranking::foldWidth() const {
+    const QFontMetricsF metrics(Theme::font(0.9));
+    const QString longest = tr("%n other liquid(s)", nullptr, 100);
+    return std::max(metrics.horizontalAdvance(longest),
+                    metrics.horizontalAdvance(tr("hide the other liquids"))) +
+           Theme::em(2.2);
+}
+
 PictureItem Ranking::row(const QString& id, const ScreenedCell& cell, const QRectF& area) const {
     const QString negative = q(cell.design.negative.material.written);
     const QString positive = q(cell.design.positive.material.written);
@@ -113,6 +122,7 @@ PictureItem Ranking::row(const QString& id, const ScreenedCell& cell, const QRec
         item.value = listed({item.value, q(wording::findingText(*worst).title)});
         item.tooltip += QStringLiteral("\n") + q(wording::findingText(*worst).text);
     }
+    const double whyEnds = area.right() - (cell.others.empty() ? 0.0 : foldWidth());
     item.paint = [=, this, figure = figureText(cell), part = share(cell), why = cell.why,
                   liquid = between(cell.design)](QPainter& painter) {
         const Colours& c = m_theme.colours();
@@ -145,17 +155,17 @@ PictureItem Ranking::row(const QString& id, const ScreenedCell& cell, const QRec
         if (worst) {
             drawSeverity(painter, {left + Theme::em(0.5), area.top() + 1.5 * line}, Theme::em(0.45),
                          worst->severity, c);
+            painter.setFont(Theme::font(0.9));
             painter.setPen(severityColour(worst->severity, c));
             const QString title = q(wording::findingText(*worst).title);
             const double wide = QFontMetricsF(painter.font()).horizontalAdvance(title) + Theme::em(0.8);
             from = left + Theme::em(1.2);
-            drawElided(painter, QRectF(from, area.top() + line, std::min(wide, area.right() - from), line),
-                       title);
+            drawElided(painter, QRectF(from, area.top() + line, std::min(wide, whyEnds - from), line), title);
             from += wide;
         }
         painter.setPen(c.faint);
-        if (from < area.right()) {
-            drawElided(painter, QRectF(from, area.top() + line, area.right() - from, line), why);
+        if (from < whyEnds) {
+            drawElided(painter, QRectF(from, area.top() + line, whyEnds - from, line), why);
         }
         painter.setPen(QPen(c.rule, 1.0));
         painter.drawLine(QPointF(area.left(), area.bottom() - 2), QPointF(area.right(), area.bottom() - 2));
@@ -171,7 +181,7 @@ PictureItem Ranking::fold(std::size_t index, const QRectF& row) const {
     item.role = QAccessible::Button;
     item.name = open ? tr("hide the other liquids") : tr("%n other liquid(s)", nullptr, count);
     const QFont font = Theme::font(0.9);
-    const double wide = QFontMetricsF(font).horizontalAdvance(item.name) + Theme::em(2.2);
+    const double wide = foldWidth();
     const double tall = Theme::em(1.3);
     item.area = QRectF(row.right() - wide, row.top() + tall, wide, tall);
     item.tooltip = tr("The same electrodes in other liquids, best first.");

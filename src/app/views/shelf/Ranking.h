@@ -22,6 +22,7 @@ signals:
 private:
     void rebuild();
     void activate(const QString& id);
+    [[nodiscard]] double foldWidth() const;
     [[nodiscard]] PictureItem row(const QString& id, const ScreenedCell& cell, const QRectF& area) const;
     /// Opens and closes what stands behind a row.
     [[nodiscard]] PictureItem fold(std::size_t index, const QRectF& row) const;

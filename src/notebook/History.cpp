@@ -150,4 +150,11 @@ std::vector<HistoryEntry> historyEntries(SQLite::Database& database) {
     return entries;
 }
 
+StepsLeft stepsLeft(SQLite::Database& database) {
+    SQLite::Statement query(database, "SELECT EXISTS(SELECT 1 FROM history WHERE undone = 0), "
+                                      "EXISTS(SELECT 1 FROM history WHERE undone = 1)");
+    query.executeStep();
+    return {query.getColumn(0).getInt() != 0, query.getColumn(1).getInt() != 0};
+}
+
 } // namespace anodex::notebook

@@ -40,4 +40,11 @@ Taken redoNext(SQLite::Database& database);
 
 [[nodiscard]] std::vector<HistoryEntry> historyEntries(SQLite::Database& database);
 
+/// Whether there is anything to undo and to redo, without reading what.
+struct StepsLeft {
+    bool back = false;
+    bool forward = false;
+};
+[[nodiscard]] StepsLeft stepsLeft(SQLite::Database& database);
+
 } // namespace anodex::notebook

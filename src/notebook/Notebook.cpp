@@ -352,6 +352,9 @@ Answer<Step> Notebook::redo() {
 Answer<std::vector<HistoryEntry>> Notebook::history() const {
     return guarded([&] { return historyEntries(*m_database); });
 }
+Answer<StepsLeft> Notebook::stepsLeft() const {
+    return guarded([&] { return notebook::stepsLeft(*m_database); });
+}
 
 namespace {
 

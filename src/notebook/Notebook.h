@@ -106,6 +106,7 @@ public:
     [[nodiscard]] Answer<Step> undo();
     [[nodiscard]] Answer<Step> redo();
     [[nodiscard]] Answer<std::vector<HistoryEntry>> history() const;
+    [[nodiscard]] Answer<StepsLeft> stepsLeft() const;
 
     /// Remembered outside the history: where the window stood, how a logger's file is read.
     [[nodiscard]] Answer<void> remember(const std::string& key, const std::string& value);

@@ -166,6 +166,17 @@ TEST(Notebook, TheHistoryTellsWhatIsUndone) {
     EXPECT_EQ(b.book.history()->front().happened, 1);
 }
 
+TEST(Notebook, TellsWhetherThereIsAnythingToUndoOrRedo) {
+    Book b;
+    EXPECT_FALSE(b.book.stepsLeft()->back);
+    ASSERT_TRUE(b.book.commit("start", 0, {project()}));
+    EXPECT_TRUE(b.book.stepsLeft()->back);
+    EXPECT_FALSE(b.book.stepsLeft()->forward);
+    ASSERT_FALSE(b.book.undo()->said.empty());
+    EXPECT_FALSE(b.book.stepsLeft()->back);
+    EXPECT_TRUE(b.book.stepsLeft()->forward);
+}
+
 TEST(Notebook, ANewCommandForgetsWhatWasUndone) {
     Book b;
     fill(b.book);

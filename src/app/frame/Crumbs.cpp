@@ -80,13 +80,9 @@ void Crumbs::refresh() {
     m_build->setText(build != nullptr ? shortened(q(build->build.name)) : tr("no build"));
     m_build->setToolTip(build != nullptr ? q(build->build.name) : QString());
     m_build->setAccessibleName(tr("Build: %1").arg(m_build->text()));
-    const auto history = m_bench.store().history();
-    const bool canUndo =
-        std::any_of(history.begin(), history.end(), [](const auto& entry) { return !entry.undone; });
-    const bool canRedo =
-        std::any_of(history.begin(), history.end(), [](const auto& entry) { return entry.undone; });
-    m_undo->setEnabled(canUndo);
-    m_redo->setEnabled(canRedo);
+    const notebook::StepsLeft left = m_bench.store().stepsLeft();
+    m_undo->setEnabled(left.back);
+    m_redo->setEnabled(left.forward);
 }
 
 void Crumbs::fillRevisions() {

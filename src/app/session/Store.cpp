@@ -156,6 +156,18 @@ std::vector<notebook::HistoryEntry> Store::history() const {
     return std::move(*entries);
 }
 
+notebook::StepsLeft Store::stepsLeft() const {
+    if (!m_notebook) {
+        return {};
+    }
+    const auto left = m_notebook->stepsLeft();
+    if (!left) {
+        m_services.log->error("history", codeName(left.error().code), left.error().sqlite);
+        return {};
+    }
+    return *left;
+}
+
 void Store::takeDigest(const record::Id& run, const RunDigestPointer& digest) {
     m_contents.take(run, digest);
     emit changed(Part::Runs, std::nullopt);

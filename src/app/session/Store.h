@@ -40,6 +40,8 @@ public:
     std::optional<base::Said> undo();
     std::optional<base::Said> redo();
     [[nodiscard]] std::vector<notebook::HistoryEntry> history() const;
+    /// What Undo and Redo could do.
+    [[nodiscard]] notebook::StepsLeft stepsLeft() const;
     [[nodiscard]] std::optional<Command> takePending() { return std::exchange(m_pending, std::nullopt); }
     void takeDigest(const record::Id& run, const RunDigestPointer& digest);
 

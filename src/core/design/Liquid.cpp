@@ -1,6 +1,7 @@
 #include "core/design/Liquid.h"
 
 #include "core/base/Constants.h"
+#include "core/base/Fault.h"
 #include "core/base/RootFinding.h"
 #include "core/chemistry/NameLookup.h"
 #include "core/design/Identify.h"
@@ -214,12 +215,21 @@ std::string suggestedLiquid(const Catalogue& catalogue, const std::string& wante
     return kinds.empty() ? chemistry::nearestName(wanted, chemistry::liquidNames(catalogue)) : kinds;
 }
 
+/// A liquid that the model does not solve is for its evaluation to tell of, not for its reading.
+double freezingOf(const Catalogue& catalogue, const Mixture& mixture) {
+    try {
+        return liquid::freezingKelvin(liquid::solveSolution(catalogue, mixture).solventActivity);
+    } catch (const base::Fault&) {
+        return mixture.temperatureKelvin;
+    }
+}
+
 std::optional<DesignError> checkNotFrozen(const Catalogue& catalogue, const Mixture& mixture) {
     constexpr double kJustFreezing = 0.05; // K, less than any thermometer of a builder tells
     if (mixture.temperatureKelvin > base::kZeroCelsius - kJustFreezing || !mixture.hasPhScale) {
         return std::nullopt;
     }
-    const double freezing = liquid::freezingKelvin(liquid::solveSolution(catalogue, mixture).solventActivity);
+    const double freezing = freezingOf(catalogue, mixture);
     if (mixture.temperatureKelvin > freezing - kJustFreezing) {
         return std::nullopt;
     }

@@ -94,7 +94,9 @@ public:
         for (const SpeciesIndex solid : solids) {
             const auto found = std::find_if(m_solids.begin(), m_solids.end(),
                                             [&](const SpeciesRow& row) { return row.species == solid; });
-            m_active.push_back(static_cast<std::size_t>(found - m_solids.begin()));
+            if (found != m_solids.end()) {
+                m_active.push_back(static_cast<std::size_t>(found - m_solids.begin()));
+            }
         }
     }
 

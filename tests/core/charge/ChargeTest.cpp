@@ -153,8 +153,8 @@ TEST(Charge, AFullOxideIsChargedAfterUseThoughTheMetalCouldPlateMore) {
 }
 
 TEST(Charge, CopperPlatedOnZincIsLost) {
-    const Charging one = charged(cellWith(electrodeJson("zinc", 20), electrodeJson("copper", 20),
-                                          water({{"CuSO4", 0.5}})));
+    const Charging one =
+        charged(cellWith(electrodeJson("zinc", 20), electrodeJson("copper", 20), water({{"CuSO4", 0.5}})));
     for (const ChargeReaction& reaction : one.gentle.reactions[0]) {
         if (test::catalogue().reactions[reaction.reaction].id == "cu2-cu") {
             EXPECT_EQ(reaction.fate, Fate::Lost);

@@ -47,8 +47,7 @@ record::RunSamples discharge(const chemistry::Catalogue& catalogue, const design
             negative.portions.front().moles = negativeStart + moved;
             const state::Contents contents = state::filledWith(
                 catalogue, cell,
-                {state::sharedLiquid(catalogue, liquid::solveSolution(catalogue, negative)),
-                 state::sharedLiquid(catalogue, liquid::solveSolution(catalogue, positive))});
+                {state::sharedLiquid(catalogue, negative), state::sharedLiquid(catalogue, positive)});
             const cell::Polarisation curve(compiled, contents, electrode::Moment::Settled);
             amps = loadAmps(curve, plan.loadOhm, plan.extraOhm);
         }

@@ -40,6 +40,8 @@ std::string valueText(double value, Measure measure) {
         return numberText(value, 2);
     case Measure::Duration:
         return durationText(value);
+    case Measure::AmpereHour:
+        return quantityText(value, Unit::Coulomb);
     case Measure::Gram:
         return numberText(value * 1e3, 2);
     case Measure::GramPerHour:

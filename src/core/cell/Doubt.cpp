@@ -78,8 +78,10 @@ World evaluateWorld(const Catalogue& catalogue, const Cell& cell, const Evaluati
     };
     world.thermodynamic = equilibrium(Side::Positive) - equilibrium(Side::Negative);
     world.ohm = curve.ohm();
-    world.coulombs =
-        capacityOf(compiled, contents, nominal.sides[0].couple, nominal.sides[1].couple).expectedCoulombs;
+    world.coulombs = nominal.capacity.expectedCoulombs <= 0.0
+                         ? 0.0
+                         : capacityOf(compiled, contents, nominal.sides[0].couple, nominal.sides[1].couple)
+                               .expectedCoulombs;
     return world;
 }
 

@@ -153,8 +153,10 @@ double takenByCollector(const Catalogue& catalogue, const design::Electrode& ele
 }
 
 SideResult sideResult(const CompiledCell& compiled, const state::Contents& contents, Side which,
-                      const FacedElectrode& model, const Seat& atPower) {
+                      const Polarisation& settled, double ampsAtPower) {
     const Catalogue& catalogue = compiled.catalogue;
+    const FacedElectrode& model = settled.electrode(which);
+    const Seat atPower = settled.seatAt(which, ampsAtPower);
     const electrode::ElectrodeParameters& parameters = compiled.electrode(which);
     SideResult side;
     const Seat rest = model.seatAt(0.0);
@@ -183,7 +185,19 @@ SideResult sideResult(const CompiledCell& compiled, const state::Contents& conte
     }
     side.collectorAmps = takenByCollector(catalogue, compiled.cell.electrode(which), model.partialsAt(rest));
     markAbsent(compiled.at(which, contents), side);
+    if (nearFilmEdge(catalogue, model, contents.atFace(which).pH)) {
+        side.otherRestVolts = otherFilmState(compiled, contents, which, side.restVolts);
+    }
     return side;
+}
+
+/// Short circuit and the most power of one moment, and the curve they were found on.
+std::pair<MomentResult, SampledCurve> limitsOf(const Polarisation& curve, double nearVolts) {
+    MomentResult limits;
+    limits.shortCircuitAmps = curve.shortCircuitAmps();
+    SampledCurve sampled(curve, limits.shortCircuitAmps, nearVolts);
+    limits.maximumPower = sampled.maximumPower();
+    return {limits, std::move(sampled)};
 }
 
 void requireFinite(const Evaluation& evaluation) {
@@ -226,24 +240,24 @@ Evaluation evaluate(const CompiledCell& compiled, std::shared_ptr<const state::C
     evaluation.openCircuitVolts = first.openCircuitVolts();
     evaluation.junctionVolts = first.junctionVolts();
     evaluation.resistance = resistanceBudget(compiled, contents);
-    evaluation.first.shortCircuitAmps = first.shortCircuitAmps();
-    const SampledCurve sampled(first, evaluation.first.shortCircuitAmps);
-    evaluation.first.maximumPower = sampled.maximumPower();
-    evaluation.settled.shortCircuitAmps = settled.shortCircuitAmps();
-    evaluation.settled.maximumPower =
-        SampledCurve(settled, evaluation.settled.shortCircuitAmps, SampledCurve::kToFindPower).maximumPower();
+    {
+        const auto [limits, sampled] = limitsOf(first, SampledCurve::kToDraw);
+        evaluation.first = limits;
+        evaluation.curve = sampled.points(options.curvePoints);
+    }
+    evaluation.settled = limitsOf(settled, SampledCurve::kToFindPower).first;
     for (const Side side : {Side::Negative, Side::Positive}) {
-        const Seat atPower = settled.seatAt(side, evaluation.settled.maximumPower.amps);
-        SideResult& result = evaluation.sides[static_cast<std::size_t>(side)];
-        result = sideResult(compiled, contents, side, settled.electrode(side), atPower);
-        if (nearFilmEdge(catalogue, settled.electrode(side), contents.atFace(side).pH)) {
-            result.otherRestVolts = otherFilmState(compiled, contents, side, result.restVolts);
-        }
+        evaluation.sides[static_cast<std::size_t>(side)] =
+            sideResult(compiled, contents, side, settled, evaluation.settled.maximumPower.amps);
     }
     evaluation.thermodynamicVolts =
         evaluation.sides[1].equilibriumVolts - evaluation.sides[0].equilibriumVolts;
     evaluation.capacity =
         capacityOf(compiled, contents, evaluation.sides[0].couple, evaluation.sides[1].couple);
+    constexpr double kNothingDrives = 5e-3; // V
+    if (std::abs(evaluation.openCircuitVolts) < kNothingDrives) {
+        evaluation.capacity.expectedCoulombs = 0.0;
+    }
     evaluation.crossoverAmps =
         crossoverAmps(compiled, contents, catalogue.reactions[evaluation.sides[1].couple.reaction]);
     evaluation.selfDischargeAmps =
@@ -259,7 +273,6 @@ Evaluation evaluate(const CompiledCell& compiled, std::shared_ptr<const state::C
     evaluation.heatAtPowerWatts = heatWatts(catalogue, settled, evaluation.settled.maximumPower.amps);
     const double hydrogenAmps = evaluation.sides[0].hydrogenAmps + evaluation.sides[1].hydrogenAmps;
     evaluation.hydrogenM3PerSecond = hydrogenAmps / (2.0 * base::kFaraday) * kGasM3PerMole;
-    evaluation.curve = sampled.points(options.curvePoints);
     requireFinite(evaluation);
     return evaluation;
 }

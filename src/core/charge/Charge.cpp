@@ -170,7 +170,7 @@ state::Contents halfUsed(const cell::CompiledCell& compiled, const Evaluation& e
 
 Charging chargingOf(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation) {
     Charging charging;
-    charging.reversed = evaluation.openCircuitVolts < 0.0;
+    charging.reversed = isReversed(evaluation);
     const cell::CompiledCell compiled = cell::compile(catalogue, cell);
     const Charger built(compiled, *evaluation.contents, evaluation);
     Sweep sweep = sweepOf(built);

@@ -24,12 +24,16 @@ state::Contents withGrownFilms(state::Contents contents, bool reversed) {
     return contents;
 }
 
+bool isReversed(const cell::Evaluation& evaluation) {
+    constexpr double kEither = 0.01; // V
+    return evaluation.openCircuitVolts < -kEither;
+}
+
 Charger::Charger(const cell::CompiledCell& compiled, const state::Contents& contents,
                  const cell::Evaluation& evaluation)
     : m_catalogue(compiled.catalogue), m_evaluation(evaluation),
-      m_contents(withGrownFilms(contents, evaluation.openCircuitVolts < 0.0)),
-      m_sign(evaluation.openCircuitVolts < 0.0 ? -1.0 : 1.0),
-      m_curve(compiled, m_contents, electrode::Moment::Settled),
+      m_contents(withGrownFilms(contents, isReversed(evaluation))),
+      m_sign(isReversed(evaluation) ? -1.0 : 1.0), m_curve(compiled, m_contents, electrode::Moment::Settled),
       m_area(std::min(compiled.cell.electrodes[0].areaM2, compiled.cell.electrodes[1].areaM2)) {
     // A side holds nothing up only where the other one lacks what this one has.
     m_full = {isFull(Side::Negative) && !holdsItsSolid(Side::Positive),

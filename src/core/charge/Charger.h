@@ -24,6 +24,9 @@ struct ChargeCaps {
 /// The same with the films that a charge grows on its plus side.
 [[nodiscard]] state::Contents withGrownFilms(state::Contents contents, bool reversed);
 
+/// Whether the label is wrong; where hardly anything drives the cell, either side may be called plus.
+[[nodiscard]] bool isReversed(const cell::Evaluation& evaluation);
+
 class Charger {
 public:
     /// `evaluation` of the cell as it was built, `contents` as it takes the charge.

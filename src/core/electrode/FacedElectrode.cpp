@@ -9,11 +9,12 @@
 namespace anodex::electrode {
 namespace {
 
-constexpr double kLastStride = 1e-6;     // V, after which Newton's next would be of the order of its square
-constexpr double kLastShare = 1e-5;      // the same
+constexpr double kLastStride = 1e-5;     // V, after which Newton's next would be of the order of its square
+constexpr double kLastShare = 1e-4;      // the same
 constexpr double kUnmoved = 1e-5;        // of a step: a microvolt
 constexpr double kShareTolerance = 1e-9; // of the search
 constexpr double kRoughVolts = 1e-3;     // from where both balances are found together
+constexpr double kNearSteps = 1.0;       // between two seats that tell of what lies between
 constexpr double kLongestStride = 0.05;  // V that one step of the search goes
 
 /// Of both balances by volts and by the share.
@@ -22,8 +23,24 @@ template <typename Balance> double determinantOf(const Balance& balance) {
 }
 
 /// With a face that goes along; endless or nothing where it has no answer.
-template <typename Balance> double voltsPerAmpOf(const Balance& balance) {
-    return std::max(0.0, balance.excessPerShare / determinantOf(balance));
+template <typename Balance> void takeSlopes(const Balance& balance, Seat& seat) {
+    const double determinant = determinantOf(balance);
+    seat.voltsPerAmp = std::max(0.0, balance.excessPerShare / determinant);
+    seat.stepsPerAmp = -balance.excessPerVolt / determinant;
+}
+
+double reachOf(const Seat& seat) {
+    return seat.step + seat.share;
+}
+
+/// Between two points with the slopes there, each times the span (cubic Hermite); a line where one has no end.
+double smooth(double way, double low, double lowSlope, double high, double highSlope) {
+    const double line = low + way * (high - low);
+    if (!std::isfinite(lowSlope) || !std::isfinite(highSlope)) {
+        return line;
+    }
+    const double back = 1.0 - way;
+    return line + way * back * (back * (lowSlope - (high - low)) - way * (highSlope - (high - low)));
 }
 
 } // namespace
@@ -118,31 +135,77 @@ Seat FacedElectrode::heldSeatAt(double amps) const {
     return seat;
 }
 
+FacedElectrode::KnownAt FacedElectrode::firstFrom(double amps) const {
+    return std::lower_bound(m_known.begin(), m_known.end(), amps,
+                            [](const Known& known, double asked) { return known.amps < asked; });
+}
+
+/// Between two known seats not far from each other, or on the tangent at one; none where that is no guess.
+std::optional<Seat> FacedElectrode::guessAt(double amps) const {
+    if (m_known.empty()) {
+        return std::nullopt;
+    }
+    const auto after = firstFrom(amps);
+    const bool isBetween = after != m_known.begin() && after != m_known.end();
+    if (isBetween && std::abs(reachOf(after->seat) - reachOf((after - 1)->seat)) <= kNearSteps) {
+        return between(*(after - 1), *after, amps);
+    }
+    const bool takesNext =
+        after == m_known.begin() || (isBetween && after->amps - amps < amps - (after - 1)->amps);
+    const Known& nearest = takesNext ? *after : *(after - 1);
+    Seat seat = nearest.seat;
+    seat.volts += seat.voltsPerAmp * (amps - nearest.amps);
+    return std::abs(seat.volts - nearest.seat.volts) < kLongestStride ? std::optional(seat) : std::nullopt;
+}
+
+Seat FacedElectrode::between(const Known& low, const Known& high, double amps) {
+    const double span = high.amps - low.amps;
+    const double way = (amps - low.amps) / span;
+    const double lowReach = reachOf(low.seat);
+    const double highReach = reachOf(high.seat);
+    const double reach = std::clamp(
+        smooth(way, lowReach, low.seat.stepsPerAmp * span, highReach, high.seat.stepsPerAmp * span),
+        std::min(lowReach, highReach), std::max(lowReach, highReach));
+    Seat seat;
+    seat.volts = smooth(way, low.seat.volts, low.seat.voltsPerAmp * span, high.seat.volts,
+                        high.seat.voltsPerAmp * span);
+    seat.step = static_cast<int>(std::floor(reach));
+    seat.share = reach - seat.step;
+    return seat;
+}
+
 Seat FacedElectrode::seatAt(double amps) const {
+    const auto known = firstFrom(amps);
+    if (known != m_known.end() && known->amps == amps) {
+        return known->seat;
+    }
+    const Seat seat = foundAt(amps);
+    m_known.insert(known, {amps, seat});
+    m_last = seat;
+    return seat;
+}
+
+Seat FacedElectrode::foundAt(double amps) const {
     const bool moves = m_titration != nullptr && m_titration->highest() != m_titration->lowest();
-    // Along a curve the next answer lies near the last, on its tangent.
-    Seat ahead = m_last;
-    ahead.volts += m_last.voltsPerAmp * (amps - m_lastAmps);
-    bool isNear = std::abs(ahead.volts - m_last.volts) < kLongestStride;
-    m_lastAmps = amps;
-    if (!moves || (m_last.step == m_before.step && m_last.share == m_before.share)) {
-        m_last.volts = isNear ? ahead.volts : m_last.volts;
+    std::optional<Seat> guess = guessAt(amps);
+    const auto isUnmoved = [this](const Seat& seat) {
+        return seat.step == m_before.step && seat.share == m_before.share;
+    };
+    if (!moves || isUnmoved(guess.value_or(m_last))) {
+        m_last.volts = guess ? guess->volts : m_last.volts;
         Seat seat = atFace(m_before.step, m_before.share, amps, kVoltsTolerance);
         const Balance balance = balanceAt(seat);
         seat.voltsPerAmp = 1.0 / balance.amps.slope;
         if (!moves || std::abs(balance.excess) <= m_unmovedAmps) {
-            m_last = seat;
             return seat;
         }
-        ahead = seat;
-        isNear = true;
+        guess = seat;
     }
-    std::optional<Seat> near = isNear ? nearBy(ahead, amps) : std::nullopt;
+    std::optional<Seat> near = guess ? nearBy(*guess, amps) : std::nullopt;
     if (!near) {
         near = nearBy(atFace(m_last.step, m_last.share, amps, kRoughVolts), amps);
     }
-    m_last = near ? *near : searched(amps);
-    return m_last;
+    return near ? *near : searched(amps);
 }
 
 /// Both balances at once (Newton) from where it sat last, over a few acidities; none where that does not end.
@@ -165,7 +228,7 @@ std::optional<Seat> FacedElectrode::nearBy(Seat seat, double amps) const {
         if (wanted >= 0.0 && wanted <= 1.0) {
             seat.share = wanted;
             if (std::abs(volts) <= kLastStride && std::abs(share) <= kLastShare) {
-                seat.voltsPerAmp = voltsPerAmpOf(balance);
+                takeSlopes(balance, seat);
                 return seat;
             }
             continue;
@@ -216,7 +279,7 @@ Seat FacedElectrode::searched(double amps) const {
         [&](double tried) { return balanceAt(atFace(lower.step, tried, amps, kVoltsTolerance)).excess; }, way,
         within);
     Seat seat = atFace(lower.step, share, amps, kVoltsTolerance);
-    seat.voltsPerAmp = voltsPerAmpOf(balanceAt(seat));
+    takeSlopes(balanceAt(seat), seat);
     return seat;
 }
 

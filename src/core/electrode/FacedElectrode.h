@@ -12,6 +12,8 @@
 #pragma once
 #include "core/electrode/ElectrodeModel.h"
 #include <map>
+#include <optional>
+#include <vector>
 
 namespace anodex::electrode {
 
@@ -21,6 +23,7 @@ struct Seat {
     int step = 0;             ///< The lower of the two acidities that the face lies between …
     double share = 0.0;       ///< … and how far it is on the way to the next.
     double voltsPerAmp = 0.0; ///< The face goes along; endless where nothing answers. >= 0.
+    double stepsPerAmp = 0.0; ///< How the face goes along.
 };
 
 /// One route at a seat.
@@ -62,7 +65,18 @@ private:
         double excessPerShare = 0.0;
     };
 
+    /// Where it was found to sit.
+    struct Known {
+        double amps = 0.0;
+        Seat seat;
+    };
+
     [[nodiscard]] const Point& point(int step) const;
+    using KnownAt = std::vector<Known>::const_iterator;
+    [[nodiscard]] KnownAt firstFrom(double amps) const;
+    [[nodiscard]] std::optional<Seat> guessAt(double amps) const;
+    [[nodiscard]] static Seat between(const Known& low, const Known& high, double amps);
+    [[nodiscard]] Seat foundAt(double amps) const;
     [[nodiscard]] Balance balanceAt(const Seat& seat) const;
     [[nodiscard]] base::Sloped withDoubleLayer(const base::Sloped& routes, double volts) const;
     [[nodiscard]] Seat atFace(int step, double share, double amps, double tolerance) const;
@@ -83,7 +97,7 @@ private:
     double m_residual = 0.0; ///< Net current of the routes at rest, taken as already balanced.
     mutable std::map<int, Point> m_points;
     mutable Seat m_last;
-    mutable double m_lastAmps = 0.0;
+    mutable std::vector<Known> m_known; ///< By amps.
 };
 
 } // namespace anodex::electrode

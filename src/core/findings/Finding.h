@@ -27,6 +27,8 @@ enum class FindingCode {
     SameMaterial,
     HarmfulToWater,
     PressedSeparator,
+    LayersMix,
+    StoresAsCapacitor,
     BeyondData,
     EstimatedConductivity,
     Precipitate,

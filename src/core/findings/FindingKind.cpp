@@ -26,6 +26,8 @@ constexpr Row kRows[] = {{FindingCode::HydrogenGas, {"hydrogen-gas", Measure::Ga
                          {FindingCode::HarmfulToWater, {"harmful-to-water", Measure::None}},
                          {FindingCode::CollectorWastes, {"collector-wastes", Measure::Ampere}},
                          {FindingCode::PressedSeparator, {"pressed-separator", Measure::None}},
+                         {FindingCode::LayersMix, {"layers-mix", Measure::None}},
+                         {FindingCode::StoresAsCapacitor, {"stores-as-capacitor", Measure::AmpereHour}},
                          {FindingCode::BeyondData, {"beyond-data", Measure::None}},
                          {FindingCode::EstimatedConductivity, {"estimated-conductivity", Measure::None}},
                          {FindingCode::Precipitate, {"precipitate", Measure::Gram}},

@@ -15,6 +15,7 @@ enum class Measure {
     Ohm,
     Kelvin,
     Duration,     ///< s
+    AmpereHour,   ///< Kept in C.
     Gram,         ///< Kept in kg.
     GramPerHour,  ///< Kept in kg/s.
     Millilitre,   ///< Kept in m³.

@@ -1,5 +1,6 @@
 #include "core/findings/Findings.h"
 
+#include "core/charge/Capacitor.h"
 #include "core/electrode/PorousLayer.h"
 #include "core/findings/RuleFindings.h"
 #include "core/findings/UseFindings.h"
@@ -30,6 +31,8 @@ constexpr double kStrongAlkaliPh = 13.0;     // the same
 constexpr double kShortCoatSeconds = 3600.0; // of its coat at maximum power (common practice, no source)
 constexpr double kFewHoles = 0.01;           // share of a face that is open (common practice, no source)
 constexpr double kPlatingWorthSaying = 0.1;  // A/m²
+constexpr double kLeastApart =
+    10.0; // kg/m³, that a warm hand or a knock does not turn over (common practice, no source)
 
 /// Among equals what poisons, explodes or spits stands before what burns, and that before what only warms.
 std::ptrdiff_t harmRank(const Finding& finding) {
@@ -153,6 +156,7 @@ private:
         if (negative.material == positive.material && !m_cell.twoLiquids && negative.air == positive.air) {
             add(FindingCode::SameMaterial, Severity::Note, FindingPart::Whole, {nameOf(Side::Negative)});
         }
+        storesAsCapacitor();
         for (const Side side : {Side::Negative, Side::Positive}) {
             if (const auto other = m_evaluation.side(side).otherRestVolts) {
                 std::vector<std::string> names = {nameOf(side)};
@@ -166,6 +170,7 @@ private:
         if (m_cell.twoLiquids && !divided) {
             add(FindingCode::OpenJunction, Severity::Warning, FindingPart::Separator);
         }
+        layersMix();
         double volume = m_evaluation.solution(Side::Negative).volumeM3;
         if (m_cell.twoLiquids) {
             volume += m_evaluation.solution(Side::Positive).volumeM3;
@@ -269,6 +274,29 @@ private:
                 add(FindingCode::FilmAlone, Severity::Warning,
                     gathers ? FindingPart::Collector : partOf(side), {material.name}, share.ohm);
             }
+        }
+    }
+
+    void storesAsCapacitor() {
+        const auto capacitor = charge::capacitorOf(m_catalogue, m_cell, m_evaluation);
+        constexpr double kWorthSaying = 0.36; // C: a tenth of a milliampere-hour
+        if (capacitor && capacitor->coulombs > kWorthSaying &&
+            !charge::chargingOf(m_catalogue, m_cell, m_evaluation).possible) {
+            add(FindingCode::StoresAsCapacitor, Severity::Note, FindingPart::Whole, {}, capacitor->coulombs);
+        }
+    }
+
+    /// Liquids that lie one on the other need a heavier one below; which that is, they settle themselves.
+    void layersMix() {
+        const bool stacked =
+            m_cell.twoLiquids && m_cell.barrier && m_catalogue.separators[m_cell.barrier->separator].stacked;
+        if (!stacked || m_evaluation.crossoverAmps <= 0.0) {
+            return;
+        }
+        const double apart = std::abs(m_evaluation.solution(Side::Positive).densityKgPerM3 -
+                                      m_evaluation.solution(Side::Negative).densityKgPerM3);
+        if (apart < kLeastApart) {
+            add(FindingCode::LayersMix, Severity::Warning, FindingPart::Separator);
         }
     }
 

@@ -90,16 +90,22 @@ double passageBetweenMolecules(const Catalogue& catalogue, const Solution& solut
 Conductivity::Conductivity(const Catalogue& catalogue) : m_catalogue(catalogue) {
     for (const Substance& substance : catalogue.substances) {
         if (substance.conductivity) {
-            m_salts.push_back({&*substance.conductivity, tableByRoot(catalogue, substance)});
+            m_salts.push_back({&substance, {}});
         }
     }
 }
 
-const Conductivity::Salt* Conductivity::saltOf(SpeciesIndex cation, SpeciesIndex anion) const {
+const Conductivity::Salt* Conductivity::saltOf(SpeciesIndex cation, SpeciesIndex anion) {
     const auto found = std::find_if(m_salts.begin(), m_salts.end(), [&](const Salt& salt) {
-        return salt.table->cation == cation && salt.table->anion == anion;
+        return salt.table().cation == cation && salt.table().anion == anion;
     });
-    return found == m_salts.end() ? nullptr : &*found;
+    if (found == m_salts.end()) {
+        return nullptr;
+    }
+    if (found->byRoot.empty()) {
+        found->byRoot = tableByRoot(m_catalogue, *found->substance);
+    }
+    return &*found;
 }
 
 void Conductivity::takeCarriers(const Solution& solution) {
@@ -158,7 +164,7 @@ ConductivityResult Conductivity::of(const Solution& solution) {
             const Salt* salt = saltOf(cation.species, anion.species);
             const double pair =
                 salt != nullptr
-                    ? tabulatedPair(*salt->table, salt->byRoot, total, temperature)
+                    ? tabulatedPair(salt->table(), salt->byRoot, total, temperature)
                     : estimatedPair(m_catalogue, cation.species, anion.species, total, temperature);
             result.siemensPerMetre += passage * weight * pair * total;
             estimatedPart += salt == nullptr ? passage * weight * pair * total : 0.0;

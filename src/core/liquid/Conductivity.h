@@ -14,7 +14,7 @@ struct ConductivityResult {
     bool estimated = false; ///< Pairs without a table carry over a tenth of the current.
 };
 
-/// The catalogue's tables, worked out once and then asked of any solution.
+/// The catalogue's tables, asked of any solution.
 class Conductivity {
 public:
     explicit Conductivity(const chemistry::Catalogue& catalogue);
@@ -27,12 +27,15 @@ private:
         double equivalents = 0.0; ///< Per m³.
     };
     struct Salt {
-        const chemistry::ConductivityTable* table = nullptr;
-        base::Table byRoot; ///< Equivalent conductivity against the root of equivalents per m³.
+        const chemistry::Substance* substance = nullptr;
+        base::Table
+            byRoot; ///< Equivalent conductivity against the root of equivalents per m³; made when first met.
+
+        [[nodiscard]] const chemistry::ConductivityTable& table() const { return *substance->conductivity; }
     };
 
     void takeCarriers(const Solution& solution);
-    [[nodiscard]] const Salt* saltOf(chemistry::SpeciesIndex cation, chemistry::SpeciesIndex anion) const;
+    [[nodiscard]] const Salt* saltOf(chemistry::SpeciesIndex cation, chemistry::SpeciesIndex anion);
 
     const chemistry::Catalogue& m_catalogue;
     std::vector<Salt> m_salts;

@@ -12,7 +12,7 @@ using chemistry::Catalogue;
 namespace {
 
 constexpr double kTrace = 1e-12;       // mol/kg
-constexpr double kSettled = 1e-9;      // change of ln γ between two rounds
+constexpr double kSettled = 1e-7;      // change of ln γ between two rounds
 constexpr double kGoodEnough = 1e-5;   // of the coefficients' last change, in ln
 constexpr int kMostRounds = 600;       // of both in turn
 constexpr double kLargestLnGamma = 40; // beyond it no coefficient has a meaning
@@ -82,11 +82,12 @@ double Equilibrium::stride() {
 }
 
 void Equilibrium::settle(const SpeciationSetting& setting) {
-    m_changedSpecies = !m_speciation.setUp(setting);
+    const bool newRows = !m_speciation.setUp(setting);
+    m_changedSpecies = newRows && (!m_interactions || m_interactions->species() != m_speciation.species());
     if (m_changedSpecies) {
         takeSpecies();
     }
-    if (m_start && (m_changedSpecies || m_startsAnew)) {
+    if (m_start && (newRows || m_startsAnew)) {
         takeStart();
     }
     m_startsAnew = false;

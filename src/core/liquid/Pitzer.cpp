@@ -100,38 +100,66 @@ PairTerms pairTerms(const PitzerParameters& pair, int cationCharge, int anionCha
     return terms;
 }
 
+std::size_t chargeNumber(int charge) {
+    return static_cast<std::size_t>(std::abs(charge));
+}
+
+/// Ionic strength of one mole of a salt per kg.
+double strengthPerMole(int cationCharge, int anionCharge) {
+    return 0.5 * std::abs(cationCharge * anionCharge) * (std::abs(cationCharge) + std::abs(anionCharge)) /
+           std::gcd(cationCharge, anionCharge);
+}
+
+/// Well beyond a fit its interactions are held at the fit's end instead of running away.
+double heldShare(const PitzerParameters& parameters, double perMole, double ionicStrength) {
+    constexpr double kReach = 1.5; // times the range of the published parameters
+    return std::min(1.0, kReach * parameters.highestMolality * perMole / ionicStrength);
+}
+
 } // namespace
 
 IonInteractions::IonInteractions(const Catalogue& catalogue, std::vector<SpeciesIndex> species,
                                  std::size_t present)
     : m_catalogue(catalogue), m_species(std::move(species)), m_present(present) {
-    std::vector<Ion> cations;
-    std::vector<Ion> anions;
-    for (std::size_t i = 0; i < m_species.size(); ++i) {
-        const int charge = catalogue.species[m_species[i]].formula.charge;
+    for (const SpeciesIndex one : m_species) {
+        const int charge = catalogue.species[one].formula.charge;
         m_charges.push_back(charge);
-        m_setchenow.push_back(charge == 0 ? base::kLn10 * catalogue.species[m_species[i]].setchenow : 0.0);
-        if (charge != 0) {
-            (charge > 0 ? cations : anions).push_back({i, charge});
-        }
+        m_setchenow.push_back(charge == 0 ? base::kLn10 * catalogue.species[one].setchenow : 0.0);
     }
-    addPairs(cations, anions);
+    addPairs();
+    takeProbes();
     takePublished();
     m_molality.assign(m_species.size(), 0.0);
     m_result.lnGamma.assign(m_species.size(), 0.0);
 }
 
-void IonInteractions::addPairs(const std::vector<Ion>& cations, const std::vector<Ion>& anions) {
-    m_pairs.reserve(cations.size() * anions.size());
-    for (const Ion& cation : cations) {
-        for (const Ion& anion : anions) {
-            if (cation.position < m_present || anion.position < m_present) {
-                const int shared = std::gcd(cation.charge, anion.charge);
-                const double perMole = 0.5 * std::abs(cation.charge * anion.charge) *
-                                       (std::abs(cation.charge) + std::abs(anion.charge)) / shared;
-                m_pairs.push_back({cation.position, anion.position, cation.charge, anion.charge,
-                                   typicalPair(cation.charge, anion.charge), false, perMole});
+/// As is typical of their charges.
+void IonInteractions::addPairs() {
+    for (std::size_t cation = 0; cation < m_present; ++cation) {
+        for (std::size_t anion = 0; anion < m_present && m_charges[cation] > 0; ++anion) {
+            if (m_charges[anion] < 0) {
+                m_pairs.push_back({cation, anion, m_charges[cation], m_charges[anion],
+                                   typicalPair(m_charges[cation], m_charges[anion]), false,
+                                   strengthPerMole(m_charges[cation], m_charges[anion])});
             }
+        }
+    }
+}
+
+void IonInteractions::takeProbes() {
+    std::size_t most = 0; // charge
+    for (std::size_t i = 0; i < m_present; ++i) {
+        most = std::max(most, chargeNumber(m_charges[i]));
+    }
+    for (std::size_t i = m_present; i < m_species.size(); ++i) {
+        if (m_charges[i] == 0) {
+            continue;
+        }
+        const auto found = std::find_if(m_probeClasses.begin(), m_probeClasses.end(),
+                                        [&](const ProbeClass& one) { return one.charge == m_charges[i]; });
+        m_probes.push_back({i, static_cast<std::size_t>(found - m_probeClasses.begin())});
+        if (found == m_probeClasses.end()) {
+            m_probeClasses.push_back({m_charges[i], 0.0, std::vector<double>(most + 1, 0.0)});
         }
     }
 }
@@ -149,6 +177,15 @@ void IonInteractions::takePublished() {
         if (found != m_catalogue.pitzerPairs.end()) {
             pair.parameters = found->second.parameters;
             pair.published = true;
+        }
+    }
+    for (const auto& [ions, pair] : m_catalogue.pitzerPairs) {
+        const auto [present, probe] = std::minmax(positions[ions.first], positions[ions.second]);
+        if (isPresent(present) && !isPresent(probe) && isKnown(probe)) {
+            const std::size_t position = probe;
+            const auto found = std::find_if(m_probes.begin(), m_probes.end(),
+                                            [&](const Probe& one) { return one.position == position; });
+            m_probePairs.push_back({*found, present, pair.parameters});
         }
     }
     for (const auto& [like, theta] : m_catalogue.pitzerMixing.theta) {
@@ -178,6 +215,7 @@ const ActivityResult& IonInteractions::at(std::span<const double> molality, doub
         m_f = -slope * (root / (1.0 + kB * root) + (2.0 / kB) * std::log(1.0 + kB * root));
         m_osmoticSum = -slope * m_strength * root / (1.0 + kB * root);
         pairs();
+        probes();
         likePairs();
         for (std::size_t i = 0; i < m_charges.size(); ++i) {
             const int charge = m_charges[i];
@@ -217,10 +255,7 @@ void IonInteractions::pairs() {
         }
         noteRange(pair, cation, anion);
         const PairTerms terms = pairTerms(pair.parameters, pair.cationCharge, pair.anionCharge, shared);
-        // Well beyond a fit its interactions are held at the fit's end instead of running away.
-        constexpr double kReach = 1.5; // times the range of the published parameters
-        const double held =
-            std::min(1.0, kReach * pair.parameters.highestMolality * pair.perMole / m_strength);
+        const double held = heldShare(pair.parameters, pair.perMole, m_strength);
         const double third = held * m_z * terms.c;
         const double product = cation * anion;
         m_f += held * product * (terms.bPrime + 0.5 * held * m_z * terms.cPrime);
@@ -228,6 +263,47 @@ void IonInteractions::pairs() {
         m_osmoticSum += held * product * (terms.bPhi + third + 0.5 * held * m_z * m_strength * terms.cPrime);
         m_result.lnGamma[pair.cation] += held * anion * (2.0 * terms.b + third);
         m_result.lnGamma[pair.anion] += held * cation * (2.0 * terms.b + third);
+    }
+}
+
+/// What each probe gets from all that is there: as is typical, but where it has been measured.
+void IonInteractions::probes() {
+    if (m_probes.empty()) {
+        return;
+    }
+    const SharedTerms shared(m_strength);
+    const auto perMolality = [&](const PitzerParameters& parameters, int one, int other) {
+        const auto [anion, cation] = std::minmax(one, other);
+        const PairTerms terms = pairTerms(parameters, cation, anion, shared);
+        const double held = heldShare(parameters, strengthPerMole(cation, anion), m_strength);
+        return held * (2.0 * terms.b + held * m_z * terms.c);
+    };
+    for (ProbeClass& one : m_probeClasses) {
+        one.sum = 0.0;
+        std::fill(one.typical.begin(), one.typical.end(), 0.0);
+        for (std::size_t i = 0; i < m_present; ++i) {
+            if (one.charge * m_charges[i] >= 0 || m_molality[i] < kNegligible) {
+                continue;
+            }
+            double& typical = one.typical[chargeNumber(m_charges[i])];
+            if (typical == 0.0) {
+                typical = perMolality(typicalPair(one.charge, m_charges[i]), one.charge, m_charges[i]);
+            }
+            one.sum += m_molality[i] * typical;
+        }
+    }
+    for (const Probe& probe : m_probes) {
+        m_result.lnGamma[probe.position] += m_probeClasses[probe.probeClass].sum;
+    }
+    for (const ProbePair& pair : m_probePairs) {
+        const double molality = m_molality[pair.present];
+        if (molality < kNegligible) {
+            continue;
+        }
+        const ProbeClass& own = m_probeClasses[pair.probe.probeClass];
+        const int charge = m_charges[pair.present];
+        m_result.lnGamma[pair.probe.position] +=
+            molality * (perMolality(pair.parameters, own.charge, charge) - own.typical[chargeNumber(charge)]);
     }
 }
 

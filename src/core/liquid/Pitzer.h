@@ -35,10 +35,6 @@ public:
     [[nodiscard]] const std::vector<chemistry::SpeciesIndex>& species() const { return m_species; }
 
 private:
-    struct Ion {
-        std::size_t position = 0;
-        int charge = 0;
-    };
     struct Pair {
         std::size_t cation = 0; ///< Positions.
         std::size_t anion = 0;
@@ -47,6 +43,22 @@ private:
         chemistry::PitzerParameters parameters;
         bool published = false;
         double perMole = 0.0; ///< Ionic strength of one mole of the salt per kg.
+    };
+    /// A probe that nobody has measured against its neighbours differs from the next one by its charge alone.
+    struct ProbeClass {
+        int charge = 0;
+        double sum = 0.0;            ///< Of its typical interactions with all that is there.
+        std::vector<double> typical; ///< For each mol/kg of an opposite charge.
+    };
+    struct Probe {
+        std::size_t position = 0;
+        std::size_t probeClass = 0;
+    };
+    /// A published pair of a probe with one that may be there.
+    struct ProbePair {
+        Probe probe;
+        std::size_t present = 0; ///< Position.
+        chemistry::PitzerParameters parameters;
     };
     struct LikePair {
         std::size_t one = 0;
@@ -60,10 +72,12 @@ private:
         double psi = 0.0;
     };
 
-    void addPairs(const std::vector<Ion>& cations, const std::vector<Ion>& anions);
+    void addPairs();
+    void takeProbes();
     void takePublished();
     void takeMolalities(std::span<const double> molality);
     void pairs();
+    void probes();
     void likePairs();
     void neutralsAndSolvent();
     void noteRange(const Pair& pair, double cation, double anion);
@@ -73,7 +87,10 @@ private:
     std::size_t m_present;
     std::vector<int> m_charges;
     std::vector<double> m_setchenow;
-    std::vector<Pair> m_pairs;
+    std::vector<Pair> m_pairs; ///< Of those that may be there.
+    std::vector<ProbePair> m_probePairs;
+    std::vector<ProbeClass> m_probeClasses;
+    std::vector<Probe> m_probes;
     std::vector<LikePair> m_likePairs;
     std::vector<Triple> m_triples;
     std::vector<double> m_molality; ///< Scaled down to the highest ionic strength.

@@ -31,6 +31,12 @@ constexpr double kLeastLnActivity = -700.0;   // whose exponential is a number
 constexpr double kSafeStep = 0.05;            // so near the minimum a whole step always goes down
 constexpr double kSaturationTolerance = 1e-9; // in ln of the saturation ratio
 
+/// Numbers too small to be normal ones are slow, and nothing here needs them.
+double exponential(double value) {
+    constexpr double kLeast = -690.0;
+    return value < kLeast ? 0.0 : std::exp(value);
+}
+
 } // namespace
 
 class Speciation::Solver {
@@ -297,7 +303,7 @@ private:
     [[nodiscard]] double dual(const Vector& unknown) const {
         double value = -m_target.dot(unknown);
         for (const SpeciesRow& row : m_rows) {
-            value += std::exp(std::min(lnValue(row, unknown), 600.0));
+            value += exponential(std::min(lnValue(row, unknown), 600.0));
         }
         return value;
     }
@@ -312,7 +318,7 @@ private:
     [[nodiscard]] Derivatives derivativesAt(const Vector& unknown) const {
         Derivatives all{-m_target, m_target.cwiseAbs(), Matrix::Zero(m_size, m_size)};
         for (const SpeciesRow& row : m_rows) {
-            const double molality = std::exp(std::min(lnValue(row, unknown), 300.0));
+            const double molality = exponential(std::min(lnValue(row, unknown), 300.0));
             for (auto one = row.counts.begin(); one != row.counts.end(); ++one) {
                 const auto j = static_cast<Index>(one->first);
                 const double part = molality * one->second;
@@ -379,7 +385,7 @@ private:
             m_chargeFree ? m_unknown[m_size - 1] : *m_setting.fixedLnHydrogenActivity;
         for (std::size_t i = 0; i < m_rows.size(); ++i) {
             const double value = lnValue(m_rows[i], m_unknown);
-            m_result.molality[i] = std::exp(value);
+            m_result.molality[i] = exponential(value);
             m_result.lnActivity[i] = value + lnGamma[i];
         }
         m_result.precipitate.clear();

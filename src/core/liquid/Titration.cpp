@@ -5,7 +5,6 @@
 
 #include <algorithm>
 #include <cmath>
-#include <optional>
 
 namespace anodex::liquid {
 namespace {
@@ -37,53 +36,85 @@ double hydroxideOf(const chemistry::Catalogue& catalogue, chemistry::SpeciesInde
 
 } // namespace
 
-Titration::Titration(const chemistry::Catalogue& catalogue, const Solution& bulk) : m_catalogue(catalogue) {
+Titration::Titration(const chemistry::Catalogue& catalogue, const Solution& bulk)
+    : m_catalogue(catalogue), m_bulk{bulk, 0.0} {
     if (bulk.mixture.hasPhScale) {
         m_lowest = -static_cast<int>(std::max(1.0, std::floor((bulk.pH - kMostAcid) / kStep)));
         m_highest = static_cast<int>(std::max(1.0, std::floor((kMostAlkaline - bulk.pH) / kStep)));
     }
-    m_points.emplace(0, Point{bulk, 0.0});
     m_bulkDrive = driveOf(bulk);
+}
+
+Titration::Titration(const chemistry::Catalogue& catalogue, std::unique_ptr<LiquidSolver> solver)
+    : Titration(catalogue, solver->solution()) {
+    m_idle.push_back(std::move(solver));
 }
 
 Titration::~Titration() = default;
 
 const Titration::Point& Titration::at(int step) const {
-    const std::lock_guard lock(m_mutex);
-    return found(step);
+    if (step == 0) {
+        return m_bulk;
+    }
+    Place& place = placeOf(step);
+    // It waits for nearer acidities only, so no two wait for each other.
+    std::call_once(place.solved, [&] {
+        place.point = solved(step);
+        if (!place.point) {
+            place.point = last(step);
+        }
+    });
+    return *place.point;
 }
 
-const Titration::Point& Titration::found(int step) const {
-    const auto known = m_points.find(step);
-    if (known != m_points.end()) {
-        return known->second;
+Titration::Place& Titration::placeOf(int step) const {
+    const std::lock_guard lock(m_mutex);
+    return m_places[step];
+}
+
+/// None where no activities are found.
+std::optional<Titration::Point> Titration::solved(int step) const {
+    const Point& from = at(nearerOf(step));
+    if (std::abs(from.drive) >= kEndless) {
+        return std::nullopt;
     }
+    std::unique_ptr<LiquidSolver> solver = takeSolver();
+    try {
+        Point point{solver->titrate(from.solution, m_bulk.solution.pH + kStep * step), 0.0};
+        giveBack(std::move(solver));
+        point.drive = driveOf(point.solution) - m_bulkDrive;
+        return (step > 0) == (point.drive > 0.0) && point.drive != 0.0 ? std::optional(std::move(point))
+                                                                       : std::nullopt;
+    } catch (const base::Fault&) {
+        return std::nullopt; // and what the solver was left with is not used again
+    }
+}
+
+/// As far as activities are found, and there the face stays.
+Titration::Point Titration::last(int step) const {
     const int towards = step > 0 ? 1 : -1;
-    const auto solved = [&]() -> std::optional<Point> {
-        const Point& from = found(nearerOf(step));
-        if (std::abs(from.drive) >= kEndless) {
-            return std::nullopt;
+    Point point = at(step - towards);
+    point.drive += towards * kEndless;
+    return point;
+}
+
+std::unique_ptr<LiquidSolver> Titration::takeSolver() const {
+    {
+        const std::lock_guard lock(m_mutex);
+        if (!m_idle.empty()) {
+            std::unique_ptr<LiquidSolver> solver = std::move(m_idle.back());
+            m_idle.pop_back();
+            return solver;
         }
-        if (!m_solver) {
-            m_solver = std::make_unique<LiquidSolver>(m_catalogue);
-            m_solver->beginWith(m_points.at(0).solution);
-        }
-        try {
-            Point point{m_solver->titrate(from.solution, m_points.at(0).solution.pH + kStep * step), 0.0};
-            point.drive = driveOf(point.solution) - m_bulkDrive;
-            return towards * point.drive > 0.0 ? std::optional(std::move(point)) : std::nullopt;
-        } catch (const base::Fault&) {
-            return std::nullopt;
-        }
-    };
-    if (auto point = solved()) {
-        return m_points.emplace(step, *std::move(point)).first->second;
     }
-    // As far as activities are found, and there the face stays.
-    m_solver.reset();
-    Point last = found(step - towards);
-    last.drive += towards * kEndless;
-    return m_points.emplace(step, std::move(last)).first->second;
+    auto solver = std::make_unique<LiquidSolver>(m_catalogue);
+    solver->beginWith(m_bulk.solution);
+    return solver;
+}
+
+void Titration::giveBack(std::unique_ptr<LiquidSolver> solver) const {
+    const std::lock_guard lock(m_mutex);
+    m_idle.push_back(std::move(solver));
 }
 
 double Titration::driveOf(const Solution& solution) const {

@@ -5,12 +5,14 @@
 //            Hydroxide leaves a face free, as the base of a weak acid, and as protons that do not come; the flux over a
 //            layer is the difference of Σ ν D c, ν the hydroxide a species carries over its masters.
 // Units      pH; mol/(m s).
-// Threads    may be asked from several at once; an acidity is solved when it is first asked for.
+// Threads    may be asked from several at once, which then solve different acidities; each is solved when it is first
+//            asked for.
 #pragma once
 #include "core/liquid/Solution.h"
 #include <map>
 #include <memory>
 #include <mutex>
+#include <optional>
 
 namespace anodex::liquid {
 
@@ -26,6 +28,8 @@ public:
     };
 
     Titration(const chemistry::Catalogue& catalogue, const Solution& bulk);
+    /// Of the liquid that this one has just solved.
+    Titration(const chemistry::Catalogue& catalogue, std::unique_ptr<LiquidSolver> solver);
     ~Titration();
     Titration(const Titration&) = delete;
     Titration& operator=(const Titration&) = delete;
@@ -37,16 +41,26 @@ public:
     [[nodiscard]] int highest() const { return m_highest; }
 
 private:
-    [[nodiscard]] const Point& found(int step) const;
+    struct Place {
+        std::once_flag solved;
+        std::optional<Point> point;
+    };
+
+    [[nodiscard]] Place& placeOf(int step) const;
+    [[nodiscard]] std::optional<Point> solved(int step) const;
+    [[nodiscard]] Point last(int step) const;
+    [[nodiscard]] std::unique_ptr<LiquidSolver> takeSolver() const;
+    void giveBack(std::unique_ptr<LiquidSolver> solver) const;
     [[nodiscard]] double driveOf(const Solution& solution) const;
 
     const chemistry::Catalogue& m_catalogue;
     int m_lowest = 0;
     int m_highest = 0;
+    const Point m_bulk;
     double m_bulkDrive = 0.0;
-    mutable std::mutex m_mutex;
-    mutable std::map<int, Point> m_points;
-    mutable std::unique_ptr<LiquidSolver> m_solver;
+    mutable std::mutex m_mutex; ///< Of the two that follow, but not of what stands in a place.
+    mutable std::map<int, Place> m_places;
+    mutable std::vector<std::unique_ptr<LiquidSolver>> m_idle;
 };
 
 } // namespace anodex::liquid

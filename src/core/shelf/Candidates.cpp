@@ -135,11 +135,8 @@ std::optional<DesignError> Candidates::solve(const Catalogue& catalogue) {
         if (!half) {
             return located(half.error(), "liquids", i);
         }
-        const auto solved = [&](const design::Cell& cell) {
-            return state::sharedLiquid(catalogue, liquid::solveSolution(catalogue, cell.poured[0]));
-        };
-        m_whole.push_back(solved(*whole));
-        m_half.push_back(solved(*half));
+        m_whole.push_back(state::sharedLiquid(catalogue, whole->poured[0]));
+        m_half.push_back(state::sharedLiquid(catalogue, half->poured[0]));
         m_doubt.push_back(whole->liquidDoubtFactor[0]);
         m_ready.push_back(whole->ready[0]);
     }

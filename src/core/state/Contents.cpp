@@ -62,9 +62,10 @@ double oxygenBar(const Catalogue& catalogue, const design::Cell& cell, const Sta
 
 } // namespace
 
-SharedLiquid sharedLiquid(const Catalogue& catalogue, liquid::Solution solution) {
-    auto titration = std::make_shared<const liquid::Titration>(catalogue, solution);
-    return {std::move(solution), std::move(titration)};
+SharedLiquid sharedLiquid(const Catalogue& catalogue, const liquid::Mixture& mixture) {
+    auto solver = std::make_unique<liquid::LiquidSolver>(catalogue);
+    const liquid::Solution& solution = solver->pour(mixture);
+    return {solution, std::make_shared<const liquid::Titration>(catalogue, std::move(solver))};
 }
 
 Contents filledWith(const Catalogue& catalogue, const design::Cell& cell,
@@ -88,10 +89,9 @@ Contents filledWith(const Catalogue& catalogue, const design::Cell& cell,
 }
 
 Contents asBuilt(const Catalogue& catalogue, const design::Cell& cell) {
-    std::vector<SharedLiquid> liquids{
-        sharedLiquid(catalogue, liquid::solveSolution(catalogue, cell.poured[0]))};
+    std::vector<SharedLiquid> liquids{sharedLiquid(catalogue, cell.poured[0])};
     if (cell.twoLiquids) {
-        liquids.push_back(sharedLiquid(catalogue, liquid::solveSolution(catalogue, cell.poured[1])));
+        liquids.push_back(sharedLiquid(catalogue, cell.poured[1]));
     }
     return filledWith(catalogue, cell, liquids);
 }

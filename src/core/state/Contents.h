@@ -40,7 +40,8 @@ struct SharedLiquid {
     std::shared_ptr<const liquid::Titration> titration;
 };
 
-[[nodiscard]] SharedLiquid sharedLiquid(const chemistry::Catalogue& catalogue, liquid::Solution solution);
+[[nodiscard]] SharedLiquid sharedLiquid(const chemistry::Catalogue& catalogue,
+                                        const liquid::Mixture& mixture);
 
 /// As built, with liquids that were solved before: one, or two by Side.
 [[nodiscard]] Contents filledWith(const chemistry::Catalogue& catalogue, const design::Cell& cell,

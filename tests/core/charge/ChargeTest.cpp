@@ -2,6 +2,7 @@
 #include "core/charge/Charge.h"
 #include "core/base/Constants.h"
 #include "core/cell/AfterUse.h"
+#include "core/charge/Capacitor.h"
 #include "core/explain/Explain.h"
 #include "tests/support/CellJson.h"
 #include "tests/support/Samples.h"
@@ -308,6 +309,43 @@ TEST(AfterUse, DischargingLeadUsesTheAcidAndLeavesSulfateOnBothPlates) {
         EXPECT_NEAR(state::molesOf(used.state.electrode(side), species("PbSO4(s)")), 0.5 * faradays, 1e-9);
     }
     EXPECT_LT(restVolts(filled, used), restVolts(filled, filled.contents));
+}
+
+TEST(Charge, OfAJarThatIsAlikeOnBothSidesThePlusIsWhereItIsWritten) {
+    const Json jar = cellWith(electrodeJson("graphite"), electrodeJson("carbon felt"), water({{"ZnI2", 1}}));
+    const Charging charging = charged(jar);
+    EXPECT_TRUE(charging.possible);
+    EXPECT_FALSE(charging.reversed) << "a tenth of a millivolt says nothing";
+}
+
+TEST(Charge, WhatNothingDrivesGivesNothing) {
+    for (const char* material : {"graphite", "zinc", "lead"}) {
+        const auto one = test::evaluated(
+            cellWith(electrodeJson(material), electrodeJson(material), water({{"ZnBr2", 1}})).dump());
+        EXPECT_EQ(one.capacity.expectedCoulombs, 0.0) << material;
+    }
+}
+
+TEST(Capacitor, OfTwoCarbonsIsHalfOfEachAndNeedsBoth) {
+    const auto of = [](const char* negative, const char* positive) {
+        const Cell cell = test::cellOf(
+            cellWith(electrodeJson(negative), electrodeJson(positive), water({{"Na2SO4", 1}})).dump());
+        return capacitorOf(test::catalogue(), cell, cell::evaluate(test::catalogue(), cell));
+    };
+    const auto two = of("activated carbon", "activated carbon");
+    ASSERT_TRUE(two);
+    const double gram = test::cellOf(cellWith(electrodeJson("activated carbon"),
+                                              electrodeJson("activated carbon"), water({{"Na2SO4", 1}}))
+                                         .dump())
+                            .electrodes[0]
+                            .massKg *
+                        1e3;
+    EXPECT_GT(two->farads, 10.0 * gram)
+        << "50 to 150 F a gram of each, in series; common practice, no source";
+    EXPECT_LT(two->farads, 75.0 * gram);
+    EXPECT_DOUBLE_EQ(two->coulombs, two->farads * kCapacitorVolts);
+    EXPECT_FALSE(of("graphite", "copper"));
+    EXPECT_FALSE(of("zinc", "activated carbon")) << "it is a source of its own";
 }
 
 TEST(AirAround, FillsAsAMassBalanceSays) {

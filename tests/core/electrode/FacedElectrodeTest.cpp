@@ -5,6 +5,7 @@
 #include "tests/support/CellJson.h"
 #include "tests/support/Samples.h"
 
+#include <array>
 #include <cmath>
 #include <gtest/gtest.h>
 
@@ -45,6 +46,30 @@ TEST(Faces, CorrodingSteelInBrineSettlesWhereItsHydroxideFallsOut) {
     const auto e = evaluated("steel", "graphite", water({{"NaCl", 0.6}}));
     EXPECT_GT(e.side(Side::Negative).facePh, 8.0);
     EXPECT_LT(e.side(Side::Negative).facePh, 9.8);
+}
+
+/// Each answer is found from others that are known, but does not depend on which.
+TEST(Faces, SitAlikeInWhateverOrderTheyAreAsked) {
+    for (const formats::EmbeddedFile& file : formats::embeddedFiles()) {
+        if (!file.name.starts_with("starters/")) {
+            continue;
+        }
+        const test::Filled filled(*design::resolve(test::catalogue(), *formats::readCellFile(file.content)));
+        for (const Moment moment : {Moment::First, Moment::Settled}) {
+            const Polarisation up(filled.compiled, filled.contents, moment);
+            const Polarisation down(filled.compiled, filled.contents, moment);
+            const double most = up.shortCircuitAmps();
+            std::array<double, 9> volts{};
+            for (std::size_t i = 0; i < volts.size(); ++i) {
+                volts[i] = up.voltsAt(most * 0.1 * static_cast<double>(i + 1));
+            }
+            for (std::size_t i = volts.size(); i-- > 0;) {
+                EXPECT_NEAR(down.voltsAt(most * 0.1 * static_cast<double>(i + 1)), volts[i], 1e-6)
+                    << file.name << ' ' << i;
+            }
+            EXPECT_EQ(up.voltsAt(most * 0.1 * 3.0), volts[2]) << file.name << ": asked again";
+        }
+    }
 }
 
 /// Every starter: a load that has just begun finds the rest, and every balance of current holds.

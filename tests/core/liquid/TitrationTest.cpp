@@ -1,8 +1,10 @@
 #include "core/liquid/Titration.h"
+#include "core/liquid/SolveSolution.h"
 #include "tests/support/Samples.h"
 
 #include <cmath>
 #include <gtest/gtest.h>
+#include <thread>
 
 namespace anodex::liquid {
 namespace {
@@ -54,6 +56,37 @@ TEST(Titration, IsTheSameInWhateverOrderItIsAsked) {
             EXPECT_EQ(down.at(step).drive, up.at(step).drive) << entry.id << ' ' << step;
             EXPECT_EQ(down.at(step).solution.lnActivity, up.at(step).solution.lnActivity) << entry.id;
         }
+    }
+}
+
+TEST(Titration, AnswersTwoThreadsAsItAnswersOne) {
+    for (const char* name : {"seawater", "vinegar", "lemon juice", "bleach"}) {
+        const Solution liquid = solved(ready(name));
+        const Titration alone(test::catalogue(), liquid);
+        const Titration together(test::catalogue(), liquid);
+        {
+            const std::jthread up([&together] {
+                for (int step = together.lowest(); step <= together.highest(); ++step) {
+                    static_cast<void>(together.at(step));
+                }
+            });
+            for (int step = together.highest(); step >= together.lowest(); --step) {
+                static_cast<void>(together.at(step));
+            }
+        }
+        for (int step = alone.lowest(); step <= alone.highest(); ++step) {
+            EXPECT_EQ(together.at(step).drive, alone.at(step).drive) << name << ' ' << step;
+        }
+    }
+}
+
+TEST(Titration, TheSolverThatPouredGoesOnAsAnyOther) {
+    auto solver = std::make_unique<LiquidSolver>(test::catalogue());
+    const Solution liquid = solver->pour(solved(ready("seawater")).mixture);
+    const Titration going(test::catalogue(), std::move(solver));
+    const Titration fresh(test::catalogue(), liquid);
+    for (int step = fresh.lowest(); step <= fresh.highest(); ++step) {
+        EXPECT_EQ(going.at(step).drive, fresh.at(step).drive) << step;
     }
 }
 

@@ -32,7 +32,7 @@ constexpr double kShortCoatSeconds = 3600.0; // of its coat at maximum power (co
 constexpr double kFewHoles = 0.01;           // share of a face that is open (common practice, no source)
 constexpr double kPlatingWorthSaying = 0.1;  // A/m²
 constexpr double kLeastApart =
-    10.0; // kg/m³, that a warm hand or a knock does not turn over (common practice, no source)
+    10.0; // kg/m³ between layers, that a knock does not mix (common practice, no source)
 
 /// Among equals what poisons, explodes or spits stands before what burns, and that before what only warms.
 std::ptrdiff_t harmRank(const Finding& finding) {

@@ -33,7 +33,7 @@ constexpr double kSaturationTolerance = 1e-9; // in ln of the saturation ratio
 
 /// Numbers too small to be normal ones are slow, and nothing here needs them.
 double exponential(double value) {
-    constexpr double kLeast = -690.0;
+    constexpr double kLeast = -690.0; // of the logarithm of a normal number is -708
     return value < kLeast ? 0.0 : std::exp(value);
 }
 

@@ -31,8 +31,7 @@ constexpr double kStrongAlkaliPh = 13.0;     // the same
 constexpr double kShortCoatSeconds = 3600.0; // of its coat at maximum power (common practice, no source)
 constexpr double kFewHoles = 0.01;           // share of a face that is open (common practice, no source)
 constexpr double kPlatingWorthSaying = 0.1;  // A/m²
-constexpr double kLeastApart =
-    10.0; // kg/m³ between layers, that a knock does not mix (common practice, no source)
+constexpr double kLeastApart = 10.0;         // kg/m³: a knock mixes less (common practice, no source)
 
 /// Among equals what poisons, explodes or spits stands before what burns, and that before what only warms.
 std::ptrdiff_t harmRank(const Finding& finding) {

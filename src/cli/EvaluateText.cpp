@@ -48,7 +48,7 @@ std::string capacity(const Json& answer) {
     std::string text = line("cli.figure.capacity",
                             wording::chargeText(3600.0 * capacity["expected"].get<double>(), coulombs),
                             coulombs ? wording::chargeRangeText(*coulombs) : std::string());
-    if (capacity.contains("limited_by")) {
+    if (capacity.contains("limited_by") && capacity["expected"].get<double>() > 0.0) {
         text += line("cli.figure.runs-out", capacity["limited_by"].get<std::string>());
     }
     return text;

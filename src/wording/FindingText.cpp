@@ -41,7 +41,7 @@ std::string valueText(double value, Measure measure) {
     case Measure::Duration:
         return durationText(value);
     case Measure::AmpereHour:
-        return quantityText(value, Unit::Coulomb);
+        return chargeText(value);
     case Measure::Gram:
         return numberText(value * 1e3, 2);
     case Measure::GramPerHour:

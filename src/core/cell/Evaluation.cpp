@@ -240,11 +240,9 @@ Evaluation evaluate(const CompiledCell& compiled, std::shared_ptr<const state::C
     evaluation.openCircuitVolts = first.openCircuitVolts();
     evaluation.junctionVolts = first.junctionVolts();
     evaluation.resistance = resistanceBudget(compiled, contents);
-    {
-        const auto [limits, sampled] = limitsOf(first, SampledCurve::kToDraw);
-        evaluation.first = limits;
-        evaluation.curve = sampled.points(options.curvePoints);
-    }
+    const auto [limits, sampled] = limitsOf(first, SampledCurve::kToDraw);
+    evaluation.first = limits;
+    evaluation.curve = sampled.points(options.curvePoints);
     evaluation.settled = limitsOf(settled, SampledCurve::kToFindPower).first;
     for (const Side side : {Side::Negative, Side::Positive}) {
         evaluation.sides[static_cast<std::size_t>(side)] =

@@ -280,6 +280,16 @@ private:
     }
 
     [[nodiscard]] Explanation capacity() const {
+        const cell::Capacity& all = m_evaluation.capacity;
+        if (!all.reagents.empty() && all.expectedCoulombs == 0.0 &&
+            all.reagents.front().expectedCoulombs > 0.0) {
+            return {"Q",
+                    "Q = 0, since nothing drives the cell",
+                    all.expectedCoulombs,
+                    Unit::Coulomb,
+                    {},
+                    {openCircuit()}};
+        }
         Explanation result{"Q",
                            "Q = smallest of the reagents",
                            m_evaluation.capacity.expectedCoulombs,

@@ -54,11 +54,10 @@ public:
         mistakes();
         wearAndWaste();
         liquids();
-        const std::optional<charge::Charging> charging =
-            m_cell.charge ? std::optional(charge::chargingOf(m_catalogue, m_cell, m_evaluation))
-                          : std::nullopt;
-        take(useFindings(m_catalogue, m_cell, m_evaluation, charging));
-        take(ruleFindings(m_catalogue, m_cell, m_evaluation, charging));
+        const std::optional<charge::Charging> asked =
+            m_cell.charge ? std::optional(charging()) : std::nullopt;
+        take(useFindings(m_catalogue, m_cell, m_evaluation, asked));
+        take(ruleFindings(m_catalogue, m_cell, m_evaluation, asked));
         take(foodFindings(m_catalogue, m_cell));
         std::stable_sort(m_findings.begin(), m_findings.end(), [](const Finding& a, const Finding& b) {
             return std::pair(a.severity, harmRank(a)) < std::pair(b.severity, harmRank(b));
@@ -67,6 +66,14 @@ public:
     }
 
 private:
+    /// Worked out when it is first asked for.
+    [[nodiscard]] const charge::Charging& charging() const {
+        if (!m_charging) {
+            m_charging = charge::chargingOf(m_catalogue, m_cell, m_evaluation);
+        }
+        return *m_charging;
+    }
+
     void add(FindingCode code, Severity severity, FindingPart part, std::vector<std::string> names = {},
              double value = 0.0) {
         m_findings.push_back({code, severity, part, std::move(names), value, {}});
@@ -251,9 +258,8 @@ private:
 
     /// Built empty: its first charge makes the oxidant that this side lives on.
     [[nodiscard]] bool waitsForCharge(Side side) const {
-        const charge::Charging charging = charge::chargingOf(m_catalogue, m_cell, m_evaluation);
-        const auto& reactions = charging.gentle.reactions[static_cast<std::size_t>(side)];
-        return charging.possible && !reactions.empty() && reactions.front().fate == charge::Fate::Stored;
+        const auto& reactions = charging().gentle.reactions[static_cast<std::size_t>(side)];
+        return charging().possible && !reactions.empty() && reactions.front().fate == charge::Fate::Stored;
     }
 
     /// A film that lets current through badly, with nothing behind it to gather the current.
@@ -279,8 +285,7 @@ private:
     void storesAsCapacitor() {
         const auto capacitor = charge::capacitorOf(m_catalogue, m_cell, m_evaluation);
         constexpr double kWorthSaying = 0.36; // C: a tenth of a milliampere-hour
-        if (capacitor && capacitor->coulombs > kWorthSaying &&
-            !charge::chargingOf(m_catalogue, m_cell, m_evaluation).possible) {
+        if (capacitor && capacitor->coulombs > kWorthSaying && !charging().possible) {
             add(FindingCode::StoresAsCapacitor, Severity::Note, FindingPart::Whole, {}, capacitor->coulombs);
         }
     }
@@ -405,6 +410,7 @@ private:
     const Catalogue& m_catalogue;
     const Cell& m_cell;
     const Evaluation& m_evaluation;
+    mutable std::optional<charge::Charging> m_charging;
     std::vector<Finding> m_findings;
 };
 

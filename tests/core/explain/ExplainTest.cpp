@@ -47,6 +47,16 @@ int leavesWithSource(const Explanation& explanation) {
     return count;
 }
 
+TEST(Explain, NoCapacityOpensToTheVoltageThatIsNotThere) {
+    using namespace test::json;
+    const Case alike =
+        caseOf(cellWith(electrodeJson("zinc"), electrodeJson("zinc"), water({{"ZnSO4", 1}})).dump());
+    const Explanation none = explained(alike, Quantity::Capacity);
+    EXPECT_EQ(none.value, 0.0);
+    ASSERT_EQ(none.inputs.size(), 1U);
+    EXPECT_EQ(none.inputs[0].value, alike.evaluation.openCircuitVolts);
+}
+
 TEST(Explain, GivesTheSameValueAsTheEvaluation) {
     for (const std::string& json : {test::beakers(), test::leadAcid(30), test::lemon(), test::foilInSalt()}) {
         const Case c = caseOf(json);

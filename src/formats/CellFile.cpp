@@ -159,6 +159,8 @@ ElectrodeDesign readElectrode(JsonObject& entry) {
         scaled(entry.maybeNumber("open_percent", {0.0, 100.0, false, "a share above 0 and up to 100"}), 0.01);
     electrode.filledPores =
         scaled(entry.maybeNumber("filled_pores_percent", {0.0, 100.0, true, "a share from 0 to 100"}), 0.01);
+    electrode.charged =
+        scaled(entry.maybeNumber("charged_percent", {0.0, 100.0, true, "a share from 0 to 100"}), 0.01);
     entry.eachObject("additives", [&](JsonObject& item) {
         electrode.additives.push_back(
             {Named{item.text("material"), {}}, 1e-3 * item.number("mass_g", kPositive)});
@@ -275,6 +277,7 @@ Json electrodeJson(const ElectrodeDesign& electrode) {
     }
     put(json, "open_percent", electrode.openShare, 100.0);
     put(json, "filled_pores_percent", electrode.filledPores, 100.0);
+    put(json, "charged_percent", electrode.charged, 100.0);
     for (const design::AdditiveDesign& additive : electrode.additives) {
         json["additives"].push_back(
             {{"material", writtenName(additive.material)}, {"mass_g", tidy(1e3 * additive.massKg)}});
@@ -395,6 +398,10 @@ FileError toFileError(const design::DesignError& error) {
         return {Code::OutOfRange, error.field, "0, less, or no number", "a number above 0"};
     case Design::NotAShare:
         return {Code::OutOfRange, error.field, "no share", "a percentage up to 100"};
+    case Design::NeverCharged:
+        return {Code::OutOfRange, error.field,
+                base::Said("a state of charge of {name}", {{"name", error.written}}),
+                "none, or a plate that the catalogue knows charged and discharged"};
     case Design::TemperatureOutOfRange:
         return {Code::OutOfRange, error.field, "a temperature outside the model", "-25 to 60 °C"};
     case Design::Frozen:

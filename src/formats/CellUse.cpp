@@ -47,8 +47,10 @@ Construction readConstruction(JsonObject& root) {
 void readCase(JsonObject& entry, CellDesign& design) {
     design.closed = entry.flagOr("closed", false);
     design.headSpaceM3 = scaled(entry.maybeNumber("head_space_mL", kPositive), 1e-6);
-    design.caseMaterial.written =
-        design.closed || design.headSpaceM3 ? entry.textOr("material", "") : entry.text("material");
+    design.insideM2 = scaled(entry.maybeNumber("inside_cm2", kPositive), 1e-4);
+    design.caseMaterial.written = design.closed || design.headSpaceM3 || design.insideM2
+                                      ? entry.textOr("material", "")
+                                      : entry.text("material");
 }
 
 design::ChargeDesign readCharge(JsonObject& entry) {
@@ -99,6 +101,7 @@ void writeUse(Json& json, const CellDesign& design) {
     }
     putFlag(vessel, "closed", design.closed);
     put(vessel, "head_space_mL", design.headSpaceM3, 1e6);
+    put(vessel, "inside_cm2", design.insideM2, 1e4);
     Json charge = Json::object();
     if (design.charge) {
         put(charge, "current_A", design.charge->amps, 1.0);

@@ -36,6 +36,10 @@ const char* idOf(ResistancePart part) {
         return "part.negative-collector";
     case ResistancePart::PositiveCollector:
         return "part.positive-collector";
+    case ResistancePart::NegativeTouch:
+        return "part.negative-touch";
+    case ResistancePart::PositiveTouch:
+        return "part.positive-touch";
     case ResistancePart::Contacts:
         return "part.contacts";
     case ResistancePart::Measured:

@@ -40,7 +40,7 @@ protected:
 TEST_F(AirTest, HolesAndSoakedPoresAreChosenToldAndUndone) {
     QTest::mouseClick(find<QPushButton>("doorFirst"), Qt::LeftButton);
     design::CellDesign design = m_bench->draft().design();
-    design.positive = {"activated carbon", 0.002, {}, {}, {}, {}, design::Air::Breathing, {}, {}, {}, {}};
+    design.positive = {"activated carbon", 0.002, {}, {}, {}, {}, design::Air::Breathing, {}, {}, {}, {}, {}};
     m_bench->edit(design);
     go(3);
     const double open = m_bench->draft().outcome().evaluation->settled.shortCircuitAmps;

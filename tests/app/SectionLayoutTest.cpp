@@ -60,15 +60,28 @@ TEST(SectionLayout, LayeredLiquidsLieOneOnTheOther) {
     EXPECT_EQ(layout.first, Side::Negative) << "the copper salt is denser and lies below";
     EXPECT_LT(layout.box(Side::Negative).bottom(), layout.box(Side::Positive).top());
     EXPECT_NEAR(layout.gap.height() / layout.pixelsPerMetre, 0.060, 1e-9);
-    EXPECT_NEAR(layout.half(Side::Negative).bottom(), layout.half(Side::Positive).top(), 1e-9);
-    EXPECT_NEAR(layout.half(Side::Negative).top(), layout.gap.top(), 1e-9);
+    EXPECT_NEAR(layout.part(Side::Negative).bottom(), layout.part(Side::Positive).top(), 1e-9);
+    EXPECT_NEAR(layout.part(Side::Negative).top(), layout.gap.top(), 1e-9);
+}
+
+TEST(SectionLayout, LiquidsMeetWhereTheVesselPutsThem) {
+    design::Cell jar = gravityJar();
+    EXPECT_NEAR(layoutOf(jar).part(Side::Negative).height(), 0.5 * layoutOf(jar).gap.height(), 1e-9);
+    jar.insideM2 = 4e-3;
+    const SectionLayout layout = layoutOf(jar);
+    const state::Contents contents = state::asBuilt(test::catalogue(), jar);
+    const state::Layers& layers = *contents.layers;
+    EXPECT_NEAR(layout.part(Side::Negative).height() / layout.pixelsPerMetre,
+                layers.upperFootMetres - layers.boundaryMetres, 1e-9);
+    EXPECT_NEAR(layout.part(Side::Negative).bottom(), layout.part(Side::Positive).top(), 1e-9);
+    EXPECT_NEAR(layout.strip(0.0).center().y(), layout.part(Side::Positive).top(), 1e-9);
 }
 
 TEST(SectionLayout, TheDenserLiquidGoesBelowWhicheverItIs) {
     const SectionLayout layout = layoutOf(gravityJar(false));
     EXPECT_EQ(layout.first, Side::Positive);
     EXPECT_GT(layout.box(Side::Negative).top(), layout.box(Side::Positive).bottom());
-    EXPECT_NEAR(layout.half(Side::Positive).top(), layout.gap.top(), 1e-9);
+    EXPECT_NEAR(layout.part(Side::Positive).top(), layout.gap.top(), 1e-9);
 }
 
 TEST(SectionLayout, TheSeparatorIsAStripAcrossTheCurrent) {

@@ -34,6 +34,17 @@ TEST(CellFile, ReadsTheContractsExample) {
     EXPECT_EQ(design->caseMaterial, "ABS");
 }
 
+TEST(CellFile, KeepsHowFarAPlateIsChargedAndHowWideTheJarIs) {
+    const auto read = readCellFile(
+        R"({"format":"anodex-cell/1","negative":{"material":"spongy lead","wetted_area_cm2":10,"charged_percent":40},
+            "positive":{"material":"lead dioxide","wetted_area_cm2":10},"electrolyte":{"water_mL":10},"case":{"inside_cm2":35}})");
+    ASSERT_TRUE(read);
+    EXPECT_NEAR(read->negative.charged.value_or(0.0), 0.4, 1e-12);
+    EXPECT_FALSE(read->positive.charged);
+    EXPECT_NEAR(read->insideM2.value_or(0.0), 0.0035, 1e-12);
+    EXPECT_EQ(*readCellFile(writeCellFile(*read)), *read);
+}
+
 TEST(CellFile, WritingAndReadingGivesTheSameDesign) {
     for (const std::string& json :
          {std::string(kPouch), test::beakers(), test::leadAcid(30), test::lemon()}) {
@@ -172,6 +183,8 @@ INSTANTIATE_TEST_SUITE_P(
         Refusal{R"({"positive":{"air":"windy"}})", "positive.air", "none, still or breathing"},
         Refusal{R"({"positive":{"open_percent":0}})", "positive.open_percent", "above 0 and up to 100"},
         Refusal{R"({"positive":{"open_percent":101}})", "positive.open_percent", "above 0 and up to 100"},
+        Refusal{R"({"positive":{"charged_percent":40}})", "positive.charged_percent",
+                "state of charge of activated carbon"},
         Refusal{R"({"positive":{"filled_pores_percent":-1}})", "positive.filled_pores_percent", "0 to 100"},
         Refusal{R"({"positive":{"additives":{}}})", "positive.additives", "a list"},
         Refusal{R"({"positive":{"additives":[{"material":"MnO2"}]}})", "positive.additives[0].mass_g",

@@ -74,6 +74,7 @@ INSTANTIATE_TEST_SUITE_P(
         Layout{"a monitor's times before names with values",
                "12:00:00.000 -> U=1.5 V I=0 mA\n12:01:00.000 -> U=1.4 V I=20 mA\n12:02:00.000 -> U=1.25 V "
                "I=20 mA\n"},
+        Layout{"names that are units as well", "s=0 V=1.5 A=0\ns=60 V=1.4 A=0.02\ns=120 V=1.25 A=0.02\n"},
         Layout{"seconds with fractions under minutes",
                "elapsed,voltage (V),current (A)\n0:00.0,1.5,0\n1:00.0,1.4,0.02\n2:00.0,1.25,0.02\n"},
         Layout{"words of another country", "Sekunden;Volt;Ampere\n0;1,5;0\n60;1,4;0,02\n120;1,25;0,02\n"},

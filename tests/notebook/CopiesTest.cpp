@@ -98,6 +98,14 @@ TEST_F(Copies, OfASoundNotebookEverythingIsRescued) {
     EXPECT_EQ(rescueNotebook(m_path, path("rescued.anodex")).error().code, Code::Exists);
 }
 
+TEST_F(Copies, OfAnEarlierVersionNothingIsMissedThatItNeverHad) {
+    const std::string old = path("old.anodex");
+    std::filesystem::copy_file(test::sourceDir() / "tests/data/notebooks/version-3.anodex", old);
+    const auto rescued = rescueNotebook(old, path("rescued.anodex"));
+    ASSERT_TRUE(rescued) << rescued.error().detail;
+    EXPECT_TRUE(rescued->lost.empty()) << rescued->lost.front();
+}
+
 TEST_F(Copies, WithOneTableGoneTheOthersAreRescued) {
     close();
     scribble("reading");

@@ -46,6 +46,7 @@ const std::vector<Wasting> kWasting = {{"zinc", "H2SO4", 0.5, 40, kInhibitors},
                                        {"aluminium", "NaOH", 0.1, 25, kInhibitors},
                                        {"aluminium", "KOH", 4, 300, kCells},
                                        {"aluminium", "HCl", 1, 3, kInhibitors},
+                                       {"stainless steel", "HCl", 1, 1.5, kInhibitors},
                                        {"copper", "H2SO4", 0.5, 0.1, kInhibitors},
                                        {"nickel", "H2SO4", 0.5, 0.1, kInhibitors}};
 

@@ -54,16 +54,24 @@ const char* const kTap = R"({"ready":"tap water","volume_mL":100})";
 const char* const kLaboratory = "corrosion tests in the laboratory, from memory";
 const char* const kGround = "tables of cathodic protection, against copper sulfate, from memory";
 
-const std::vector<Still> kStill = {
-    {"zinc", kBrine, -0.82, -0.75, kLaboratory},      {"steel", kBrine, -0.46, -0.35, kLaboratory},
-    {"copper", kBrine, -0.06, 0.05, kLaboratory},     {"magnesium", kBrine, -1.43, -1.33, kLaboratory},
-    {"aluminium", kBrine, -0.56, -0.44, kLaboratory}, {"stainless steel", kBrine, 0.05, 0.25, kLaboratory},
-    {"graphite", kBrine, 0.28, 0.44, kLaboratory},    {"zinc", kStrongAcid, -0.78, -0.71, kLaboratory},
-    {"steel", kAcid, -0.28, -0.18, kLaboratory},      {"copper", kAcid, 0.18, 0.26, kLaboratory},
-    {"graphite", kAcid, 0.45, 0.65, kLaboratory},     {"aluminium", kLye, -1.45, -1.35, kLaboratory},
-    {"zinc", kSoil, -0.82, -0.75, kGround},           {"copper", kSoil, 0.06, 0.16, kGround},
-    {"steel", kSoil, -0.48, -0.25, kGround},          {"magnesium", kSoil, -1.43, -1.23, kGround},
-    {"steel", kTap, -0.45, -0.30, kLaboratory}};
+const std::vector<Still> kStill = {{"stainless steel", kStrongAcid, -0.25, -0.12, kLaboratory},
+                                   {"zinc", kBrine, -0.82, -0.75, kLaboratory},
+                                   {"steel", kBrine, -0.46, -0.35, kLaboratory},
+                                   {"copper", kBrine, -0.06, 0.05, kLaboratory},
+                                   {"magnesium", kBrine, -1.43, -1.33, kLaboratory},
+                                   {"aluminium", kBrine, -0.56, -0.44, kLaboratory},
+                                   {"stainless steel", kBrine, 0.05, 0.25, kLaboratory},
+                                   {"graphite", kBrine, 0.28, 0.44, kLaboratory},
+                                   {"zinc", kStrongAcid, -0.78, -0.71, kLaboratory},
+                                   {"steel", kAcid, -0.28, -0.18, kLaboratory},
+                                   {"copper", kAcid, 0.18, 0.26, kLaboratory},
+                                   {"graphite", kAcid, 0.45, 0.65, kLaboratory},
+                                   {"aluminium", kLye, -1.45, -1.35, kLaboratory},
+                                   {"zinc", kSoil, -0.82, -0.75, kGround},
+                                   {"copper", kSoil, 0.06, 0.16, kGround},
+                                   {"steel", kSoil, -0.48, -0.25, kGround},
+                                   {"magnesium", kSoil, -1.43, -1.23, kGround},
+                                   {"steel", kTap, -0.45, -0.30, kLaboratory}};
 constexpr double kEitherSideStill = 0.03; // V
 
 double restVolts(const char* material, const json::Json& liquid, bool stirred) {

@@ -28,6 +28,7 @@ const std::vector<Potential> kPotentials = {
     {"znoh2-zn", -1.249, kCrc},
     {"cu2-cu", 0.3419, kCrc},
     {"cucl2-cu", 0.208, "Sugasaka & Fujii 1976", "", true},
+    {"cu2-cucl2", 0.465, kLatimer},
     {"cui-cu", -0.1852, kLatimer},
     {"cu-ammine", -0.02, "Milazzo & Caroli 1978"},
     {"cubr2-cu", 0.169, "from log β2 5.89, Ahrland & Rawsthorne 1970", "", true},

@@ -6,6 +6,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <limits>
 
 namespace anodex::cell {
 namespace {
@@ -81,6 +82,7 @@ public:
                                  [](const Reagent& a, const Reagent& b) { return a.coulombs < b.coulombs; })
                     ->coulombs;
         }
+        capacity.firstCoulombs = std::min(capacity.expectedCoulombs, m_replacedCoulombs);
         capacity.reagents = std::move(m_reagents);
         return capacity;
     }
@@ -107,14 +109,31 @@ private:
             } else if (term.species == m_catalogue.key.hydrogenIon && !reaction.needsAcid) {
                 note(side, m_catalogue.key.hydroxide, {-taken.theory, -taken.expected}, false);
             } else if (species.isDissolved()) {
+                bindSolvent(side, species, term.species, taken);
                 // Hydroxide that ends in a solid comes from the solvent as well.
                 const bool endsNothing =
                     term.species == m_catalogue.key.hydroxide && (hasOtherWay || !reaction.bindsHydroxide);
                 note(side, term.species, taken, perCoulomb > 0.0 && !endsNothing);
             } else if (perCoulomb > 0.0 && coulombs.theory > 0.0) {
-                addSolid(side, term.species, taken);
+                addSolid(side, term.species, taken, branch == Branch::Cathodic && breathes(side));
             }
         }
+    }
+
+    /// What comes off as an ion and falls out.
+    void bindSolvent(Side side, const chemistry::Species& species, SpeciesIndex index, const Taken& taken) {
+        constexpr double kHeld =
+            0.1; // activity that the liquid holds of it before half falls out (from memory)
+        if (taken.expected >= 0.0 || species.sludgeWater <= 0.0) {
+            return;
+        }
+        constexpr double kWorthCounting = 0.05; // of it falling out: less never ends a cell
+        const double share = 1.0 / (1.0 + m_contents.solution(side).saturation[index] / kHeld);
+        if (share < kWorthCounting) {
+            return;
+        }
+        // No equation asks for it, so theory does not count it.
+        note(side, m_catalogue.key.solvent, {0.0, -share * species.sludgeWater * taken.expected}, true);
     }
 
     struct Demand {
@@ -138,12 +157,22 @@ private:
         m_demands.push_back({species, side, false, named, perCoulomb});
     }
 
-    void addSolid(Side side, SpeciesIndex species, const Taken& perCoulomb) {
+    [[nodiscard]] bool breathes(Side side) const {
+        const design::Electrode& electrode = m_cell.electrode(side);
+        return electrode.air == design::Air::Breathing &&
+               m_catalogue.materials[electrode.material].breathingLimit.has_value();
+    }
+
+    void addSolid(Side side, SpeciesIndex species, const Taken& perCoulomb, bool airGoesOn) {
         const electrode::ElectrodeParameters& parameters = m_compiled.electrode(side);
         const double moles = solidMoles(m_contents.state.electrode(side), species, parameters.platingFactor);
         const double share = parameters.utilisation;
-        m_reagents.push_back(
-            {species, side, moles, moles / perCoulomb.theory, share * moles / perCoulomb.expected});
+        const double expected = share * moles / perCoulomb.expected;
+        if (airGoesOn) {
+            m_replacedCoulombs = std::min(m_replacedCoulombs, expected);
+            return;
+        }
+        m_reagents.push_back({species, side, moles, moles / perCoulomb.theory, expected});
     }
 
     void addDissolved(const Demand& demand) {
@@ -164,6 +193,7 @@ private:
     const design::Cell& m_cell;
     std::vector<Demand> m_demands;
     std::vector<Reagent> m_reagents;
+    double m_replacedCoulombs = std::numeric_limits<double>::infinity();
 };
 
 } // namespace

@@ -2,7 +2,9 @@
 //
 // Law        Faraday: Q = n F moles / |ν| for every reagent that the working couples consume; the smallest
 //            limits. A reagent both electrodes consume from one liquid is shared. Utilisation from the
-//            catalogue; what a couple loses to another reaction on the spot does not reach the leads.
+//            catalogue; what a couple loses to another reaction on the spot does not reach the leads. A solid oxidant
+//            in a layer that breathes ends nothing: oxygen goes on where it is used up. A metal ion that falls out
+//            takes along the solvent which its sludge keeps.
 // Units      C, mol.
 #pragma once
 #include "core/cell/CompiledCell.h"
@@ -24,6 +26,8 @@ struct Capacity {
     std::vector<Reagent> reagents; ///< Smallest expected first; empty when nothing runs out.
     double theoreticalCoulombs = 0.0;
     double expectedCoulombs = 0.0;
+    double firstCoulombs =
+        0.0; ///< Of these, while the couples stay the same: until air takes a solid's place.
 };
 
 [[nodiscard]] Capacity capacityOf(const CompiledCell& compiled, const state::Contents& contents,

@@ -255,6 +255,7 @@ Evaluation evaluate(const CompiledCell& compiled, std::shared_ptr<const state::C
     constexpr double kNothingDrives = 5e-3; // V
     if (std::abs(evaluation.openCircuitVolts) < kNothingDrives) {
         evaluation.capacity.expectedCoulombs = 0.0;
+        evaluation.capacity.firstCoulombs = 0.0;
     }
     evaluation.crossoverAmps =
         crossoverAmps(compiled, contents, catalogue.reactions[evaluation.sides[1].couple.reaction]);
@@ -265,6 +266,9 @@ Evaluation evaluate(const CompiledCell& compiled, std::shared_ptr<const state::C
         evaluation.restLifeSeconds = evaluation.capacity.expectedCoulombs / evaluation.selfDischargeAmps;
     }
     evaluation.dryingKgPerSecond = dryingKgPerSecond(cell, contents);
+    if (const auto dry = secondsToDry(contents, evaluation.dryingKgPerSecond)) {
+        evaluation.restLifeSeconds = std::min(evaluation.restLifeSeconds.value_or(*dry), *dry);
+    }
     evaluation.sharedLiquidAmps = sharedLiquidAmps(evaluation.resistance, evaluation.openCircuitVolts);
     evaluation.meterVolts = settled.voltsThrough(kMeterInputOhm);
     evaluation.heatAtRestWatts = heatWatts(catalogue, settled, 0.0);
@@ -296,6 +300,8 @@ LossPart lossPartOf(ResistancePart part) {
     case ResistancePart::NegativeCollector:
     case ResistancePart::PositiveCollector:
         return LossPart::Collectors;
+    case ResistancePart::NegativeTouch:
+    case ResistancePart::PositiveTouch:
     case ResistancePart::Contacts:
         return LossPart::Contacts;
     }

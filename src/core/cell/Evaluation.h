@@ -75,19 +75,20 @@ struct Evaluation {
     double meterVolts = 0.0;        ///< What a meter of kMeterInputOhm shows with nothing else connected.
     double crossoverAmps = 0.0;     ///< The positive side's reagent that wanders over to the negative.
     double selfDischargeAmps = 0.0; ///< Corrosion of the worse electrode, and the crossover.
-    std::optional<double> restLifeSeconds; ///< Until self-discharge has used up the expected capacity.
-    double dryingKgPerSecond = 0.0;        ///< Solvent lost through faces that breathe.
-    double sharedLiquidAmps = 0.0;         ///< Leak if the next cell of a string stood in the same liquid.
-    double heatAtRestWatts = 0.0;          ///< Of the corrosion alone.
-    double heatAtPowerWatts = 0.0;         ///< All of it, at maximum power (settled).
-    double hydrogenM3PerSecond = 0.0;      ///< At 20 °C and 101.325 kPa, both electrodes, at rest.
-    std::vector<CurvePoint> curve;         ///< Moment `first`.
+    std::optional<double>
+        restLifeSeconds;            ///< Until self-discharge has used up the expected capacity or it is dry.
+    double dryingKgPerSecond = 0.0; ///< Solvent lost through faces that breathe.
+    double sharedLiquidAmps = 0.0;  ///< Leak if the next cell of a string stood in the same liquid.
+    double heatAtRestWatts = 0.0;   ///< Of the corrosion alone.
+    double heatAtPowerWatts = 0.0;  ///< All of it, at maximum power (settled).
+    double hydrogenM3PerSecond = 0.0; ///< At 20 °C and 101.325 kPa, both electrodes, at rest.
+    std::vector<CurvePoint> curve;    ///< Moment `first`.
 
     [[nodiscard]] const SideResult& side(design::Side which) const {
         return sides[static_cast<std::size_t>(which)];
     }
     [[nodiscard]] const liquid::Solution& solution(design::Side which) const {
-        return contents->solution(which);
+        return contents->poured(which);
     }
 };
 

@@ -39,6 +39,18 @@ double dryingKgPerSecond(const design::Cell& cell, const state::Contents& conten
     return kilograms;
 }
 
+std::optional<double> secondsToDry(const state::Contents& contents, double dryingKgPerSecond) {
+    constexpr double kDry = 0.5; // of the solvent (common practice, no source)
+    if (dryingKgPerSecond <= 0.0) {
+        return std::nullopt;
+    }
+    double solvent = 0.0;
+    for (const liquid::Composition& composition : contents.state.liquids) {
+        solvent += composition.solventKg;
+    }
+    return kDry * solvent / dryingKgPerSecond;
+}
+
 double sharedLiquidAmps(const ResistanceBudget& budget, double openCircuitVolts) {
     double ohm = 0.0;
     for (const ResistanceShare& share : budget.shares) {

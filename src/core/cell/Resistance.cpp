@@ -31,6 +31,12 @@ double collectorOhm(const CompiledCell& compiled, Side side) {
         compiled.catalogue.materials[*electrode.collector].defaultThicknessMetres, electrode.areaM2));
 }
 
+/// None where the electrode was measured together with it.
+double touchOhm(const CompiledCell& compiled, Side side) {
+    const Electrode& electrode = compiled.cell.electrode(side);
+    return electrode.measuredOhm ? 0.0 : compiled.electrode(side).touchOhmM2 / electrode.areaM2;
+}
+
 double bodyOhm(const CompiledCell& compiled, const state::Contents& contents, Side side) {
     const Electrode& electrode = compiled.cell.electrode(side);
     const electrode::ElectrodeParameters& parameters = compiled.electrode(side);
@@ -84,6 +90,8 @@ ResistanceBudget resistanceBudget(const CompiledCell& compiled, const state::Con
             poreOhm(compiled.at(side, contents)));
         add(isNegative ? ResistancePart::NegativeCollector : ResistancePart::PositiveCollector,
             collectorOhm(compiled, side));
+        add(isNegative ? ResistancePart::NegativeTouch : ResistancePart::PositiveTouch,
+            touchOhm(compiled, side));
     }
     add(ResistancePart::Contacts, compiled.contactOhm);
     return budget;

@@ -2,7 +2,8 @@
 //
 // Law        R = L N / (κ A) for each layer of liquid or separator (N the MacMullin number); in the ground
 //            and in large baths spreading resistance instead; plus bridge, membrane, collectors, electrode
-//            bodies and the liquid in their pores, contacts. A measured total replaces the computed one.
+//            bodies and the liquid in their pores, contacts. A loose or pressed layer touches its collector by
+//            r / A. A measured total replaces the computed one.
 // Source     MacMullin & Muccini, AIChE J. 2, 393 (1956).
 // Units      ohm.
 #pragma once
@@ -22,6 +23,8 @@ enum class ResistancePart {
     PositivePores,
     NegativeCollector,
     PositiveCollector,
+    NegativeTouch, ///< Between a loose or pressed layer and its collector.
+    PositiveTouch,
     Contacts,
     Measured
 };

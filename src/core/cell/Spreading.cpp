@@ -18,17 +18,22 @@ double bathArea(const design::Cell& cell, const state::Contents& contents, desig
 
 } // namespace
 
+double shareOfGap(const state::Contents& contents, design::Side side) {
+    constexpr double kHalf = 0.5; // by definition
+    return contents.layers ? contents.layers->shareOfGap(side) : kHalf;
+}
+
 HalfPath halfPath(const design::Cell& cell, const state::Contents& contents, design::Side side,
                   double freeMetres) {
-    const double plane = 0.5 * freeMetres / design::currentArea(cell);
+    const double own = shareOfGap(contents, side) * freeMetres;
+    const double plane = own / design::currentArea(cell);
     const double area = cell.electrode(side).areaM2;
     const double bath = bathArea(cell, contents, side);
     if (!(bath > area)) {
         return {plane, false};
     }
     const double radius = std::sqrt(area / M_PI);
-    const double spread =
-        std::pow(1.0 - std::sqrt(area / bath), 1.5) / (4.0 * radius) + 0.5 * freeMetres / bath;
+    const double spread = std::pow(1.0 - std::sqrt(area / bath), 1.5) / (4.0 * radius) + own / bath;
     return spread < plane ? HalfPath{spread, true} : HalfPath{plane, false};
 }
 

@@ -11,11 +11,14 @@
 namespace anodex::cell {
 
 struct HalfPath {
-    double perMetre = 0.0; ///< Length over area, from one electrode to the middle.
+    double perMetre = 0.0; ///< Length over area, from one electrode to where its liquid ends.
     bool spreads = false;  ///< The bath is wide enough for the shorter way.
 };
 
-/// `freeMetres` is the liquid of the whole gap without separators; half of it belongs to each side.
+/// Of the liquid between the electrodes: a half, but where liquids lie in layers.
+[[nodiscard]] double shareOfGap(const state::Contents& contents, design::Side side);
+
+/// `freeMetres` is the liquid of the whole gap without separators, of which each side has its share.
 [[nodiscard]] HalfPath halfPath(const design::Cell& cell, const state::Contents& contents, design::Side side,
                                 double freeMetres);
 

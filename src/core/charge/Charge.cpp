@@ -153,7 +153,7 @@ state::Contents used(const cell::CompiledCell& compiled, const Evaluation& evalu
 /// Half of what the cell gives, or as much less as the liquid can still hold what comes of it: a metal with more than one
 /// way to dissolve outlasts the hydroxide that the working couple binds.
 state::Contents halfUsed(const cell::CompiledCell& compiled, const Evaluation& evaluation) {
-    double coulombs = kSpentShare * evaluation.capacity.expectedCoulombs;
+    double coulombs = kSpentShare * evaluation.capacity.firstCoulombs;
     constexpr int kAttempts = 8;
     constexpr double kLess = 0.2; // of the last attempt
     for (int i = 0; i < kAttempts; ++i) {
@@ -176,7 +176,7 @@ Charging chargingOf(const Catalogue& catalogue, const Cell& cell, const Evaluati
     Sweep sweep = sweepOf(built);
     std::optional<Charger> used;
     const std::optional<Side> fullSide = built.fullSide();
-    if ((!sweep.takesCharge || fullSide) && evaluation.capacity.expectedCoulombs > 0.0) {
+    if ((!sweep.takesCharge || fullSide) && evaluation.capacity.firstCoulombs > 0.0) {
         used.emplace(compiled, halfUsed(compiled, evaluation), evaluation);
         // What cannot be plated back once it is used is not full now.
         sweep.takesCharge = sweep.takesCharge && used->stores(*fullSide, kUsualDensity);
@@ -198,7 +198,7 @@ Charging chargingOf(const Catalogue& catalogue, const Cell& cell, const Evaluati
         charging.least = slowestGood(sweep);
         ChargeCaps caps{charging.floorVolts, std::nullopt, std::nullopt};
         if (full != nullptr) {
-            const double coulombs = evaluation.capacity.expectedCoulombs;
+            const double coulombs = evaluation.capacity.firstCoulombs;
             charging.gassingVolts = full->voltsAt(coulombs / (kGassingHours * kHour));
             charging.floatVolts = full->voltsAt(coulombs / (kFloatHours * kHour));
             if (charging.least->volts < *charging.gassingVolts) {

@@ -20,6 +20,18 @@ const Substance* Catalogue::solvent() const {
     return found == substances.end() ? nullptr : &*found;
 }
 
+std::optional<ChargeStates> chargeStates(const Catalogue& catalogue, std::size_t material) {
+    if (const auto& full = catalogue.materials[material].chargedAs) {
+        return ChargeStates{*full, material};
+    }
+    for (std::size_t i = 0; i < catalogue.materials.size(); ++i) {
+        if (catalogue.materials[i].chargedAs == material) {
+            return ChargeStates{material, i};
+        }
+    }
+    return std::nullopt;
+}
+
 const std::vector<SpeciesTerm>& moietiesOf(const Catalogue& catalogue, SpeciesIndex species) {
     return catalogue.moieties[species];
 }

@@ -89,6 +89,15 @@ struct Catalogue {
     [[nodiscard]] const Substance* solvent() const;
 };
 
+/// Indices of what a plate's material is called when it is charged and when it is not.
+struct ChargeStates {
+    std::size_t full = 0;
+    std::size_t empty = 0;
+};
+
+/// Of the material that is either; none where the catalogue knows but one state.
+[[nodiscard]] std::optional<ChargeStates> chargeStates(const Catalogue& catalogue, std::size_t material);
+
 /// Moles of each master's moiety in one mole of the species (hydrogen ion and solvent left out).
 [[nodiscard]] const std::vector<SpeciesTerm>& moietiesOf(const Catalogue& catalogue, SpeciesIndex species);
 

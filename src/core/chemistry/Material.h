@@ -49,8 +49,14 @@ struct Material {
     double usualFilledPores = 1.0;       ///< Share of its pores that liquid fills as it is used.
     double wettedShareAsCollector = 0.0; ///< Its wetted area behind a porous electrode, over that area.
     FactorSpread throughOhmM2{0.0, 1.0}; ///< Across a film that current has to pass.
-    std::optional<OffsetSpread> grade;   ///< Shift of the couples its solid reagent takes part in.
+    FactorSpread touchOhmM2{0.0, 1.0};   ///< Between loose or pressed material and the collector it lies on.
+    std::optional<OffsetSpread>
+        grade; ///< Shift of the couples that use up its reagent, or its alloyed metal.
     std::vector<Hazard> hazards;
+    std::optional<std::size_t>
+        chargedAs; ///< The material that charging turns it into; none: not a discharged one.
+    double formedCoulombsPerM2 =
+        0.0; ///< What a plain sheet holds after its first long charge; 0: it does not form.
     double porousCrossover = 0.0; ///< A/m² geometric above which a porous layer's slope doubles; 0: flat.
     std::vector<std::string> sources;
 };

@@ -47,10 +47,11 @@ struct Species {
     bool precipitates = false; ///< A solid or liquid that falls out as soon as it is saturated.
     std::optional<double> gibbsJoulesPerMole;    ///< Standard energy of formation at 25 °C.
     std::optional<double> enthalpyJoulesPerMole; ///< Standard enthalpy of formation, the only one it has.
-    double setchenow = 0.0;              ///< log10 γ per mol/kg of ionic strength, for neutral species.
-    double defaultActivity = 1.0;        ///< Solids and gases; overridden where the cell knows better.
-    double acidicProtons = 0.0;          ///< How many it can hand to an electrode that consumes H+.
-    double carriedHydroxide = 0.0;       ///< How many OH- it can hand to an electrode that binds them.
+    double setchenow = 0.0;        ///< log10 γ per mol/kg of ionic strength, for neutral species.
+    double defaultActivity = 1.0;  ///< Solids and gases; overridden where the cell knows better.
+    double acidicProtons = 0.0;    ///< How many it can hand to an electrode that consumes H+.
+    double carriedHydroxide = 0.0; ///< How many OH- it can hand to an electrode that binds them.
+    double sludgeWater = 0.0;      ///< Of a metal ion: mol of solvent that the sludge of its hydroxide keeps.
     std::vector<SpeciesTerm> conductsAs; ///< Ions it counts as when salt tables are mixed; empty: itself.
     std::optional<AirLimit> airLimit;
     std::vector<std::string> sources;

@@ -29,6 +29,13 @@ struct ElectrodeAdditive {
     double massKg = 0.0;
 };
 
+/// A plate whose reagent is partly charged.
+struct ChargedPlate {
+    std::size_t full = 0; ///< Materials.
+    std::size_t empty = 0;
+    double share = 1.0; ///< Of the mass that is as the full one. 0 to 1.
+};
+
 struct Electrode {
     std::size_t material = 0;
     double areaM2 = 0.0;
@@ -37,6 +44,7 @@ struct Electrode {
     Air air = Air::Still;
     double openShare = 1.0;
     double filledPores = 1.0;
+    std::optional<ChargedPlate> charged; ///< None: all of its mass is as its material.
     std::vector<ElectrodeAdditive> additives;
     std::optional<double> collectorOhm; ///< As stated; absent: from its material.
     std::optional<std::size_t> collector;
@@ -60,7 +68,8 @@ struct Cell {
     bool stirred = false;
     std::optional<std::size_t> caseMaterial;
     bool closed = false;
-    double headSpaceM3 = 0.0; ///< Of a closed case.
+    double headSpaceM3 = 0.0;       ///< Of a closed case.
+    std::optional<double> insideM2; ///< Of the vessel, level; none: not told.
     std::optional<ChargeDesign> charge;
     PlaceDesign place;
     StringDesign string;

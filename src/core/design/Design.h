@@ -86,10 +86,21 @@ struct ElectrodeDesign {
     std::optional<Air> air;
     std::optional<double> openShare;   ///< Of the breathing face that holes leave open. 0 to 1.
     std::optional<double> filledPores; ///< Share of a porous layer's pores that liquid fills. 0 to 1.
+    std::optional<double> charged;     ///< Share of a plate's reagent that is charged. 0 to 1.
     std::vector<AdditiveDesign> additives;
     std::optional<double> measuredResistanceOhm;
     bool operator==(const ElectrodeDesign&) const = default;
 };
+
+/// Another material in its place; what was weighed or measured belonged to the old one.
+inline void makeOf(ElectrodeDesign& electrode, Named material) {
+    electrode.material = std::move(material);
+    electrode.massKg.reset();
+    electrode.measuredMassKg.reset();
+    electrode.thicknessMetres.reset();
+    electrode.measuredResistanceOhm.reset();
+    electrode.charged.reset();
+}
 
 struct SeparatorDesign {
     Named material;
@@ -141,6 +152,7 @@ struct CellDesign {
     Named caseMaterial;
     bool closed = false;               ///< The case has a tight lid.
     std::optional<double> headSpaceM3; ///< Of gas above the liquid.
+    std::optional<double> insideM2;    ///< Of the vessel, level; tells where liquids in layers meet.
     std::optional<ChargeDesign> charge;
     PlaceDesign place;
     StringDesign string;

@@ -14,6 +14,7 @@ struct DesignError {
         UnknownFamily,
         NotPositive,
         NotAShare,
+        NeverCharged, ///< `written` has no charged and discharged state.
         TemperatureOutOfRange,
         Frozen, ///< `most` is where ice begins to form, K.
         PercentTooHigh,

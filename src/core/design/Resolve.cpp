@@ -73,6 +73,10 @@ private:
         if (m_design.headSpaceM3 && !usable(*m_design.headSpaceM3)) {
             return DesignError{Code::NotPositive, "case.head_space_mL", {}, {}};
         }
+        if (m_design.insideM2 && !usable(*m_design.insideM2)) {
+            return DesignError{Code::NotPositive, "case.inside_cm2", {}, {}};
+        }
+        m_cell.insideM2 = m_design.insideM2;
         m_cell.headSpaceM3 = m_design.headSpaceM3.value_or(kDefaultHeadSpaceM3);
         if (m_cell.closed && !m_design.headSpaceM3) {
             assume("case.head_space_mL", m_cell.headSpaceM3);
@@ -165,6 +169,9 @@ private:
         if (Problem problem = takePores(design, field, material, electrode)) {
             return problem;
         }
+        if (Problem problem = takeCharged(design, field, electrode)) {
+            return problem;
+        }
         electrode.measuredOhm = design.measuredResistanceOhm;
         for (std::size_t i = 0; i < design.additives.size(); ++i) {
             const std::string path = field + ".additives[" + std::to_string(i) + "]";
@@ -197,6 +204,21 @@ private:
         if (material.porosity > 0.0 && !design.filledPores) {
             assume(field + ".filled_pores_percent", electrode.filledPores);
         }
+        return std::nullopt;
+    }
+
+    Problem takeCharged(const ElectrodeDesign& design, const std::string& field, Electrode& electrode) {
+        if (!design.charged) {
+            return std::nullopt;
+        }
+        if (!(*design.charged >= 0.0 && *design.charged <= 1.0)) {
+            return DesignError{Code::NotAShare, field + ".charged_percent", {}, {}};
+        }
+        const auto states = chemistry::chargeStates(m_catalogue, electrode.material);
+        if (!states) {
+            return DesignError{Code::NeverCharged, field + ".charged_percent", design.material.written, {}};
+        }
+        electrode.charged = ChargedPlate{states->full, states->empty, *design.charged};
         return std::nullopt;
     }
 

@@ -79,6 +79,7 @@ private:
             m_parameters.collectorResistivityOhmMetres = resistivityOf(collector);
             m_parameters.collectorThroughOhmM2 =
                 m_draw.factor({InputKind::Film, collector.id}, collector.throughOhmM2);
+            m_parameters.touchOhmM2 = m_draw.factor({InputKind::Touch, m_material.id}, m_material.touchOhmM2);
         }
     }
 
@@ -260,12 +261,20 @@ private:
         return result;
     }
 
+    /// In an alloy its couples lie where its activity there puts them.
+    [[nodiscard]] bool showsAsMetal(const Material& material, SpeciesIndex species) const {
+        return m_catalogue.species[species].formula.elements.size() == 1 &&
+               std::any_of(material.surfaces.begin(), material.surfaces.end(),
+                           [&](const chemistry::SurfacePart& part) { return part.phase == species; });
+    }
+
     [[nodiscard]] double gradeVolts(const Reaction& reaction) const {
         const auto shift = [&](const Material& material) {
             const auto uses = [&](const chemistry::CompositionPart& part) {
+                const bool alloyed = showsAsMetal(material, part.species);
                 return std::any_of(reaction.terms.begin(), reaction.terms.end(),
                                    [&](const chemistry::SpeciesTerm& term) {
-                                       return term.species == part.species && term.count < 0.0;
+                                       return term.species == part.species && (term.count < 0.0 || alloyed);
                                    });
             };
             const bool concerned =

@@ -31,8 +31,9 @@ enum class InputKind : std::uint8_t {
     SurfaceState = 21,   ///< Of a material's specimen.
     DissolvedShare = 22, ///< Of a dissolved reagent that gets used.
     SolventShare = 23,
-    AirlessOxygen = 24, ///< Left in a liquid that no air reaches.
-    BeyondMeasured = 25 ///< Rate of a reaction outside the acidity it was measured in.
+    AirlessOxygen = 24,  ///< Left in a liquid that no air reaches.
+    BeyondMeasured = 25, ///< Rate of a reaction outside the acidity it was measured in.
+    Touch = 26           ///< Resistance between a material and its collector.
 };
 
 struct InputKey {

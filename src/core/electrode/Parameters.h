@@ -95,6 +95,7 @@ struct ElectrodeParameters {
     double throughOhmM2 = 0.0;                ///< Across its film.
     double collectorResistivityOhmMetres = 0.0;
     double collectorThroughOhmM2 = 0.0;
+    double touchOhmM2 = 0.0;    ///< Between it and its collector.
     double utilisation = 1.0;   ///< Share of its reagent that gets used; at most 1.
     double platingFactor = 1.0; ///< Of the thickness the catalogue gives.
     double surfaceState = 0.0;  ///< Of the specimen; -1 to 1 is the 5-95 % span.

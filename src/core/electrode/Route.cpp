@@ -121,7 +121,12 @@ double RouteBuilder::lnExchange(const RouteParameters& parameters, double stored
     }
     double covered = 0.0;
     for (const chemistry::Inhibitor& inhibitor : kinetics.inhibitors) {
-        covered += m_here.given().activity[inhibitor.species] / inhibitor.halfActivity; // as films are
+        // What quickens the route itself levels off where it works; all else covers as films do.
+        const bool quickens =
+            std::any_of(parameters.orders.begin(), parameters.orders.end(),
+                        [&](const ActivityTerm& order) { return order.species == inhibitor.species; });
+        const liquid::Solution& there = quickens ? m_solution : m_here.given();
+        covered += there.activity[inhibitor.species] / inhibitor.halfActivity;
     }
     lnRate -= std::log1p(covered);
     double reference = m_equilibrium;

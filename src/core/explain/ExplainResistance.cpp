@@ -17,7 +17,8 @@ constexpr const char* kSpreadingSource =
 
 Side sideOf(ResistancePart part) {
     const bool positive = part == ResistancePart::PositiveLiquid || part == ResistancePart::PositiveBody ||
-                          part == ResistancePart::PositivePores || part == ResistancePart::PositiveCollector;
+                          part == ResistancePart::PositivePores ||
+                          part == ResistancePart::PositiveCollector || part == ResistancePart::PositiveTouch;
     return positive ? Side::Positive : Side::Negative;
 }
 
@@ -30,8 +31,9 @@ void explainLiquid(const Catalogue& catalogue, const Cell& cell, const state::Co
     result.formula =
         spreads ? "R = (1 − a/b)^1.5 / (4·a·κ) + L / (κ·π·b²), from each electrode" : "R = L / (κ·A)";
     result.sources = {spreads ? kSpreadingSource : "Ohm's law"};
-    result.inputs = {input("L", free * (cell.twoLiquids ? 0.5 : 1.0), Unit::Metre),
-                     explainConductivity(catalogue, contents, side)};
+    result.inputs = {
+        input("L", free * (cell.twoLiquids ? cell::shareOfGap(contents, side) : 1.0), Unit::Metre),
+        explainConductivity(catalogue, contents, side)};
     result.inputs.push_back(
         spreads ? input("A = π·a² of one electrode", cell.electrode(side).areaM2, Unit::SquareMetre)
                 : input("A", design::currentArea(cell), Unit::SquareMetre));
@@ -132,6 +134,16 @@ Explanation explainResistancePart(const Catalogue& catalogue, const Cell& cell,
             explainSheet(collector, collector.defaultThicknessMetres, electrode.areaM2, result);
         }
         break;
+    case ResistancePart::NegativeTouch:
+    case ResistancePart::PositiveTouch: {
+        const chemistry::Material& material = catalogue.materials[electrode.material];
+        result.symbol = "R_touch";
+        result.formula = "R = r / A";
+        result.sources = material.sources;
+        result.inputs = {input("r for 1 m²", material.touchOhmM2.value, Unit::Ohm, material.sources),
+                         input("A", electrode.areaM2, Unit::SquareMetre)};
+        break;
+    }
     case ResistancePart::Contacts:
         result.symbol = "R_contacts";
         result.sources = {

@@ -8,6 +8,7 @@
 #include <algorithm>
 #include <cmath>
 #include <iterator>
+#include <limits>
 #include <utility>
 
 namespace anodex::findings {
@@ -159,7 +160,10 @@ private:
             add(FindingCode::PolarityReversed, Severity::Warning, FindingPart::Whole,
                 {nameOf(Side::Negative)});
         }
-        if (negative.material == positive.material && !m_cell.twoLiquids && negative.air == positive.air) {
+        if (const double coulombs = formedCoulombs(); coulombs > 0.0) {
+            add(FindingCode::NeedsForming, Severity::Note, FindingPart::Whole, {nameOf(Side::Positive)},
+                coulombs);
+        } else if (alike && !m_cell.twoLiquids && negative.air == positive.air) {
             add(FindingCode::SameMaterial, Severity::Note, FindingPart::Whole, {nameOf(Side::Negative)});
         }
         storesAsCapacitor();
@@ -177,6 +181,7 @@ private:
             add(FindingCode::OpenJunction, Severity::Warning, FindingPart::Separator);
         }
         layersMix();
+        strayed();
         double volume = m_evaluation.solution(Side::Negative).volumeM3;
         if (m_cell.twoLiquids) {
             volume += m_evaluation.solution(Side::Positive).volumeM3;
@@ -282,11 +287,31 @@ private:
         }
     }
 
+    /// Of plain sheets that only charging turns into plates, after the first charge; 0 where they are no such sheets.
+    [[nodiscard]] double formedCoulombs() const {
+        double coulombs = std::numeric_limits<double>::infinity();
+        for (const Electrode& electrode : m_cell.electrodes) {
+            coulombs = std::min(coulombs, electrode.areaM2 *
+                                              m_catalogue.materials[electrode.material].formedCoulombsPerM2);
+        }
+        const bool empty = m_evaluation.capacity.expectedCoulombs == 0.0;
+        return coulombs > 0.0 && empty && charging().possible ? coulombs : 0.0;
+    }
+
     void storesAsCapacitor() {
         const auto capacitor = charge::capacitorOf(m_catalogue, m_cell, m_evaluation);
         constexpr double kWorthSaying = 0.36; // C: a tenth of a milliampere-hour
         if (capacitor && capacitor->coulombs > kWorthSaying && !charging().possible) {
             add(FindingCode::StoresAsCapacitor, Severity::Note, FindingPart::Whole, {}, capacitor->coulombs);
+        }
+    }
+
+    void strayed() {
+        const auto& layers = m_evaluation.contents->layers;
+        for (const Side side : {Side::Negative, Side::Positive}) {
+            if (layers && layers->strayed[static_cast<std::size_t>(side)]) {
+                add(FindingCode::LiesInOtherLayer, Severity::Warning, partOf(side), {nameOf(side)});
+            }
         }
     }
 

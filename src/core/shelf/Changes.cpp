@@ -58,7 +58,7 @@ std::optional<Judged> judge(const Catalogue& catalogue, const CellDesign& design
                       std::move(*cell),
                       undissolvedIn(*evaluation.contents),
                       evaluation.settled.maximumPower.amps,
-                      evaluation.capacity.expectedCoulombs,
+                      evaluation.capacity.firstCoulombs,
                       evaluation.openCircuitVolts,
                       evaluation.sides[1].couple.reaction};
     } catch (const base::Fault&) {
@@ -279,11 +279,7 @@ private:
             }
             attempt(ChangeKind::Material, side, [&](CellDesign& design) {
                 ElectrodeDesign& electrode = design.electrode(side);
-                electrode.material = design::namedAs(material);
-                electrode.massKg.reset();
-                electrode.measuredMassKg.reset();
-                electrode.thicknessMetres.reset();
-                electrode.measuredResistanceOhm.reset();
+                design::makeOf(electrode, design::namedAs(material));
                 if (electrode::breathesByNature(material)) {
                     electrode.air = design::Air::Breathing;
                 }

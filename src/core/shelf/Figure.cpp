@@ -1,5 +1,6 @@
 #include "core/shelf/Figure.h"
 
+#include "core/cell/Idle.h"
 #include "core/findings/Findings.h"
 
 #include <algorithm>
@@ -24,13 +25,8 @@ double lifeSeconds(const chemistry::Catalogue& catalogue, const design::Cell& ce
     }
     const double spent =
         evaluation.capacity.expectedCoulombs / (evaluation.selfDischargeAmps + kSmallLoadAmps);
-    double solvent = 0.0;
-    for (const liquid::Composition& composition : evaluation.contents->state.liquids) {
-        solvent += composition.solventKg;
-    }
-    constexpr double kDry = 0.5; // of the water, with which a cell stops (common practice, no source)
-    return evaluation.dryingKgPerSecond > 0.0 ? std::min(spent, kDry * solvent / evaluation.dryingKgPerSecond)
-                                              : spent;
+    return std::min(spent,
+                    cell::secondsToDry(*evaluation.contents, evaluation.dryingKgPerSecond).value_or(spent));
 }
 
 double pricePerJoule(const Evaluation& evaluation, const std::optional<double>& price) {

@@ -22,15 +22,33 @@ double molarMass(const Catalogue& catalogue, SpeciesIndex species) {
 void addParts(const Catalogue& catalogue, const Material& material, double kilograms, Place place,
               ElectrodeState& electrode) {
     for (const chemistry::CompositionPart& part : material.composition) {
-        electrode.solids.push_back(
-            {part.species, place, part.massFraction * kilograms / molarMass(catalogue, part.species)});
+        const double moles = part.massFraction * kilograms / molarMass(catalogue, part.species);
+        const auto same =
+            std::find_if(electrode.solids.begin(), electrode.solids.end(), [&](const Solid& solid) {
+                return solid.species == part.species && solid.place == place;
+            });
+        if (same == electrode.solids.end()) {
+            electrode.solids.push_back({part.species, place, moles});
+        } else {
+            same->moles += moles;
+        }
     }
+}
+
+void addBody(const Catalogue& catalogue, const design::Electrode& built, ElectrodeState& electrode) {
+    if (!built.charged) {
+        addParts(catalogue, catalogue.materials[built.material], built.massKg, Place::Body, electrode);
+        return;
+    }
+    const auto& [full, empty, share] = *built.charged;
+    addParts(catalogue, catalogue.materials[full], share * built.massKg, Place::Body, electrode);
+    addParts(catalogue, catalogue.materials[empty], (1.0 - share) * built.massKg, Place::Body, electrode);
 }
 
 ElectrodeState electrodeAsBuilt(const Catalogue& catalogue, const design::Electrode& built) {
     ElectrodeState electrode;
     const Material& body = catalogue.materials[built.material];
-    addParts(catalogue, body, built.massKg, Place::Body, electrode);
+    addBody(catalogue, built, electrode);
     if (body.plating) {
         electrode.solids.push_back(
             {body.plating->species, Place::Plating,
@@ -77,8 +95,13 @@ Contents filledWith(const Catalogue& catalogue, const design::Cell& cell,
         contents.solutions.push_back(liquid.solution);
         contents.titrations.push_back(liquid.titration);
     }
+    contents.layers = layersOf(catalogue, cell, contents.solutions);
     for (const Side side : {Side::Negative, Side::Positive}) {
-        state.electrodes[static_cast<std::size_t>(side)] = electrodeAsBuilt(catalogue, cell.electrode(side));
+        const auto index = static_cast<std::size_t>(side);
+        state.electrodes[index] = electrodeAsBuilt(catalogue, cell.electrode(side));
+        if (contents.layers && contents.layers->strayed[index]) {
+            state.liquidOf[index] = static_cast<std::size_t>(design::otherSide(side));
+        }
     }
     state.temperatureKelvin = cell.temperatureKelvin;
     if (cell.closed) {
@@ -116,6 +139,7 @@ Contents changedTo(const Catalogue& catalogue, const design::Cell& cell, const C
     for (const liquid::Solution& solution : contents.solutions) {
         contents.titrations.push_back(std::make_shared<const liquid::Titration>(catalogue, solution));
     }
+    contents.layers = before.layers;
     contents.state = std::move(state);
     return contents;
 }

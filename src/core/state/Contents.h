@@ -6,6 +6,7 @@
 #include "core/design/Cell.h"
 #include "core/liquid/Solution.h"
 #include "core/liquid/Titration.h"
+#include "core/state/Layers.h"
 #include "core/state/State.h"
 #include <memory>
 
@@ -16,9 +17,15 @@ struct Contents {
     std::vector<liquid::Solution> solutions;                          ///< One, or two by Side.
     std::vector<std::shared_ptr<const liquid::Titration>> titrations; ///< Of each liquid.
     std::array<std::optional<liquid::Solution>, 2> faces;
+    std::optional<Layers> layers; ///< Where liquids lie one on the other.
 
+    /// In which the electrode stands.
     [[nodiscard]] const liquid::Solution& solution(design::Side side) const {
         return solutions[state.liquidIndex(side)];
+    }
+    /// As it was filled in on a side.
+    [[nodiscard]] const liquid::Solution& poured(design::Side side) const {
+        return solutions[std::min(static_cast<std::size_t>(side), solutions.size() - 1)];
     }
     /// Of the liquid at an electrode whose face is not known from elsewhere; none otherwise.
     [[nodiscard]] const liquid::Titration* titration(design::Side side) const {

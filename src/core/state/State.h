@@ -34,11 +34,12 @@ struct State {
     std::vector<liquid::Composition> liquids;      ///< One, or two by Side.
     std::array<ElectrodeState, 2> electrodes;      ///< By Side.
     std::vector<chemistry::SpeciesTerm> headSpace; ///< Moles of gas under a closed lid; empty where open.
+    std::array<std::size_t, 2> liquidOf{0, 1};     ///< By Side: in which of them the electrode stands.
     double temperatureKelvin = 293.15;
     bool operator==(const State&) const = default;
 
     [[nodiscard]] std::size_t liquidIndex(design::Side side) const {
-        return std::min(static_cast<std::size_t>(side), liquids.size() - 1);
+        return std::min(liquidOf[static_cast<std::size_t>(side)], liquids.size() - 1);
     }
     [[nodiscard]] const ElectrodeState& electrode(design::Side side) const {
         return electrodes[static_cast<std::size_t>(side)];

@@ -54,6 +54,18 @@ SpeciesIndex Context::speciesNamed(JsonObject& entry, const char* key, const std
     return found.value_or(0);
 }
 
+std::size_t Context::materialNamed(JsonObject& entry, const char* key, const std::string& id) const {
+    const auto& materials = catalogue.materials;
+    const auto found = std::find_if(materials.begin(), materials.end(),
+                                    [&](const Material& material) { return material.id == id; });
+    if (found == materials.end()) {
+        entry.fail(Code::UnknownName, key, base::Said("the material \"{name}\"", {{"name", id}}),
+                   "the id of a material that stands before");
+        return 0;
+    }
+    return static_cast<std::size_t>(found - materials.begin());
+}
+
 std::vector<Hazard> Context::hazardsOf(JsonObject& entry) {
     std::vector<Hazard> hazards;
     entry.eachObject("hazards", [&](JsonObject& hazard) {

@@ -16,6 +16,8 @@ struct Context {
     std::vector<std::string> sourcesOf(JsonObject& entry) const;
     chemistry::Formula formulaOf(JsonObject& entry, const char* key, const std::string& text) const;
     chemistry::SpeciesIndex speciesNamed(JsonObject& entry, const char* key, const std::string& name) const;
+    /// Of those that stand before the entry.
+    std::size_t materialNamed(JsonObject& entry, const char* key, const std::string& id) const;
     static std::vector<chemistry::Hazard> hazardsOf(JsonObject& entry);
     /// Pairs of numbers by rising first number.
     static base::Table tableOf(JsonObject& entry, const char* key);

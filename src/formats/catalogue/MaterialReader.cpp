@@ -49,9 +49,17 @@ void readMaterials(Context& context, JsonObject& root) {
         material.wettedShareAsCollector = entry.numberOr("wetted_share_as_collector", 0.0, kNotNegative);
         material.throughOhmM2 = {1e-4 * entry.numberOr("through_ohm_cm2", 0.0, kNotNegative),
                                  entry.numberOr("through_spread", 1.0, kPositive)};
+        material.touchOhmM2 = {1e-4 * entry.numberOr("touch_ohm_cm2", 0.0, kNotNegative),
+                               entry.numberOr("touch_spread", 1.0, kPositive)};
         if (const auto grade = entry.maybeNumber("grade_V")) {
             material.grade = OffsetSpread{*grade, entry.numberOr("grade_half_width_V", 0.0, kNotNegative)};
         }
+        if (const std::string charged = entry.textOr("charged_as", ""); !charged.empty()) {
+            material.chargedAs = context.materialNamed(entry, "charged_as", charged);
+        }
+        constexpr double kCoulombsPerM2 = 3.6 * 1e4; // of one mAh/cm²
+        material.formedCoulombsPerM2 =
+            kCoulombsPerM2 * entry.numberOr("forms_mAh_per_cm2", 0.0, kNotNegative);
         material.hazards = Context::hazardsOf(entry);
         material.porousCrossover = entry.numberOr("porous_crossover_A_per_m2", 0.0, kNotNegative);
         material.sources = context.sourcesOf(entry);

@@ -14,10 +14,11 @@ namespace {
 
 void linkSpecies(const Context& context, JsonObject& entry, Species& species, const std::string& formation) {
     // Keys were checked in the first pass.
-    for (const char* key : {"name", "formation", "log_K", "enthalpy_kJ", "diffusivity_1e-9_m2_per_s",
-                            "setchenow", "limiting_conductivity_1e-4_S_m2_per_mol", "default_activity",
-                            "acidic_protons", "carried_hydroxide", "precipitates", "molar_volume_cm3_per_mol",
-                            "enthalpy_kJ_per_mol", "gibbs_kJ_per_mol", "air_limit", "sources"}) {
+    for (const char* key :
+         {"name", "formation", "log_K", "enthalpy_kJ", "diffusivity_1e-9_m2_per_s", "setchenow",
+          "limiting_conductivity_1e-4_S_m2_per_mol", "default_activity", "acidic_protons",
+          "carried_hydroxide", "sludge_water", "precipitates", "molar_volume_cm3_per_mol",
+          "enthalpy_kJ_per_mol", "gibbs_kJ_per_mol", "air_limit", "sources"}) {
         (void)entry.raw(key);
     }
     entry.eachNumber("conducts_as", [&](const std::string& ion, double count) {
@@ -108,6 +109,7 @@ void readSpecies(Context& context, JsonObject& root) {
         }
         species.acidicProtons = entry.numberOr("acidic_protons", 0.0, kNotNegative);
         species.carriedHydroxide = entry.numberOr("carried_hydroxide", 0.0, kNotNegative);
+        species.sludgeWater = entry.numberOr("sludge_water", 0.0, kNotNegative);
         entry.object("air_limit", [&](JsonObject& limit) {
             species.airLimit = AirLimit{
                 limit.text("name"), 1e-6 * limit.number("ppm", kPositive), limit.flagOr("burns", false),

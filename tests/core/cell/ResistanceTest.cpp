@@ -1,5 +1,6 @@
 // The resistance of hand-made cells against R = L N / (kappa A), part by part.
 #include "core/cell/Resistance.h"
+#include "tests/support/CellJson.h"
 #include "tests/support/Samples.h"
 
 #include <gtest/gtest.h>
@@ -120,6 +121,23 @@ TEST(Resistance, ACollectorReplacesTheElectrodesOwnPath) {
     EXPECT_NEAR(partOf(budgetOf(cell), ResistancePart::NegativeBody), bare / 2.0, 1e-12);
     cell.electrodes[0].collector = cell.electrodes[1].material;
     EXPECT_EQ(partOf(budgetOf(cell), ResistancePart::NegativeBody), 0.0);
+}
+
+TEST(Resistance, LooseLayersTouchTheirCollectorAtPoints) {
+    using namespace test::json;
+    const auto touchOf = [](const char* layer, double area, bool measured) {
+        Json positive = on(electrodeJson(layer, area), "steel mesh");
+        if (measured) {
+            positive["measured_resistance_mohm"] = 100;
+        }
+        const test::Filled filled(cellWith(electrodeJson("zinc"), positive, water({{"NaCl", 1}})).dump());
+        return partOf(resistanceBudget(filled.compiled, filled.contents), ResistancePart::PositiveTouch);
+    };
+    EXPECT_NEAR(touchOf("charcoal", 20.0, false), 0.5, 1e-9) << "10 Ω·cm² over 20 cm²";
+    EXPECT_NEAR(touchOf("charcoal", 40.0, false), 0.25, 1e-9);
+    EXPECT_LT(touchOf("carbon felt", 20.0, false), 0.1);
+    EXPECT_EQ(touchOf("lead dioxide", 20.0, false), 0.0) << "grown on its grid";
+    EXPECT_EQ(touchOf("charcoal", 20.0, true), 0.0) << "measured together with it";
 }
 
 TEST(Resistance, AMeasuredTotalStandsForEverything) {

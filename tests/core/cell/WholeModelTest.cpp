@@ -147,6 +147,25 @@ TEST(Grade, ShiftsOnlyTheCouplesOfItsOwnReagent) {
     EXPECT_NEAR(potentialOf("manganese ore") - potentialOf("manganese dioxide"), -0.05, 1e-9);
 }
 
+TEST(Grade, OfAnAlloyMovesTheMetalThatItShows) {
+    const auto gradeOf = [](const char* material, const char* salt, const std::string& reaction) {
+        const Json json = {{"negative", electrode("zinc", 10)},
+                           {"positive", electrode(material, 10)},
+                           {"electrolyte", water({solute(salt, 0.5)})}};
+        const test::Filled filled(json.dump());
+        for (const auto& one : filled.compiled.electrode(Side::Positive).reactions) {
+            if (one.reaction->id == reaction) {
+                return one.gradeVolts;
+            }
+        }
+        return 1.0;
+    };
+    EXPECT_NEAR(gradeOf("brass", "CuSO4", "cu2-cu"), 0.009, 1e-12) << "its copper has an activity of a half";
+    EXPECT_NEAR(gradeOf("cupronickel", "CuSO4", "cu2-cu"), 0.003, 1e-12);
+    EXPECT_EQ(gradeOf("copper", "CuSO4", "cu2-cu"), 0.0);
+    EXPECT_EQ(gradeOf("brass", "ZnSO4", "zn2-zn"), 0.0) << "zinc plates on it as the pure metal";
+}
+
 TEST(Saturation, MakesTheIonAndTheSaltCoupleOne) {
     const test::Filled filled(test::leadAcid(30));
     double ion = 0.0;
@@ -295,6 +314,18 @@ TEST(Idle, LifeAtRestIsCapacityOverSelfDischarge) {
     const Evaluation lemon = test::evaluated(test::lemon());
     ASSERT_TRUE(lemon.restLifeSeconds);
     EXPECT_NEAR(*lemon.restLifeSeconds * lemon.selfDischargeAmps, lemon.capacity.expectedCoulombs, 1e-6);
+}
+
+TEST(Idle, WhatDriesLivesNoLonger) {
+    Json json = {{"negative", electrode("zinc", 10)},
+                 {"positive", electrode("activated carbon", 10)},
+                 {"electrolyte", {{"water_mL", 2}, {"solutes", {solute("KCl", 1.0)}}}}};
+    json["negative"]["mass_g"] = 50;
+    json["positive"]["air"] = "breathing";
+    const Evaluation e = test::evaluated(json.dump());
+    const double solvent = e.contents->state.liquids[0].solventKg;
+    ASSERT_GT(e.capacity.expectedCoulombs / e.selfDischargeAmps, 0.5 * solvent / e.dryingKgPerSecond);
+    EXPECT_NEAR(*e.restLifeSeconds, 0.5 * solvent / e.dryingKgPerSecond, 1e-6);
 }
 
 TEST(Idle, NeighboursInOneLiquidLeakThroughIt) {

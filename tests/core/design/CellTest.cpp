@@ -152,6 +152,8 @@ TEST(Cell, NamesTheFieldItCannotUse) {
         {"positive.thickness_mm", Code::NotPositive, [](CellDesign& d) { d.positive.thicknessMetres = 0.0; }},
         {"positive.measured_resistance_mohm", Code::NotPositive,
          [](CellDesign& d) { d.positive.measuredResistanceOhm = -1.0; }},
+        {"negative.charged_percent", Code::NeverCharged, [](CellDesign& d) { d.negative.charged = 0.5; }},
+        {"positive.charged_percent", Code::NotAShare, [](CellDesign& d) { d.positive.charged = 1.2; }},
         {"negative.additives[0].material", Code::UnknownMaterial,
          [](CellDesign& d) {
              d.negative.additives = {{"fairy dust", 0.001}};

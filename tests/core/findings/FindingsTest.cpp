@@ -91,6 +91,15 @@ std::vector<Pair> pairs() {
          [=] { return strength(7.5); }, [=] { return strength(4.0); }},
         {"the same twice, two metals", FindingCode::SameMaterial, Severity::Note, FindingPart::Whole,
          [] { return with(test::lemon(), [](Json& j) { j["positive"]["material"] = "zinc"; }); }, fruit},
+        {"two plain sheets of lead, formed ones", FindingCode::NeedsForming, Severity::Note,
+         FindingPart::Whole,
+         [] {
+             return with(test::leadAcid(30), [](Json& j) {
+                 j["negative"]["material"] = "lead";
+                 j["positive"]["material"] = "scrap lead";
+             });
+         },
+         [] { return Json::parse(test::leadAcid(30)); }},
         {"copper salt, kitchen salt", FindingCode::HarmfulToWater, Severity::Note, FindingPart::Electrolyte,
          jar, salt},
         {"chalk from two salts, either alone", FindingCode::Precipitate, Severity::Note,

@@ -1,8 +1,10 @@
 // What a shelf allows, counted, evaluated and ranked.
 #include "core/shelf/Screening.h"
 #include "core/design/Resolve.h"
+#include "core/shelf/Figure.h"
 #include "tests/support/Samples.h"
 
+#include <cmath>
 #include <gtest/gtest.h>
 #include <set>
 
@@ -146,6 +148,18 @@ TEST_P(Rankings, TheBestComeFirstWhateverTheThreadsAndEvaluateToTheSameFigures) 
 INSTANTIATE_TEST_SUITE_P(Ways, Rankings,
                          testing::Values(RankBy::Voltage, RankBy::Power, RankBy::Life, RankBy::Cost,
                                          RankBy::Safety));
+
+TEST(Figure, CostIsThePriceOfTheWorkThatACellCanDo) {
+    const auto costOf = [](const std::string& json, const std::optional<double>& price) {
+        const design::Cell cell = test::cellOf(json);
+        const Evaluation evaluation = cell::evaluate(test::catalogue(), cell);
+        return std::pair(figureOf(test::catalogue(), cell, evaluation, RankBy::Cost, price),
+                         0.5 * evaluation.openCircuitVolts * evaluation.capacity.expectedCoulombs);
+    };
+    const auto [cost, joules] = costOf(test::beakers(), 3.0);
+    EXPECT_NEAR(cost * joules, 3.0, 1e-9);
+    EXPECT_TRUE(std::isinf(costOf(test::beakers(), {}).first)) << "nobody said what it costs";
+}
 
 TEST(Screening, ACellThatCannotDriveAnythingHasNoLife) {
     Shelf shelf = smallShelf();

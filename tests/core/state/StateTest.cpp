@@ -42,6 +42,28 @@ TEST(State, AsBuiltHoldsSolidsByAmount) {
     EXPECT_TRUE(filled.contents.state.headSpace.empty()) << "open";
 }
 
+TEST(State, APlateHoldsAsMuchOfEachAsItIsCharged) {
+    const auto leadOf = [](const char* material, const Json& percent) {
+        Json plate = electrodeJson(material);
+        plate["mass_g"] = 100;
+        if (!percent.is_null()) {
+            plate["charged_percent"] = percent;
+        }
+        const test::Filled filled(
+            cellWith(plate, electrodeJson("lead dioxide"), water({{"H2SO4", 4}})).dump());
+        const ElectrodeState& negative = filled.contents.state.electrodes[0];
+        return std::pair(molesOf(negative, named("Pb(s)")), molesOf(negative, named("PbSO4(s)")));
+    };
+    const auto full = leadOf("spongy lead", nullptr);
+    EXPECT_EQ(full.second, 0.0);
+    EXPECT_EQ(leadOf("spongy lead", 100), full);
+    const auto empty = leadOf("discharged spongy lead", nullptr);
+    EXPECT_EQ(leadOf("spongy lead", 0), empty) << "either name may be the one that is written";
+    const auto half = leadOf("discharged spongy lead", 50);
+    EXPECT_NEAR(half.first, 0.5 * (full.first + empty.first), 1e-12);
+    EXPECT_NEAR(half.second, 0.5 * empty.second, 1e-12);
+}
+
 TEST(State, ASolidIsTakenFromEveryPlaceByItsShare) {
     ElectrodeState electrode;
     const SpeciesIndex zinc = named("Zn(s)");

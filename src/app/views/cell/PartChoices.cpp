@@ -3,9 +3,11 @@
 #include "app/theme/Words.h"
 #include "app/views/cell/AirChoices.h"
 #include "core/design/Identify.h"
+#include "wording/Quantities.h"
 
 #include <QMenu>
 #include <algorithm>
+#include <cmath>
 
 namespace anodex::app {
 namespace {
@@ -79,6 +81,54 @@ void addPowders(QMenu& menu, Workbench& bench, design::Side side) {
     }
 }
 
+/// For plates that are known charged and discharged.
+void addStatesOfCharge(QMenu& menu, Workbench& bench, design::Side side) {
+    const design::Cell& cell = *bench.draft().outcome().cell;
+    const std::size_t material = cell.electrode(side).material;
+    const auto states = chemistry::chargeStates(bench.catalogue(), material);
+    if (!states) {
+        return;
+    }
+    QMenu* list = menu.addMenu(tr("State of charge"));
+    const auto& now = bench.draft().design().electrode(side).charged;
+    constexpr double kSame = 1e-6; // of shares
+    addChoice(*list, bench, tr("As its name says"), !now,
+              [side](design::CellDesign& design) { design.electrode(side).charged.reset(); });
+    const std::pair<const char*, double> shares[] = {
+        {QT_TRANSLATE_NOOP("PartChoices", "Fully charged"), 1.0},
+        {QT_TRANSLATE_NOOP("PartChoices", "Three quarters charged"), 0.75},
+        {QT_TRANSLATE_NOOP("PartChoices", "Half charged"), 0.5},
+        {QT_TRANSLATE_NOOP("PartChoices", "A quarter charged"), 0.25},
+        {QT_TRANSLATE_NOOP("PartChoices", "Discharged"), 0.0}};
+    for (const auto& [words, share] : shares) {
+        addChoice(
+            *list, bench, tr(words), now && std::abs(*now - share) < kSame,
+            [side, part = share](design::CellDesign& design) { design.electrode(side).charged = part; });
+    }
+}
+
+/// Of the vessel, for liquids that lie one on the other.
+void addInsides(QMenu& menu, Workbench& bench) {
+    if (!bench.draft().outcome().evaluation->contents->layers) {
+        return;
+    }
+    QMenu* list = menu.addMenu(tr("Inside of the jar"));
+    const auto& now = bench.draft().design().insideM2;
+    addChoice(*list, bench, tr("Not said: the liquids meet halfway"), !now,
+              [](design::CellDesign& design) { design.insideM2.reset(); });
+    std::vector<double> insides = {1e-3, 2e-3, 3e-3, 5e-3, 8e-3, 12e-3}; // m²
+    const auto isNow = [&](double inside) { return now && std::abs(*now / inside - 1.0) < 1e-6; };
+    if (now && std::none_of(insides.begin(), insides.end(), isNow)) {
+        insides.push_back(*now);
+    }
+    for (const double inside : insides) {
+        const QString across = q(wording::numberText(200.0 * std::sqrt(inside / M_PI), 2));
+        addChoice(*list, bench,
+                  tr("%1 cm², %2 cm across").arg(q(wording::numberText(inside * 1e4, 3)), across),
+                  isNow(inside), [inside](design::CellDesign& design) { design.insideM2 = inside; });
+    }
+}
+
 void addPlaces(QMenu& menu, Workbench& bench) {
     QMenu* list = menu.addMenu(tr("Where it stands"));
     struct Place {
@@ -123,6 +173,7 @@ void addElectrodeChoices(QMenu& menu, Workbench& bench, design::Side side) {
     menu.addSeparator();
     addCollectors(menu, bench, side);
     addPowders(menu, bench, side);
+    addStatesOfCharge(menu, bench, side);
 }
 
 void addSeparatorChoices(QMenu& menu, Workbench& bench) {
@@ -147,6 +198,7 @@ void addVesselChoices(QMenu& menu, Workbench& bench) {
             *cases, bench, q(material.name), now.id == material.id,
             [name = design::namedAs(material)](design::CellDesign& design) { design.caseMaterial = name; });
     }
+    addInsides(menu, bench);
     addPlaces(menu, bench);
     addChoice(menu, bench, tr("Tight lid"), bench.draft().design().closed,
               [](design::CellDesign& design) { design.closed = !design.closed; });

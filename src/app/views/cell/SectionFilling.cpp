@@ -19,7 +19,7 @@ QString q(const std::string& text) {
 void Section::addLiquid(std::vector<PictureItem>& items, design::Side side) const {
     const design::Cell& cell = *m_bench.draft().outcome().cell;
     const bool two = cell.twoLiquids;
-    const QRectF box = two ? m_layout.half(side) : m_layout.gap;
+    const QRectF box = two ? m_layout.part(side) : m_layout.gap;
     const liquid::Solution& solution = m_bench.draft().outcome().evaluation->solution(side);
     PictureItem item;
     item.id = QStringLiteral("liquid:%1").arg(static_cast<int>(side));
@@ -50,7 +50,7 @@ void Section::addLiquidFacts(std::vector<PictureItem>& items, design::Side side)
     const auto found =
         std::find_if(items.begin(), items.end(), [&](const PictureItem& item) { return item.id == id; });
     const PictureItem liquid = *found;
-    const QRectF box = m_bench.draft().outcome().cell->twoLiquids ? m_layout.half(side) : m_layout.gap;
+    const QRectF box = m_bench.draft().outcome().cell->twoLiquids ? m_layout.part(side) : m_layout.gap;
     const double wide = std::min(Theme::em(14.0), liquid.area.width());
     const double tall = std::min(Theme::em(2.6), liquid.area.height());
     const QRectF area(liquid.area.center().x() - wide / 2, liquid.area.center().y() - tall / 2, wide, tall);

@@ -1,5 +1,7 @@
 #include "app/views/cell/SectionLayout.h"
 
+#include "core/cell/Spreading.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -10,13 +12,6 @@ using design::Side;
 
 constexpr double kSmallestBreadth = 24.0;
 constexpr double kThinnestStrip = 4.0;
-
-Side upper(const state::Contents& contents) {
-    return contents.solution(Side::Negative).densityKgPerM3 <=
-                   contents.solution(Side::Positive).densityKgPerM3
-               ? Side::Negative
-               : Side::Positive;
-}
 
 } // namespace
 
@@ -43,14 +38,15 @@ QRectF SectionLayout::wall(design::Side side) const {
     return stacked ? strip.translated(0.0, shift) : strip.translated(shift, 0.0);
 }
 
-QRectF SectionLayout::half(Side side) const {
+QRectF SectionLayout::part(Side side) const {
     QRectF part = gap;
+    const bool isFirst = side == first;
     if (stacked) {
-        part.setHeight(gap.height() / 2.0);
-        part.moveTop(side == first ? gap.top() : gap.center().y());
+        const double border = gap.top() + firstShare * gap.height();
+        isFirst ? part.setBottom(border) : part.setTop(border);
     } else {
-        part.setWidth(gap.width() / 2.0);
-        part.moveLeft(side == first ? gap.left() : gap.center().x());
+        const double border = gap.left() + firstShare * gap.width();
+        isFirst ? part.setRight(border) : part.setLeft(border);
     }
     return part;
 }
@@ -58,15 +54,17 @@ QRectF SectionLayout::half(Side side) const {
 QRectF SectionLayout::strip(double metres) const {
     const double thick = std::clamp(metres * pixelsPerMetre, kThinnestStrip,
                                     std::max(kThinnestStrip, stacked ? gap.height() : gap.width()));
-    return stacked ? QRectF(gap.left(), gap.center().y() - thick / 2.0, gap.width(), thick)
-                   : QRectF(gap.center().x() - thick / 2.0, gap.top(), thick, gap.height());
+    const QPointF border = stacked ? part(first).bottomLeft() : part(first).topRight();
+    return stacked ? QRectF(gap.left(), border.y() - thick / 2.0, gap.width(), thick)
+                   : QRectF(border.x() - thick / 2.0, gap.top(), thick, gap.height());
 }
 
 SectionLayout layoutSection(const chemistry::Catalogue& catalogue, const design::Cell& cell,
                             const state::Contents& contents, const QRectF& room, double keptScale) {
     SectionLayout layout;
     layout.stacked = isStacked(catalogue, cell);
-    layout.first = layout.stacked ? upper(contents) : Side::Negative;
+    layout.first = contents.layers ? contents.layers->upper : Side::Negative;
+    layout.firstShare = cell::shareOfGap(contents, layout.first);
     const Side second = design::otherSide(layout.first);
     const double along = layout.stacked ? room.height() : room.width();
     const double breadth = layout.stacked ? room.width() : room.height();

@@ -16,7 +16,8 @@ struct SectionLayout {
     design::Side first = design::Side::Negative; ///< On the left, or above.
     double pixelsPerMetre = 1.0;
     QRectF gap;
-    QRectF electrodes[2]; ///< By side.
+    double firstShare = 0.5; ///< Of the gap, that the first side's liquid fills.
+    QRectF electrodes[2];    ///< By side.
 
     [[nodiscard]] const QRectF& box(design::Side side) const {
         return electrodes[static_cast<std::size_t>(side)];
@@ -25,9 +26,9 @@ struct SectionLayout {
     [[nodiscard]] QRectF behind(design::Side side) const;
     /// Beyond that, where a pierced wall stands before a face that breathes.
     [[nodiscard]] QRectF wall(design::Side side) const;
-    /// The half of the gap that belongs to a side's liquid.
-    [[nodiscard]] QRectF half(design::Side side) const;
-    /// The strip in the middle of the gap that a separator of this thickness takes, never thinner than 4.
+    /// The part of the gap that belongs to a side's liquid.
+    [[nodiscard]] QRectF part(design::Side side) const;
+    /// The strip where the two parts meet that a separator of this thickness takes, never thinner than 4.
     [[nodiscard]] QRectF strip(double metres) const;
 };
 

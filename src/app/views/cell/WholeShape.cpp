@@ -88,7 +88,7 @@ private:
     [[nodiscard]] double tallest() const { return std::max(tall(Side::Negative), tall(Side::Positive)); }
     [[nodiscard]] double gap() const { return m_cell.gapMetres * kMm; }
     [[nodiscard]] double volume(Side side) const {
-        return m_contents.solution(side).volumeM3 * kMm * kMm * kMm;
+        return m_contents.poured(side).volumeM3 * kMm * kMm * kMm;
     }
     [[nodiscard]] bool isBridge() const {
         return m_cell.barrier && m_catalogue.separators[m_cell.barrier->separator].bridge.has_value();
@@ -157,19 +157,17 @@ private:
 
     /// The denser liquid below; the electrodes lie flat.
     void jar(bool oil) {
-        const bool negativeAbove = m_contents.solution(Side::Negative).densityKgPerM3 <=
-                                   m_contents.solution(Side::Positive).densityKgPerM3;
-        const Side above = negativeAbove ? Side::Negative : Side::Positive;
+        const auto& layers = m_contents.layers;
+        const Side above = layers ? layers->upper : Side::Negative;
         const Side below = design::otherSide(above);
         const double widest = std::sqrt(std::max(area(Side::Negative), area(Side::Positive)));
-        const double wide = widest + 8.0;
-        const double lower = volume(below) / (wide * wide) * (m_cell.twoLiquids ? 1.0 : 0.5);
-        const double upper = volume(above) / (wide * wide) * (m_cell.twoLiquids ? 1.0 : 0.5);
         const double least = gap() + thick(above) + thick(below) + 4.0;
-        const double deep = std::max(lower + upper, least);
-        const double border = m_cell.twoLiquids ? -deep * lower / (lower + upper) : 0.0;
+        const double wide = std::max(widest + 8.0, layers ? std::sqrt(layers->insideM2) * kMm : 0.0);
+        const double volumes = volume(above) + (layers ? volume(below) : 0.0);
+        const double border = layers ? -layers->boundaryMetres * kMm : 0.0;
+        const double deep = std::max({volumes / (wide * wide), least, -border});
         const QRectF inside(-wide / 2.0, -deep, wide, deep);
-        if (m_cell.twoLiquids) {
+        if (layers) {
             addBox(Kind::Liquid, below, {inside.left(), border, wide, -border});
             addBox(Kind::Liquid, above, {inside.left(), -deep, wide, deep + border});
         } else {
@@ -184,8 +182,9 @@ private:
             const double broad = std::sqrt(area(side));
             addBox(Kind::Electrode, side, {-broad / 2.0, top, broad, thick(side)});
         };
-        slab(below, -1.0 - thick(below));
-        slab(above, -1.0 - thick(below) - gap() - thick(above));
+        const double foot = state::kLowerFootMetres * kMm;
+        slab(below, -foot - thick(below));
+        slab(above, -foot - thick(below) - gap() - thick(above));
     }
 
     /// Layers lying flat in an envelope, the face that breathes upward.

@@ -94,9 +94,7 @@ void MaterialPicker::foretell(QListWidgetItem& row, std::size_t index) {
     const chemistry::Material& material = m_bench.catalogue().materials[index];
     design::CellDesign candidate = m_bench.draft().design();
     design::ElectrodeDesign& electrode = candidate.electrode(m_side);
-    electrode.material = design::namedAs(material);
-    electrode.massKg.reset();
-    electrode.thicknessMetres.reset();
+    design::makeOf(electrode, design::namedAs(material));
     electrode.air = usualAir(material);
     const Outcome outcome = outcomeOf(m_bench.catalogueHandle(), candidate);
     if (!outcome.usable()) {
@@ -134,12 +132,7 @@ void MaterialPicker::choose() {
     const chemistry::Material& chosen =
         m_bench.catalogue().materials[static_cast<std::size_t>(m_list->row(row))];
     if (electrode.material.id != chosen.id) {
-        // What was weighed or measured belonged to the old material.
-        electrode.material = design::namedAs(chosen);
-        electrode.massKg.reset();
-        electrode.measuredMassKg.reset();
-        electrode.thicknessMetres.reset();
-        electrode.measuredResistanceOhm.reset();
+        design::makeOf(electrode, design::namedAs(chosen));
         const auto index = static_cast<std::size_t>(m_list->row(row));
         electrode.air = usualAir(m_bench.catalogue().materials[index]);
         m_bench.edit(design);

@@ -193,6 +193,7 @@ private:
         parameters.standardVolts =
             m_draw.offset({InputKind::StandardPotential, reaction.id}, reaction.standardVolts);
         parameters.gradeVolts = gradeVolts(reaction);
+        parameters.platesPure = makesMetal(reaction);
         parameters.terms.reserve(reaction.terms.size());
         parameters.reactants.reserve(reaction.terms.size());
         for (const chemistry::SpeciesTerm& term : reaction.terms) {
@@ -266,6 +267,13 @@ private:
         return m_catalogue.species[species].formula.elements.size() == 1 &&
                std::any_of(material.surfaces.begin(), material.surfaces.end(),
                            [&](const chemistry::SurfacePart& part) { return part.phase == species; });
+    }
+
+    [[nodiscard]] bool makesMetal(const Reaction& reaction) const {
+        return std::any_of(reaction.terms.begin(), reaction.terms.end(),
+                           [&](const chemistry::SpeciesTerm& term) {
+                               return term.count > 0.0 && showsAsMetal(m_material, term.species);
+                           });
     }
 
     [[nodiscard]] double gradeVolts(const Reaction& reaction) const {

@@ -33,13 +33,27 @@ double standardVolts(const ReactionParameters& reaction, double temperatureKelvi
            reaction.reaction->standardVoltsPerKelvin * (temperatureKelvin - base::kStandardTemperature);
 }
 
+namespace {
+
+double gradeVoltsIn(const ReactionParameters& reaction, const liquid::Solution& solution) {
+    const bool isCovered =
+        reaction.platesPure &&
+        std::any_of(reaction.terms.begin(), reaction.terms.end(), [&](const ActivityTerm& term) {
+            return term.count < 0.0 && term.kind == ActivityKind::Dissolved &&
+                   solution.activity[term.species] > 0.0;
+        });
+    return isCovered ? 0.0 : reaction.gradeVolts;
+}
+
+} // namespace
+
 double nernstVolts(const ReactionParameters& reaction, const liquid::Solution& solution) {
     double lnQuotient = 0.0;
     for (const ActivityTerm& term : reaction.terms) {
         lnQuotient += term.count * lnActivityOrTrace(term, solution);
     }
     const double temperature = solution.mixture.temperatureKelvin;
-    return standardVolts(reaction, temperature) + reaction.gradeVolts -
+    return standardVolts(reaction, temperature) + gradeVoltsIn(reaction, solution) -
            base::kGasConstant * temperature / (reaction.reaction->electrons * base::kFaraday) * lnQuotient;
 }
 

@@ -49,6 +49,8 @@ struct ReactionParameters {
     const chemistry::Reaction* reaction = nullptr;
     double standardVolts = 0.0; ///< E0 at 25 °C, drawn.
     double gradeVolts = 0.0;    ///< Shift by the grade of the solid reagent this electrode holds.
+    bool platesPure =
+        false; ///< That is an alloyed metal: where its ion was filled in, the pure one covers it.
     std::vector<ActivityTerm> terms;
     std::vector<Reactant> reactants; ///< Of both branches; the solvent's are never short.
     bool usesUpItsAcidity = false;   ///< Acid or alkali is among them.

@@ -148,22 +148,25 @@ TEST(Grade, ShiftsOnlyTheCouplesOfItsOwnReagent) {
 }
 
 TEST(Grade, OfAnAlloyMovesTheMetalThatItShows) {
-    const auto gradeOf = [](const char* material, const char* salt, const std::string& reaction) {
+    const auto potentialOf = [](const char* material, const char* salt, const std::string& reaction) {
         const Json json = {{"negative", electrode("zinc", 10)},
                            {"positive", electrode(material, 10)},
                            {"electrolyte", water({solute(salt, 0.5)})}};
         const test::Filled filled(json.dump());
         for (const auto& one : filled.compiled.electrode(Side::Positive).reactions) {
             if (one.reaction->id == reaction) {
-                return one.gradeVolts;
+                return electrode::nernstVolts(one, filled.contents.solution(Side::Positive));
             }
         }
-        return 1.0;
+        return 0.0;
     };
-    EXPECT_NEAR(gradeOf("brass", "CuSO4", "cu2-cu"), 0.009, 1e-12) << "its copper has an activity of a half";
-    EXPECT_NEAR(gradeOf("cupronickel", "CuSO4", "cu2-cu"), 0.003, 1e-12);
-    EXPECT_EQ(gradeOf("copper", "CuSO4", "cu2-cu"), 0.0);
-    EXPECT_EQ(gradeOf("brass", "ZnSO4", "zn2-zn"), 0.0) << "zinc plates on it as the pure metal";
+    const auto above = [&](const char* alloy, const char* salt, const char* reaction) {
+        return potentialOf(alloy, salt, reaction) - potentialOf("copper", salt, reaction);
+    };
+    EXPECT_NEAR(above("brass", "NaCl", "cu2-cu"), 0.009, 1e-12) << "its copper has an activity of a half";
+    EXPECT_NEAR(above("cupronickel", "NaCl", "cu2-cu"), 0.003, 1e-12);
+    EXPECT_EQ(above("brass", "CuSO4", "cu2-cu"), 0.0) << "copper covers it";
+    EXPECT_EQ(above("brass", "ZnSO4", "zn2-zn"), 0.0) << "zinc plates on it as the pure metal";
 }
 
 TEST(Saturation, MakesTheIonAndTheSaltCoupleOne) {

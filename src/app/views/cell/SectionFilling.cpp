@@ -94,9 +94,10 @@ void Section::addBarrier(std::vector<PictureItem>& items) const {
     const chemistry::SeparatorMaterial& separator = m_bench.catalogue().separators[cell.barrier->separator];
     const QRectF box = m_layout.strip(cell.barrier->thicknessMetres);
     const QRectF& gap = m_layout.gap;
+    const bool roomAbove = box.top() - gap.top() > Theme::em(1.4);
     const QRectF caption =
-        m_layout.stacked ? QRectF(gap.left() + 8, box.top() - Theme::em(1.35), gap.width() - Theme::em(3.0),
-                                  Theme::em(1.3))
+        m_layout.stacked ? QRectF(gap.left() + 8, roomAbove ? box.top() - Theme::em(1.35) : box.bottom(),
+                                  gap.width() - Theme::em(3.0), Theme::em(1.3))
                          : QRectF(gap.left(), gap.bottom() - Theme::em(1.8), gap.width(), Theme::em(1.3));
     const int layers =
         m_bench.draft().design().separator ? m_bench.draft().design().separator->layers.value_or(1) : 1;

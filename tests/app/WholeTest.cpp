@@ -73,6 +73,19 @@ TEST(WholeShape, TanksHoldTheirLiquidsAndRodsTheirAreas) {
     EXPECT_NEAR(M_PI * rod.width() * (rod.height() - 30.0), 10000.0, 1.0);
 }
 
+TEST(WholeShape, AJarShowsBothLiquidsAndWhereTheyMeet) {
+    const Json bridged = apart(plates(), water({{"CuSO4", 1}}), "salt bridge");
+    for (const design::Side side : {design::Side::Negative, design::Side::Positive}) {
+        EXPECT_GT(boundsOf(drawn(bridged, Construction::Jar), Kind::Liquid, side).height(), 1.0);
+    }
+    Json layered = apart(plates(), water({{"CuSO4", 1}}), "gravity");
+    layered["case"] = {{"inside_cm2", 80}};
+    const auto& contents = test::contentsOf(layered.dump());
+    const QRectF lower = boundsOf(drawn(layered, Construction::Jar), Kind::Liquid, design::Side::Positive);
+    EXPECT_NEAR(lower.height(), contents.layers->boundaryMetres * 1e3, 1e-6);
+    EXPECT_NEAR(lower.width(), std::sqrt(8000.0), 1e-6);
+}
+
 TEST(WholeShape, EveryConstructionShowsBothElectrodesOfEveryCell) {
     const std::vector<Json> cells = {plates(), apart(plates(), water({{"CuSO4", 1}}), "salt bridge"),
                                      apart(plates(), water({{"CuSO4", 1}}), "gravity"),

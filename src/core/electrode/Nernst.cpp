@@ -33,8 +33,6 @@ double standardVolts(const ReactionParameters& reaction, double temperatureKelvi
            reaction.reaction->standardVoltsPerKelvin * (temperatureKelvin - base::kStandardTemperature);
 }
 
-namespace {
-
 double gradeVoltsIn(const ReactionParameters& reaction, const liquid::Solution& solution) {
     const bool isCovered =
         reaction.platesPure &&
@@ -44,8 +42,6 @@ double gradeVoltsIn(const ReactionParameters& reaction, const liquid::Solution& 
         });
     return isCovered ? 0.0 : reaction.gradeVolts;
 }
-
-} // namespace
 
 double nernstVolts(const ReactionParameters& reaction, const liquid::Solution& solution) {
     double lnQuotient = 0.0;

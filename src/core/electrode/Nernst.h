@@ -15,6 +15,9 @@ namespace anodex::electrode {
 /// E0 at a temperature.
 [[nodiscard]] double standardVolts(const ReactionParameters& reaction, double temperatureKelvin);
 
+/// Shift by the grade of its solid there, V; none where its ion was filled in and the pure metal covers an alloy.
+[[nodiscard]] double gradeVoltsIn(const ReactionParameters& reaction, const liquid::Solution& solution);
+
 /// The activity used for one species in that potential.
 [[nodiscard]] double activityOrTrace(const ActivityTerm& term, const liquid::Solution& solution);
 /// Its logarithm.

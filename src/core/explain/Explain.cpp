@@ -92,13 +92,18 @@ private:
         const chemistry::Reaction& reaction = m_catalogue.reactions[reactionIndex];
         const electrode::ReactionParameters& parameters = m_compiled.electrode(side).reactions[reactionIndex];
         const liquid::Solution& solution = m_evaluation.contents->atFace(side);
+        const double grade = electrode::gradeVoltsIn(parameters, solution);
         Explanation result{"E(" + reaction.equation + ")",
-                           "E = E° + (dE°/dT)(T − 298.15) − RT/(nF) · ln Q",
+                           grade == 0.0 ? "E = E° + (dE°/dT)(T − 298.15) − RT/(nF) · ln Q"
+                                        : "E = E° + g + (dE°/dT)(T − 298.15) − RT/(nF) · ln Q",
                            electrode::nernstVolts(parameters, solution),
                            Unit::Volt,
                            {kNernstSource},
                            {}};
         result.inputs.push_back(input("E°", reaction.standardVolts.value, Unit::Volt, reaction.sources));
+        if (grade != 0.0) {
+            result.inputs.push_back(input("g, grade of its solid", grade, Unit::Volt));
+        }
         result.inputs.push_back(
             input("dE°/dT per K", reaction.standardVoltsPerKelvin, Unit::Volt, reaction.sources));
         result.inputs.push_back(input("T", solution.mixture.temperatureKelvin, Unit::Kelvin));

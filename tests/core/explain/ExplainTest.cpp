@@ -141,6 +141,21 @@ TEST(Explain, ANernstPotentialFollowsFromItsActivities) {
     EXPECT_NEAR(potential.value, expected, 1e-9);
 }
 
+TEST(Explain, ANernstPotentialTellsTheGradeOfItsSolid) {
+    const auto potentialOf = [](const char* positive) {
+        const auto json =
+            test::json::cellWith(test::json::electrodeJson("zinc"), test::json::electrodeJson(positive),
+                                 test::json::water({{"KOH", 6}}));
+        return explained(caseOf(json.dump()), Quantity::ThermodynamicVoltage).inputs[0];
+    };
+    const Explanation unnamed = potentialOf("manganese dioxide");
+    ASSERT_NE(inputNamed(unnamed, "g, grade of its solid"), nullptr);
+    EXPECT_NEAR(inputNamed(unnamed, "g, grade of its solid")->value, -0.05, 1e-9);
+    EXPECT_NE(unnamed.formula.find("+ g +"), std::string::npos);
+    EXPECT_EQ(inputNamed(potentialOf("electrolytic manganese dioxide"), "g, grade of its solid"), nullptr)
+        << "as published";
+}
+
 TEST(Explain, AReagentFollowsFromFaraday) {
     const Case c = caseOf(test::beakers(1.0, 0.05));
     const Explanation reagent = explained(c, Quantity::Reagent);

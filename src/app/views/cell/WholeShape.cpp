@@ -158,16 +158,20 @@ private:
     /// The denser liquid below; the electrodes lie flat.
     void jar(bool oil) {
         const auto& layers = m_contents.layers;
-        const Side above = layers ? layers->upper : Side::Negative;
+        const bool negativeAbove = m_contents.poured(Side::Negative).densityKgPerM3 <=
+                                   m_contents.poured(Side::Positive).densityKgPerM3;
+        const Side above = negativeAbove ? Side::Negative : Side::Positive;
         const Side below = design::otherSide(above);
         const double widest = std::sqrt(std::max(area(Side::Negative), area(Side::Positive)));
         const double least = gap() + thick(above) + thick(below) + 4.0;
         const double wide = std::max(widest + 8.0, layers ? std::sqrt(layers->insideM2) * kMm : 0.0);
-        const double volumes = volume(above) + (layers ? volume(below) : 0.0);
-        const double border = layers ? -layers->boundaryMetres * kMm : 0.0;
-        const double deep = std::max({volumes / (wide * wide), least, -border});
+        const double volumes = volume(above) + (m_cell.twoLiquids ? volume(below) : 0.0);
+        const double filled = std::max(volumes / (wide * wide), least);
+        const double border =
+            layers ? -layers->boundaryMetres * kMm : -filled * volume(below) / volumes; // of two liquids
+        const double deep = m_cell.twoLiquids ? std::max(filled, -border) : filled;
         const QRectF inside(-wide / 2.0, -deep, wide, deep);
-        if (layers) {
+        if (m_cell.twoLiquids) {
             addBox(Kind::Liquid, below, {inside.left(), border, wide, -border});
             addBox(Kind::Liquid, above, {inside.left(), -deep, wide, deep + border});
         } else {

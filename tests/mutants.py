@@ -2,14 +2,17 @@
 """Flips seeded operators and constants in the rooms without Qt, one at a time, and asks the tests.
 
 A mutant is caught when a test fails or the tests do not end; one that does not compile is drawn again. Works on a
-copy in a build tree of its own, so the sources may be edited meanwhile.
+copy in a build tree of its own, so the sources may be edited meanwhile. Each seed named draws forty of its own.
 """
+import filecmp
+import os
 import pathlib
 import random
 import re
 import shutil
 import subprocess
 import sys
+import time
 
 ROOT = pathlib.Path(__file__).resolve().parent.parent
 WORK = ROOT / "build" / "mutants"
@@ -51,39 +54,70 @@ class DoesNotCompile(Exception):
     pass
 
 
-def own_tests(path):
-    """The filter that picks the tests named after a source, or nothing."""
+def suites_in(files):
+    """The filter that picks the tests these files hold, or nothing."""
+    named = set()
+    for file in files:
+        named.update(re.findall(r"^TEST(?:_F|_P)?\((\w+)", file.read_text(), re.MULTILINE))
+    return ":".join(f"{suite}.*:*/{suite}.*" for suite in sorted(named))
+
+
+def filters_for(path):
+    """The tests named after a source first, then those of its folder, then all of its room."""
     mirrored = COPY / "tests" / path.relative_to("src").with_name(path.stem + "Test.cpp")
-    if not mirrored.exists():
-        return ""
-    suites = sorted(set(re.findall(r"^TEST(?:_F|_P)?\((\w+)", mirrored.read_text(), re.MULTILINE)))
-    return ":".join(f"{suite}.*:*/{suite}.*" for suite in suites)
+    own = suites_in([mirrored]) if mirrored.exists() else ""
+    beside = suites_in(sorted(mirrored.parent.glob("*Test.cpp")))
+    return [picked for picked in (own, beside) if picked] + ["*"]
+
+
+def passes(suite, picked):
+    """Whether all picked tests pass; the machine's cores share them."""
+    shards = os.cpu_count() or 1
+    command = [str(TREE / suite), "--gtest_brief=1", "--gtest_fail_fast", f"--gtest_filter={picked}"]
+    running = [subprocess.Popen(command, cwd=TREE, stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL,
+                                env={**os.environ, "GTEST_TOTAL_SHARDS": str(shards), "GTEST_SHARD_INDEX": str(i)})
+               for i in range(shards)]
+    ends = time.monotonic() + 600
+    passed = True
+    while passed and running:
+        passed = time.monotonic() < ends and all(one.poll() in (None, 0) for one in running)
+        running = [one for one in running if one.poll() is None]
+        time.sleep(0.05)
+    for one in running:
+        one.kill()
+        one.wait()
+    return passed
 
 
 def tests_fail(path=None, seconds=900):
-    """The first suite that fails; the tests of the source's own name are asked first, then its room's."""
+    """The first suite that fails; that of the source's own room is asked first."""
     room = path.parts[1] if path else ""
-    own = own_tests(path) if path else ""
     for suite in sorted(SUITES, key=lambda one: one != f"test-{room}"):
         if run(["cmake", "--build", str(TREE), "--target", suite], seconds) != 0:
             raise DoesNotCompile(suite)
-        filters = [own, "*"] if own and suite == f"test-{room}" else ["*"]
-        for picked in filters:
-            command = [str(TREE / suite), "--gtest_brief=1", "--gtest_fail_fast", f"--gtest_filter={picked}"]
-            if run(command, 600, cwd=TREE) != 0:
-                return suite
+        filters = filters_for(path) if path and suite == f"test-{room}" else ["*"]
+        if not all(passes(suite, picked) for picked in filters):
+            return suite
     return None
 
 
-def main():
-    seed = int(sys.argv[1]) if len(sys.argv) > 1 else 1
-    shutil.rmtree(COPY, ignore_errors=True)
-    WORK.mkdir(parents=True, exist_ok=True)
-    # Fresh times: a mutant left over from a run that was stopped is built anew.
-    shutil.copytree(ROOT, COPY, ignore=shutil.ignore_patterns("build", ".git"), copy_function=shutil.copy)
-    configure = ["cmake", "-S", str(COPY), "-B", str(TREE), "-G", "Ninja", "-DCMAKE_BUILD_TYPE=Release", "-DANODEX_APP=OFF"]
-    if subprocess.run(configure, capture_output=True).returncode != 0 or tests_fail(seconds=3600):
-        sys.exit("mutants: the unchanged tree does not build and pass")
+def bring_copy_up_to_date():
+    """Only what differs is written anew, a mutant left over from a run that was stopped too: the rest stays built."""
+    wanted = set()
+    for path in ROOT.rglob("*"):
+        relative = path.relative_to(ROOT)
+        if path.is_file() and relative.parts[0] not in ("build", ".git"):
+            wanted.add(relative)
+            target = COPY / relative
+            if not target.exists() or not filecmp.cmp(path, target, shallow=False):
+                target.parent.mkdir(parents=True, exist_ok=True)
+                shutil.copy(path, target)
+    for path in COPY.rglob("*"):
+        if path.is_file() and path.relative_to(COPY) not in wanted:
+            path.unlink()
+
+
+def try_seed(seed):
     drawn = sites()
     random.Random(seed).shuffle(drawn)
     tried = 0
@@ -106,8 +140,18 @@ def main():
         target.write_text(original)
         if tried == COUNT:
             break
-    print(f"{caught} of {COUNT} caught, {NEEDED} needed")
-    sys.exit(0 if caught >= NEEDED else 1)
+    print(f"seed {seed}: {caught} of {COUNT} caught, {NEEDED} needed", flush=True)
+    return caught >= NEEDED
+
+
+def main():
+    COPY.mkdir(parents=True, exist_ok=True)
+    bring_copy_up_to_date()
+    configure = ["cmake", "-S", str(COPY), "-B", str(TREE), "-G", "Ninja", "-DCMAKE_BUILD_TYPE=Release", "-DANODEX_APP=OFF"]
+    if subprocess.run(configure, capture_output=True).returncode != 0 or tests_fail(seconds=3600):
+        sys.exit("mutants: the unchanged tree does not build and pass")
+    held = [try_seed(int(seed)) for seed in sys.argv[1:] or ["1"]]
+    sys.exit(0 if all(held) else 1)
 
 
 if __name__ == "__main__":

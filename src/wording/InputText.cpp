@@ -78,6 +78,8 @@ std::string inputText(const chemistry::Catalogue& catalogue, const electrode::In
         return named("input.film", material(catalogue, input.id));
     case InputKind::Touch:
         return named("input.touch", material(catalogue, input.id));
+    case InputKind::Insertion:
+        return named("input.insertion", input.id);
     case InputKind::SeparatorPaths:
         return named("input.paths", separator(catalogue, input.id));
     case InputKind::SeparatorResistance:

@@ -1,6 +1,7 @@
 // A little more of anything moves an answer a little: two hundred random cells beside the same with one small change.
 #include "core/cell/Evaluation.h"
 #include "core/design/Resolve.h"
+#include "core/findings/Findings.h"
 #include "formats/CellFile.h"
 #include "tests/fuzz/RandomDesign.h"
 #include "tests/support/Samples.h"
@@ -75,6 +76,19 @@ bool steps(const cell::Evaluation& before, const cell::Evaluation& after, double
            factorBetween(before.settled.shortCircuitAmps, after.settled.shortCircuitAmps) > kMostFactor;
 }
 
+/// Something that is said of the cell tells that it stands at an edge: a film, a solid, or next to nothing that drives it.
+bool isExplained(const Cell& cell, const cell::Evaluation& evaluation) {
+    using findings::FindingCode;
+    constexpr FindingCode kEdges[] = {
+        FindingCode::FilmUndecided, FindingCode::Precipitate,      FindingCode::Undissolved,
+        FindingCode::RestAlike,     FindingCode::SameMaterial,     FindingCode::HardlyAnyCurrent,
+        FindingCode::NoPhScale,     FindingCode::PlatesOnNegative, FindingCode::StarvedOfAir};
+    const std::vector<findings::Finding> found = findings::findingsFor(test::catalogue(), cell, evaluation);
+    return std::any_of(found.begin(), found.end(), [&](const findings::Finding& finding) {
+        return std::find(std::begin(kEdges), std::end(kEdges), finding.code) != std::end(kEdges);
+    });
+}
+
 TEST(SmallChanges, MoveAnswersALittle) {
     constexpr double kMostVolts = 0.03;
     constexpr double kMostVoltsPerKelvin = 0.01;
@@ -99,8 +113,11 @@ TEST(SmallChanges, MoveAnswersALittle) {
             warm(changed);
         }
         const double most = change == 3 ? kMostVoltsPerKelvin : kMostVolts;
-        if (steps(answerOf(cell), answerOf(changed), most)) {
+        const cell::Evaluation before = answerOf(cell);
+        const cell::Evaluation after = answerOf(changed);
+        if (steps(before, after, most)) {
             stepped.push_back("number " + std::to_string(number) + ": " + file.dump());
+            EXPECT_TRUE(isExplained(cell, before) || isExplained(changed, after)) << stepped.back();
         }
     }
     EXPECT_LE(stepped.size(), static_cast<std::size_t>(kMostThatStep)) << [&] {

@@ -20,6 +20,8 @@ struct RootOptions {
     double tolerance = 1e-10; ///< Width of the final bracket, in the argument's unit.
     /// A step of Newton's that is no longer ends the search: what it leaves is of the order of its square.
     double lastStep = 0.0;
+    /// A value no larger ends the search where it was found.
+    double nearlyZero = 0.0;
 };
 
 /// The zero of a rising `function`, searched outward from `guess`. When the function keeps one sign over the
@@ -98,7 +100,7 @@ template <typename Function>
         if (std::isnan(here.value)) {
             throw Fault(Fault::Kind::OutsideDomain, "root search", x);
         }
-        if (here.value == 0.0 || (here.value > 0.0 && x <= options.lowest) ||
+        if (std::abs(here.value) <= options.nearlyZero || (here.value > 0.0 && x <= options.lowest) ||
             (here.value < 0.0 && x >= options.highest)) {
             return x;
         }

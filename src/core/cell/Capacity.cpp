@@ -62,11 +62,13 @@ public:
         consume(side, couple.reaction, couple.branch, {1.0, perLead}, couple.hasOtherWay);
         if (couple.takenShare > 0.0) {
             const Branch other = couple.branch == Branch::Anodic ? Branch::Cathodic : Branch::Anodic;
-            consume(side, couple.taker, other, {0.0, couple.takenShare * perLead}, false);
+            // Where acid took its share, the solvent does once that is used up.
+            consume(side, couple.taker, other, {0.0, couple.takenShare * perLead}, true);
         }
     }
 
     Capacity finished() {
+        bindSolvent();
         for (const Demand& demand : m_demands) {
             if (demand.named && demand.perCoulomb.expected > 0.0) {
                 addDissolved(demand);
@@ -106,10 +108,10 @@ private:
             }
             if (term.species == m_catalogue.key.solvent) {
                 note(side, term.species, taken, true);
-            } else if (term.species == m_catalogue.key.hydrogenIon && !reaction.needsAcid) {
+            } else if (term.species == m_catalogue.key.hydrogenIon && (hasOtherWay || !reaction.needsAcid)) {
                 note(side, m_catalogue.key.hydroxide, {-taken.theory, -taken.expected}, false);
             } else if (species.isDissolved()) {
-                bindSolvent(side, species, term.species, taken);
+                noteIon(side, species, term.species, taken);
                 // Hydroxide that ends in a solid comes from the solvent as well.
                 const bool endsNothing =
                     term.species == m_catalogue.key.hydroxide && (hasOtherWay || !reaction.bindsHydroxide);
@@ -120,22 +122,6 @@ private:
         }
     }
 
-    /// What comes off as an ion and falls out.
-    void bindSolvent(Side side, const chemistry::Species& species, SpeciesIndex index, const Taken& taken) {
-        constexpr double kHeld =
-            0.1; // activity that the liquid holds of it before half falls out (from memory)
-        if (taken.expected >= 0.0 || species.sludgeWater <= 0.0) {
-            return;
-        }
-        constexpr double kWorthCounting = 0.05; // of it falling out: less never ends a cell
-        const double share = 1.0 / (1.0 + m_contents.solution(side).saturation[index] / kHeld);
-        if (share < kWorthCounting) {
-            return;
-        }
-        // No equation asks for it, so theory does not count it.
-        note(side, m_catalogue.key.solvent, {0.0, -share * species.sludgeWater * taken.expected}, true);
-    }
-
     struct Demand {
         SpeciesIndex species = 0;
         Side side = Side::Negative;
@@ -143,6 +129,63 @@ private:
         bool named = false; ///< Some couple has it as a reactant; a mere by-product never runs out.
         Taken perCoulomb;
     };
+
+    /// An ion that comes off a metal and whose hydroxide keeps solvent, mol per coulomb in the leads.
+    struct Ion {
+        Side side = Side::Negative;
+        SpeciesIndex species = 0;
+        double perCoulomb = 0.0;
+    };
+
+    void noteIon(Side side, const chemistry::Species& species, SpeciesIndex index, const Taken& taken) {
+        if (taken.expected < 0.0 && species.sludgeWater > 0.0) {
+            m_ions.push_back({side, index, -taken.expected});
+        }
+    }
+
+    /// How much of the ions of a side falls out as hydroxide, and after how many coulombs the first does.
+    struct FallsOut {
+        double share = 0.0;
+        double afterCoulombs = 0.0;
+    };
+
+    /// In one liquid by the hydroxide that the couples make beyond the acid which the liquid holds: ions and hydroxide
+    /// meet, wherever they came off. Where something parts the liquids, by what the ion's own liquid holds of it.
+    [[nodiscard]] FallsOut fallsOut(const Ion& ion) const {
+        const liquid::Solution& solution = m_contents.solution(ion.side);
+        if (m_cell.twoLiquids) {
+            constexpr double kHeld =
+                0.1; // activity that the liquid holds of it before half falls out (from memory)
+            return {1.0 / (1.0 + solution.saturation[ion.species] / kHeld), 0.0};
+        }
+        double made = 0.0;
+        for (const Demand& demand : m_demands) {
+            made -= demand.species == m_catalogue.key.hydroxide ? demand.perCoulomb.expected : 0.0;
+        }
+        double needed = 0.0;
+        for (const Ion& other : m_ions) {
+            needed += m_catalogue.species[other.species].formula.charge * other.perCoulomb;
+        }
+        if (made <= 0.0 || needed <= 0.0) {
+            return {};
+        }
+        const double acid = dissolvedMoles(m_catalogue, solution, m_catalogue.key.hydrogenIon);
+        return {std::min(1.0, made / needed), acid / made};
+    }
+
+    /// No equation asks for the solvent of a sludge, so theory does not count it.
+    void bindSolvent() {
+        constexpr double kWorthCounting = 0.05; // of it falling out: less never ends a cell
+        for (const Ion& ion : m_ions) {
+            const FallsOut out = fallsOut(ion);
+            if (out.share >= kWorthCounting) {
+                const double perCoulomb =
+                    out.share * m_catalogue.species[ion.species].sludgeWater * ion.perCoulomb;
+                note(ion.side, m_catalogue.key.solvent, {0.0, perCoulomb}, true);
+                m_solventSpared += perCoulomb * out.afterCoulombs;
+            }
+        }
+    }
 
     void note(Side side, SpeciesIndex species, const Taken& perCoulomb, bool named) {
         for (Demand& demand : m_demands) {
@@ -180,11 +223,12 @@ private:
         const bool isSolvent = demand.species == m_catalogue.key.solvent;
         const double share = isSolvent ? m_compiled.solventShare : m_compiled.dissolvedShare;
         const std::optional<Side> side = demand.bothSides ? std::nullopt : std::optional(demand.side);
+        const double spared = isSolvent ? m_solventSpared : 0.0;
         // What only the loss takes has no other theory.
-        const double theory =
-            demand.perCoulomb.theory > 0.0 ? demand.perCoulomb.theory : demand.perCoulomb.expected;
-        m_reagents.push_back(
-            {demand.species, side, moles, moles / theory, share * moles / demand.perCoulomb.expected});
+        const double theory = demand.perCoulomb.theory > 0.0 ? moles / demand.perCoulomb.theory
+                                                             : (moles + spared) / demand.perCoulomb.expected;
+        const double expected = std::min(theory, (share * moles + spared) / demand.perCoulomb.expected);
+        m_reagents.push_back({demand.species, side, moles, theory, expected});
     }
 
     const CompiledCell& m_compiled;
@@ -192,6 +236,8 @@ private:
     const Catalogue& m_catalogue;
     const design::Cell& m_cell;
     std::vector<Demand> m_demands;
+    std::vector<Ion> m_ions;
+    double m_solventSpared = 0.0; ///< mol that no sludge keeps while acid still takes the hydroxide.
     std::vector<Reagent> m_reagents;
     double m_replacedCoulombs = std::numeric_limits<double>::infinity();
 };

@@ -3,8 +3,9 @@
 // Law        Faraday: Q = n F moles / |ν| for every reagent that the working couples consume; the smallest
 //            limits. A reagent both electrodes consume from one liquid is shared. Utilisation from the
 //            catalogue; what a couple loses to another reaction on the spot does not reach the leads. A solid oxidant
-//            in a layer that breathes ends nothing: oxygen goes on where it is used up. A metal ion that falls out
-//            takes along the solvent which its sludge keeps.
+//            in a layer that breathes ends nothing: oxygen goes on where it is used up. A metal ion that meets the
+//            hydroxide of either electrode, once the liquid's acid is used up, falls out and takes along the solvent
+//            which its sludge keeps.
 // Units      C, mol.
 #pragma once
 #include "core/cell/CompiledCell.h"

@@ -153,7 +153,7 @@ double takenByCollector(const Catalogue& catalogue, const design::Electrode& ele
 }
 
 SideResult sideResult(const CompiledCell& compiled, const state::Contents& contents, Side which,
-                      const Polarisation& settled, double ampsAtPower) {
+                      const Polarisation& settled, double ampsAtPower, bool drives) {
     const Catalogue& catalogue = compiled.catalogue;
     const FacedElectrode& model = settled.electrode(which);
     const Seat atPower = settled.seatAt(which, ampsAtPower);
@@ -161,10 +161,11 @@ SideResult sideResult(const CompiledCell& compiled, const state::Contents& conte
     SideResult side;
     const Seat rest = model.seatAt(0.0);
     side.restVolts = rest.volts;
-    // Without any load the question is which couple would take the next millivolt.
+    // Without any load, or one that some microvolts drive one way or the other, the question is which couple would take
+    // the next millivolt.
     constexpr double kNudgeVolts = 1e-3; // small against every Tafel slope
     const double shift = atPower.volts - rest.volts;
-    const bool idle = std::abs(shift) <= 1e-9;
+    const bool idle = !drives || std::abs(shift) <= 1e-9;
     const bool anodic = idle ? which == Side::Negative : shift > 0.0;
     Seat load = idle ? rest : atPower;
     load.volts += idle ? (anodic ? kNudgeVolts : -kNudgeVolts) : 0.0;
@@ -245,15 +246,14 @@ Evaluation evaluate(const CompiledCell& compiled, std::shared_ptr<const state::C
     evaluation.curve = sampled.points(options.curvePoints);
     evaluation.settled = limitsOf(settled, SampledCurve::kToFindPower).first;
     for (const Side side : {Side::Negative, Side::Positive}) {
-        evaluation.sides[static_cast<std::size_t>(side)] =
-            sideResult(compiled, contents, side, settled, evaluation.settled.maximumPower.amps);
+        evaluation.sides[static_cast<std::size_t>(side)] = sideResult(
+            compiled, contents, side, settled, evaluation.settled.maximumPower.amps, evaluation.drives());
     }
     evaluation.thermodynamicVolts =
         evaluation.sides[1].equilibriumVolts - evaluation.sides[0].equilibriumVolts;
     evaluation.capacity =
         capacityOf(compiled, contents, evaluation.sides[0].couple, evaluation.sides[1].couple);
-    constexpr double kNothingDrives = 5e-3; // V
-    if (std::abs(evaluation.openCircuitVolts) < kNothingDrives) {
+    if (!evaluation.drives()) {
         evaluation.capacity.expectedCoulombs = 0.0;
         evaluation.capacity.firstCoulombs = 0.0;
     }

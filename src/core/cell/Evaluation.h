@@ -9,6 +9,7 @@
 #include "core/cell/SampledCurve.h"
 #include "core/design/Cell.h"
 #include <array>
+#include <cmath>
 #include <memory>
 #include <optional>
 #include <stop_token>
@@ -84,6 +85,11 @@ struct Evaluation {
     double hydrogenM3PerSecond = 0.0; ///< At 20 °C and 101.325 kPa, both electrodes, at rest.
     std::vector<CurvePoint> curve;    ///< Moment `first`.
 
+    /// False where the open-circuit voltage is nothing but a difference of drifts, microvolts either way.
+    [[nodiscard]] bool drives() const {
+        constexpr double kNothingDrives = 5e-3; // V
+        return std::abs(openCircuitVolts) >= kNothingDrives;
+    }
     [[nodiscard]] const SideResult& side(design::Side which) const {
         return sides[static_cast<std::size_t>(which)];
     }

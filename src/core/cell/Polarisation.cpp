@@ -80,7 +80,7 @@ double Polarisation::shortCircuitAmps(double meterOhm) const {
     options.step = most;
     const auto searched = [&](double guess, double tolerance, const auto& voltsAt) {
         options.tolerance = tolerance;
-        options.lastStep = 1e-7 * most;
+        options.nearlyZero = 1e-7 * std::abs(m_openCircuit);
         const auto shortfall = [&](double amps) {
             const base::Sloped here = voltsAt(sign * amps);
             return base::Sloped{amps * meterOhm - sign * here.value, meterOhm - here.slope};
@@ -92,7 +92,8 @@ double Polarisation::shortCircuitAmps(double meterOhm) const {
         return between(m_negative.heldSeatAt(amps), m_positive.heldSeatAt(-amps), amps);
     });
     options.step = std::max(1e-2 * near, 1e-6 * most);
-    return sign * searched(near, 1e-12 * most, [&](double amps) { return at(amps); });
+    constexpr double kLeastAmps = 1e-18; // nothing that flows is smaller
+    return sign * searched(near, std::max(1e-13 * near, kLeastAmps), [&](double amps) { return at(amps); });
 }
 
 } // namespace anodex::cell

@@ -86,16 +86,20 @@ private:
         return best->second;
     }
 
-    /// How much of the couple's current another reaction takes on the spot.
+    /// How much of the couple's current others take on the spot, and which of them takes the most.
     void takeParasite(double amps, WorkingCouple& couple) const {
         constexpr double kMostTaken = 0.95; // as the catalogue allows; some always reaches the leads
+        double most = 0.0;
         for (std::size_t i = 0; i < m_underLoad.size(); ++i) {
             const Route& route = m_underLoad[i].route;
             if (route.takenShare > 0.0 && route.host == couple.reaction && amps > 0.0) {
                 const double before = m_byGrowth ? m_atRest[i].amps : 0.0;
                 const double taken = before - m_underLoad[i].amps;
                 couple.takenShare = std::min(couple.takenShare + std::max(taken, 0.0) / amps, kMostTaken);
-                couple.taker = route.reaction;
+                if (taken >= most) {
+                    most = taken;
+                    couple.taker = route.reaction;
+                }
             }
         }
     }

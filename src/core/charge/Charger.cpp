@@ -35,9 +35,10 @@ Charger::Charger(const cell::CompiledCell& compiled, const state::Contents& cont
       m_contents(withGrownFilms(contents, isReversed(evaluation))),
       m_sign(isReversed(evaluation) ? -1.0 : 1.0), m_curve(compiled, m_contents, electrode::Moment::Settled),
       m_area(std::min(compiled.cell.electrodes[0].areaM2, compiled.cell.electrodes[1].areaM2)) {
-    // A side holds nothing up only where the other one lacks what this one has.
-    m_full = {isFull(Side::Negative) && !holdsItsSolid(Side::Positive),
-              isFull(Side::Positive) && !holdsItsSolid(Side::Negative)};
+    // A side holds nothing up only where the other one lacks what this one has, or where both have the same.
+    const bool drives = evaluation.drives();
+    m_full = {isFull(Side::Negative) && !(drives && holdsItsSolid(Side::Positive)),
+              isFull(Side::Positive) && !(drives && holdsItsSolid(Side::Negative))};
 }
 
 double Charger::ampsAt(double volts) const {

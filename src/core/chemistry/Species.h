@@ -4,6 +4,7 @@
 //            (gases).
 #pragma once
 #include "core/chemistry/Formula.h"
+#include "core/chemistry/Spread.h"
 #include <cstddef>
 #include <optional>
 #include <string>
@@ -52,6 +53,8 @@ struct Species {
     double acidicProtons = 0.0;    ///< How many it can hand to an electrode that consumes H+.
     double carriedHydroxide = 0.0; ///< How many OH- it can hand to an electrode that binds them.
     double sludgeWater = 0.0;      ///< Of a metal ion: mol of solvent that the sludge of its hydroxide keeps.
+    /// Of a solid that reacts by taking ions up: s in which they reach all of it. Absent: only its face counts.
+    std::optional<FactorSpread> insertionSeconds;
     std::vector<SpeciesTerm> conductsAs; ///< Ions it counts as when salt tables are mixed; empty: itself.
     std::optional<AirLimit> airLimit;
     std::vector<std::string> sources;

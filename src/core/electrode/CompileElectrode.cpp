@@ -223,6 +223,7 @@ private:
             reactant.kind = Reactant::Kind::Gas;
         } else if (phase == chemistry::Phase::Solid) {
             reactant.kind = Reactant::Kind::Solid;
+            reactant.insertionSeconds = insertionSeconds(m_catalogue.species[term.species]);
         }
         const bool unlimited = (term.species == key.hydrogenIon && !reaction.needsAcid) ||
                                (term.species == key.hydroxide && !reaction.bindsHydroxide) ||
@@ -236,6 +237,12 @@ private:
         parameters.usesUpItsAcidity |=
             reactant.kind == Reactant::Kind::Acid || reactant.kind == Reactant::Kind::Alkali;
         parameters.reactants.push_back(reactant);
+    }
+
+    [[nodiscard]] double insertionSeconds(const chemistry::Species& species) const {
+        return species.insertionSeconds
+                   ? m_draw.factor({InputKind::Insertion, species.name}, *species.insertionSeconds)
+                   : 0.0;
     }
 
     [[nodiscard]] ActivityTerm activityTerm(const Reaction& reaction,

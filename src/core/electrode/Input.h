@@ -33,7 +33,8 @@ enum class InputKind : std::uint8_t {
     SolventShare = 23,
     AirlessOxygen = 24,  ///< Left in a liquid that no air reaches.
     BeyondMeasured = 25, ///< Rate of a reaction outside the acidity it was measured in.
-    Touch = 26           ///< Resistance between a material and its collector.
+    Touch = 26,          ///< Resistance between a material and its collector.
+    Insertion = 27       ///< Time in which a solid takes ions up.
 };
 
 struct InputKey {

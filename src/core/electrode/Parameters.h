@@ -42,7 +42,8 @@ struct Reactant {
     chemistry::Branch branch = chemistry::Branch::Anodic;
     ActivityTerm term;
     double electronsPerUnit = 0.0;
-    bool assumed = false; ///< The reaction takes a trace of it for granted.
+    double insertionSeconds = 0.0; ///< In which ions reach all of a solid; 0: at once.
+    bool assumed = false;          ///< The reaction takes a trace of it for granted.
 };
 
 struct ReactionParameters {

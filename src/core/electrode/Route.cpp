@@ -56,6 +56,7 @@ void RouteBuilder::prepare(Supplies& supplies) {
         m_equilibrium = nernstVolts(m_parameters, m_solution);
         m_anodicSupply = supplies.limit(m_parameters, Branch::Anodic);
         m_cathodicSupply = supplies.limit(m_parameters, Branch::Cathodic);
+        m_inserted = supplies.inserted(m_parameters);
         findSolid(supplies);
     }
 }
@@ -79,7 +80,7 @@ Route RouteBuilder::build(const RouteParameters& parameters) const {
     law.cathodicPerVolt = storedAnodic ? other : stored;
     law.lnExchange = lnExchange(parameters, stored, storedAnodic);
     law.anodicLimit = anodicLimit(parameters);
-    law.cathodicLimit = std::min(m_cathodicSupply * parameters.geometricAreaM2, parameters.cathodicLimitAmps);
+    law.cathodicLimit = cathodicLimit(parameters);
     // What nobody put in cannot be used up, though its build-up at the electrode sets the potential.
     law.anodicOnly = (kinetics.oneWay && storedAnodic) || m_cathodicAbsent;
     law.cathodicOnly = (kinetics.oneWay && !storedAnodic) || (m_anodicAbsent && !kinetics.onTraces);
@@ -105,6 +106,13 @@ double RouteBuilder::anodicLimit(const RouteParameters& parameters) const {
     const double bare = std::min(supply, parameters.anodicLimitAmps);
     const double grown = std::min(supply, parameters.grownLimitAmps);
     return covered < 1.0 ? (1.0 - covered) * bare + (covered > 0.0 ? covered * grown : 0.0) : grown;
+}
+
+double RouteBuilder::cathodicLimit(const RouteParameters& parameters) const {
+    const double supply = m_cathodicSupply * parameters.geometricAreaM2;
+    const double reached =
+        std::isinf(m_inserted) || supply <= 0.0 ? supply : 1.0 / (1.0 / supply + 1.0 / m_inserted);
+    return std::min(reached, parameters.cathodicLimitAmps);
 }
 
 double RouteBuilder::lnExchange(const RouteParameters& parameters, double storedPerVolt,

@@ -47,6 +47,7 @@ public:
 
 private:
     [[nodiscard]] double anodicLimit(const RouteParameters& parameters) const;
+    [[nodiscard]] double cathodicLimit(const RouteParameters& parameters) const;
     [[nodiscard]] double lnExchange(const RouteParameters& parameters, double storedPerVolt,
                                     bool storedAnodic) const;
     void block(Route& route, const chemistry::SurfaceKinetics& kinetics) const;
@@ -65,6 +66,7 @@ private:
     double m_cathodicSupply = 0.0;                                    // A/m²
     double m_solubleSupply = std::numeric_limits<double>::infinity(); // A/m²
     double m_solidHydroxide = 0.0;
+    double m_inserted = std::numeric_limits<double>::infinity(); // A
 };
 
 } // namespace anodex::electrode

@@ -156,6 +156,19 @@ double Supplies::limit(const ReactionParameters& reaction, Branch branch) {
     return 1.0 / inverse;
 }
 
+double Supplies::inserted(const ReactionParameters& reaction) const {
+    double inverse = 0.0;
+    for (const Reactant& reactant : reaction.reactants) {
+        if (reactant.branch == Branch::Cathodic && reactant.insertionSeconds > 0.0) {
+            const double deep = std::sqrt(reactant.insertionSeconds / (M_PI * m_seconds));
+            const double moles = std::max(0.0, state::molesOf(m_here.held(), reactant.term.species));
+            inverse += reactant.insertionSeconds /
+                       (reactant.electronsPerUnit * base::kFaraday * moles * m_warmth * std::max(1.0, deep));
+        }
+    }
+    return 1.0 / inverse;
+}
+
 double Supplies::carriedOff(SpeciesIndex species, const liquid::Solution& face) const {
     const double saturated = face.labileConcentrationAt(m_here.catalogue, species, face.saturation[species]);
     return flux(species, saturated) * m_here.parameters.supplyFactor;

@@ -4,7 +4,8 @@
 //            0.5 mm in still liquid, 0.1 mm stirred, never wider than the gap, and at first only as deep as
 //            diffusion reaches, √(πDt), with what fills the pores used first; `first` is read after 5 s,
 //            `settled` is the limit of long times. Oxygen from an
-//            open face has a limit of its own (PorousLayer.h).
+//            open face has a limit of its own (PorousLayer.h). A solid that takes ions up gives n F N/τ at long times,
+//            and √(τ/πt) times as much while they have not gone deep.
 // Units      A/m² of geometric area.
 // Source     Nernst layer: Bard & Faulkner, Electrochemical Methods, 2nd ed., ch. 1 and 5.
 #pragma once
@@ -29,6 +30,8 @@ public:
 
     /// Limit of the reaction's oxidation (anodic) or reduction; infinity when only solids and solvent take part.
     [[nodiscard]] double limit(const ReactionParameters& reaction, chemistry::Branch branch);
+    /// What the reaction's reduction draws of solids that take ions up, A; infinity where none does.
+    [[nodiscard]] double inserted(const ReactionParameters& reaction) const;
     /// Of an ion that leaves a face saturated with it, A/m² for each electron.
     [[nodiscard]] double carriedOff(chemistry::SpeciesIndex species, const liquid::Solution& face) const;
     /// A/m² for each mol/(m s) of difference in Σ D c.

@@ -26,6 +26,8 @@ enum class FindingCode {
     Undissolved,
     SameMaterial,
     NeedsForming,
+    RestAlike,
+    HardlyAnyCurrent,
     HarmfulToWater,
     PressedSeparator,
     LayersMix,

@@ -24,6 +24,8 @@ constexpr Row kRows[] = {{FindingCode::HydrogenGas, {"hydrogen-gas", Measure::Ga
                          {FindingCode::Undissolved, {"undissolved", Measure::Gram}},
                          {FindingCode::SameMaterial, {"same-material", Measure::None}},
                          {FindingCode::NeedsForming, {"needs-forming", Measure::AmpereHour}},
+                         {FindingCode::RestAlike, {"rest-alike", Measure::Volt}},
+                         {FindingCode::HardlyAnyCurrent, {"hardly-any-current", Measure::Ampere}},
                          {FindingCode::HarmfulToWater, {"harmful-to-water", Measure::None}},
                          {FindingCode::CollectorWastes, {"collector-wastes", Measure::Ampere}},
                          {FindingCode::PressedSeparator, {"pressed-separator", Measure::None}},

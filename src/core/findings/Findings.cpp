@@ -154,9 +154,9 @@ private:
         const Electrode& negative = m_cell.electrodes[0];
         const Electrode& positive = m_cell.electrodes[1];
         // Two alike that still wait for their first charge differ by chance alone.
-        constexpr double kByChance = 0.05; // V
+        constexpr double kByChance = 0.05;
         const bool alike = negative.material == positive.material;
-        if (m_evaluation.openCircuitVolts < (alike ? -kByChance : -0.001)) {
+        if (m_evaluation.openCircuitVolts < -(alike ? kByChance : kRestAlikeVolts)) {
             add(FindingCode::PolarityReversed, Severity::Warning, FindingPart::Whole,
                 {nameOf(Side::Negative)});
         }

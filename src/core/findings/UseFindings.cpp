@@ -31,6 +31,7 @@ public:
         : m_catalogue(catalogue), m_cell(cell), m_evaluation(evaluation), m_charging(charging) {}
 
     std::vector<Finding> run() {
+        drives();
         runsHot();
         if (m_charging) {
             chargeSuits();
@@ -48,6 +49,24 @@ private:
 
     [[nodiscard]] const std::string& nameOf(Side side) const {
         return m_catalogue.materials[m_cell.electrode(side).material].name;
+    }
+
+    /// Where specimen and drift decide the sign, or nothing carries the voltage, no number stands for much.
+    void drives() {
+        constexpr double kHardlyAnyDensity = 0.01; // A/m² of a short circuit (common practice, no source)
+        const auto& [negative, positive] = m_cell.electrodes;
+        const double volts = std::abs(m_evaluation.openCircuitVolts);
+        const bool alike =
+            negative.material == positive.material && negative.air == positive.air && !m_cell.twoLiquids;
+        if (volts < kRestAlikeVolts && !alike) {
+            add(FindingCode::RestAlike, Severity::Note, FindingPart::Whole,
+                {nameOf(Side::Negative), nameOf(Side::Positive)}, volts);
+        }
+        const double amps = std::abs(m_evaluation.first.shortCircuitAmps);
+        if (volts >= kRestAlikeVolts &&
+            amps < kHardlyAnyDensity * std::min(negative.areaM2, positive.areaM2)) {
+            add(FindingCode::HardlyAnyCurrent, Severity::Note, FindingPart::Whole, {}, amps);
+        }
     }
 
     /// What the heat at rest would warm a vessel by that sheds it to the room.

@@ -17,8 +17,8 @@ void linkSpecies(const Context& context, JsonObject& entry, Species& species, co
     for (const char* key :
          {"name", "formation", "log_K", "enthalpy_kJ", "diffusivity_1e-9_m2_per_s", "setchenow",
           "limiting_conductivity_1e-4_S_m2_per_mol", "default_activity", "acidic_protons",
-          "carried_hydroxide", "sludge_water", "precipitates", "molar_volume_cm3_per_mol",
-          "enthalpy_kJ_per_mol", "gibbs_kJ_per_mol", "air_limit", "sources"}) {
+          "carried_hydroxide", "sludge_water", "insertion_s", "insertion_spread", "precipitates",
+          "molar_volume_cm3_per_mol", "enthalpy_kJ_per_mol", "gibbs_kJ_per_mol", "air_limit", "sources"}) {
         (void)entry.raw(key);
     }
     entry.eachNumber("conducts_as", [&](const std::string& ion, double count) {
@@ -109,6 +109,10 @@ void readSpecies(Context& context, JsonObject& root) {
         }
         species.acidicProtons = entry.numberOr("acidic_protons", 0.0, kNotNegative);
         species.carriedHydroxide = entry.numberOr("carried_hydroxide", 0.0, kNotNegative);
+        if (const auto insertion = entry.maybeNumber("insertion_s", kPositive)) {
+            species.insertionSeconds =
+                chemistry::FactorSpread{*insertion, entry.numberOr("insertion_spread", 1.0, kPositive)};
+        }
         species.sludgeWater = entry.numberOr("sludge_water", 0.0, kNotNegative);
         entry.object("air_limit", [&](JsonObject& limit) {
             species.airLimit = AirLimit{

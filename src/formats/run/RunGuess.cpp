@@ -21,7 +21,8 @@ using Kind = CsvAspect::Kind;
 using quantity::Dimension;
 
 constexpr double kSure = 0.99;
-constexpr double kContradicts = 2e-4; // of a header that states another unit
+constexpr const char* kCounts = "counts"; // of a converter whose scale is not known
+constexpr double kContradicts = 2e-4;     // of a header that states another unit
 
 bool allWhole(const std::vector<double>& values) {
     return std::all_of(values.begin(), values.end(), [](double v) { return v == std::floor(v); });
@@ -383,11 +384,12 @@ private:
             choices.push_back(choice(symbol, odds, [&](CsvMapping& m) { m.columns[*c].toSi = toSi; }));
         }
         if (role == ColumnRole::Voltage && whole && !stated && most > 0.0) {
-            choices.push_back(choice("counts", 0.2, [&](CsvMapping&) {}));
+            choices.push_back(choice(kCounts, 0.2, [&](CsvMapping&) {}));
         }
         decide(kind, std::move(choices));
-        if (stated && m_at.columns[*c].toSi != stated->toSi) {
-            m_aspects.back().asked = true; // never against what the header states without asking
+        const bool againstHeader = stated && m_at.columns[*c].toSi != stated->toSi;
+        if (againstHeader || m_aspects.back().choices.front().value == kCounts) {
+            m_aspects.back().asked = true; // never against what is stated, and never counts taken for volts
         }
         return std::nullopt;
     }

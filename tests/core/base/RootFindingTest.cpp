@@ -61,6 +61,20 @@ TEST(RootFinding, BySlopeGivesTheNearerEndOrFaultsLikeTheOther) {
     EXPECT_THROW((void)rootOfRisingBySlope([](double) { return Sloped{std::nan(""), 1.0}; }, 2.0), Fault);
 }
 
+TEST(RootFinding, BySlopeFindsASmallRootOfAWideSpan) {
+    RootOptions options;
+    options.lowest = 0.0;
+    options.highest = 1.0;
+    options.tolerance = 1e-12;
+    options.nearlyZero = 1e-6;
+    const auto curved = [](double x) {
+        return Sloped{std::log(x + 1e-10) - std::log(3e-9), 1.0 / (x + 1e-10)};
+    };
+    for (const double guess : {1.0, 1e-3, 1e-8, 0.0}) {
+        EXPECT_NEAR(rootOfRisingBySlope(curved, guess, options), 2.9e-9, 1e-12) << guess;
+    }
+}
+
 TEST(RootFinding, BySlopeNeedsFewCallsNearTheRoot) {
     int calls = 0;
     const auto counted = [&](double x) {

@@ -1,6 +1,7 @@
 // One question has one answer, whatever asks: open circuit is where the curve begins, the greatest power is the
 // curve's, and a couple that is named can run. Held over simple cells of every kind.
 #include "core/cell/Evaluation.h"
+#include "core/cell/Polarisation.h"
 #include "tests/support/CellJson.h"
 #include "tests/support/Samples.h"
 
@@ -22,11 +23,15 @@ std::vector<Json> sixLiquids() {
             water({{"ZnSO4", 0.5}}), ready("lemon juice"), water({{"CuSO4", 0.3}})};
 }
 
-Evaluation evaluated(const char* negative, const char* positive, const Json& liquid, const char* air) {
+Json cellOf(const char* negative, const char* positive, const Json& liquid, const char* air) {
     Json cell = cellWith(electrodeJson(negative, 10), electrodeJson(positive, 10), liquid);
     cell["negative"]["air"] = air;
     cell["positive"]["air"] = air;
-    return evaluate(test::catalogue(), test::cellOf(cell.dump()), {200});
+    return cell;
+}
+
+Evaluation evaluated(const char* negative, const char* positive, const Json& liquid, const char* air) {
+    return evaluate(test::catalogue(), test::cellOf(cellOf(negative, positive, liquid, air).dump()), {200});
 }
 
 bool isOpen(const SideResult& side) {
@@ -55,6 +60,49 @@ void expectOneAnswer(const Evaluation& e, const std::string& cell) {
     EXPECT_LE(e.first.maximumPower.watts,
               std::abs(e.openCircuitVolts * e.first.shortCircuitAmps) * (1.0 + 1e-9))
         << cell;
+}
+
+/// A little less current leaves more voltage than the ammeter takes, a little more less. (The voltage itself is no measure:
+/// a curve that ends at a limiting current is a wall there.)
+void expectItsShortCircuit(const Json& json, const std::string& cell, double leastAmps) {
+    constexpr double kBeside = 1e-2;   // of the current
+    constexpr double kRounding = 1e-4; // V
+    const design::Cell design = test::cellOf(json.dump());
+    const CompiledCell compiled = compile(test::catalogue(), design);
+    const state::Contents contents = state::asBuilt(test::catalogue(), design);
+    const Polarisation curve(compiled, contents, electrode::Moment::First);
+    const double amps = curve.shortCircuitAmps();
+    if (std::abs(amps) < leastAmps) {
+        return;
+    }
+    const double sign = amps < 0.0 ? -1.0 : 1.0;
+    const auto left = [&](double share) {
+        return sign * (curve.voltsAt(share * amps) - kMeterOhm * share * amps);
+    };
+    EXPECT_GE(left(1.0 - kBeside), -kRounding) << cell;
+    EXPECT_LE(left(1.0 + kBeside), kRounding) << cell;
+}
+
+TEST(OneAnswer, TheShortCircuitIsWhereTheVoltageEnds) {
+    constexpr double kToReadAmps = 1e-6; // less no ammeter of a builder's shows
+    for (const char* air : {"none", "still"}) {
+        for (const Json& liquid : sixLiquids()) {
+            for (std::size_t i = 0; i < kSurfaces.size(); ++i) {
+                for (std::size_t j = i + 1; j < kSurfaces.size(); ++j) {
+                    expectItsShortCircuit(cellOf(kSurfaces[i], kSurfaces[j], liquid, air),
+                                          std::string(kSurfaces[i]) + " | " + kSurfaces[j] + " in " +
+                                              liquid.dump() + ", air " + air,
+                                          kToReadAmps);
+                }
+            }
+        }
+    }
+    // Found where the search once stopped short of currents far below what the resistance lets through.
+    expectItsShortCircuit(cellOf("lead dioxide", "nichrome wire", water({{"NaCl", 0.2052}}), "none"),
+                          "nichrome", 0.0);
+    expectItsShortCircuit(cellOf("lead dioxide", "silver", water({{"Na2SO4", 0.0196}}), "still"), "silver",
+                          0.0);
+    expectItsShortCircuit(cellOf("lead", "graphite", water({{"ZnCl2", 3.156}}), "none"), "graphite", 0.0);
 }
 
 TEST(OneAnswer, OpenCircuitPowerAndCouplesAreThoseOfTheCurve) {

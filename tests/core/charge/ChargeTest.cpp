@@ -178,6 +178,23 @@ TEST(Charge, AFullCellFloatsBelowItsGassing) {
     EXPECT_GT(*charging.floatVolts, charging.restVolts);
 }
 
+/// Before its first charge every lead cell rests at nothing, by microvolts one way or the other.
+TEST(Charge, LeadAgainstItsOxidesTakesItsFirstChargeWhicheverRestsHigher) {
+    for (const char* negative : {"lead", "spongy lead", "litharge paste", "discharged spongy lead"}) {
+        for (const char* positive : {"litharge paste", "discharged spongy lead"}) {
+            for (const double strength : {3.0, 5.0}) {
+                const Charging charging = charged(cellWith(
+                    electrodeJson(negative, 20), electrodeJson(positive, 20), water({{"H2SO4", strength}})));
+                const std::string which = std::string(negative) + " | " + positive;
+                EXPECT_TRUE(charging.possible) << which;
+                EXPECT_FALSE(charging.reversed) << which;
+                EXPECT_GT(charging.gentle.point.volts, 2.0) << which;
+                EXPECT_LT(charging.gentle.point.volts, 2.8) << which;
+            }
+        }
+    }
+}
+
 TEST(Charge, TwoLeadSheetsAreFormedAboveTheCouplesVoltage) {
     const Charging charging = charged(asking(sheets(), 0.05));
     ASSERT_TRUE(charging.possible);

@@ -1,6 +1,7 @@
 // Supply limits against i = n F D c / delta worked by hand.
 #include "core/electrode/Transport.h"
 #include "core/electrode/CompileElectrode.h"
+#include "tests/support/CellJson.h"
 #include "tests/support/Samples.h"
 
 #include <algorithm>
@@ -158,6 +159,38 @@ TEST(Transport, OnlyGasMadeOfProtonsAloneNeedsAcid) {
         }
     }
     EXPECT_GE(needing, 1);
+}
+
+/// Zinc against graphite with so much manganese dioxide in ammonium chloride, at 25 °C without air.
+Supply pinchOf(double grams, Moment when) {
+    namespace json = test::json;
+    Json graphite = json::airless(json::electrodeJson("graphite"));
+    graphite["additives"] = {{{"material", "manganese dioxide"}, {"mass_g", grams}}};
+    Json cell =
+        json::cellWith(json::airless(json::electrodeJson("zinc")), graphite, json::water({{"NH4Cl", 3}}));
+    cell["temperature_C"] = 25;
+    return Supply(cell.dump(), Side::Positive, when);
+}
+
+double insertedAmps(double grams, Moment when) {
+    const Supply pinch = pinchOf(grams, when);
+    const Situation here = pinch.filled.at(Side::Positive);
+    return Supplies(here, secondsOf(when)).inserted(pinch.reaction("MnO2(s) + H+ + e- = MnOOH(s)"));
+}
+
+TEST(Transport, ProtonsReachAllOfADioxideInAnHour) {
+    // 0.1 g / 86.94 g/mol · 96485 C/mol / 3600 s
+    EXPECT_NEAR(insertedAmps(0.1, Moment::Settled), 0.03083, 3e-5);
+    EXPECT_NEAR(insertedAmps(0.2, Moment::Settled), 2.0 * 0.03083, 6e-5);
+    // √(3600 s / (π · 5 s)) times as much at first.
+    EXPECT_NEAR(insertedAmps(0.1, Moment::First), 0.03083 * 15.14, 2e-3);
+}
+
+TEST(Transport, WhatTakesNothingUpIsNotLimitedByIt) {
+    const Supply pinch = pinchOf(0.1, Moment::Settled);
+    const Situation here = pinch.filled.at(Side::Positive);
+    const Supplies supplies(here, secondsOf(Moment::Settled));
+    EXPECT_TRUE(std::isinf(supplies.inserted(pinch.reaction(kZinc))));
 }
 
 } // namespace

@@ -1,5 +1,6 @@
 // Each finding is raised by its fault and silent for the near miss beside it.
 #include "core/findings/Findings.h"
+#include "tests/support/CellJson.h"
 #include "tests/support/Samples.h"
 
 #include <algorithm>
@@ -91,6 +92,27 @@ std::vector<Pair> pairs() {
          [=] { return strength(7.5); }, [=] { return strength(4.0); }},
         {"the same twice, two metals", FindingCode::SameMaterial, Severity::Note, FindingPart::Whole,
          [] { return with(test::lemon(), [](Json& j) { j["positive"]["material"] = "zinc"; }); }, fruit},
+        {"brass with copper, zinc with copper", FindingCode::RestAlike, Severity::Note, FindingPart::Whole,
+         [] {
+             return with(test::lemon(), [](Json& j) {
+                 j["negative"]["material"] = "brass";
+                 j["positive"]["material"] = "copper";
+             });
+         },
+         fruit},
+        {"graphite with platinum where no air is, with zinc", FindingCode::HardlyAnyCurrent, Severity::Note,
+         FindingPart::Whole,
+         [] {
+             return Json(
+                 test::json::cellWith(test::json::airless(test::json::electrodeJson("platinised titanium")),
+                                      test::json::airless(test::json::electrodeJson("graphite")),
+                                      test::json::water({{"KOH", 6}})));
+         },
+         [] {
+             return Json(test::json::cellWith(test::json::airless(test::json::electrodeJson("zinc")),
+                                              test::json::airless(test::json::electrodeJson("graphite")),
+                                              test::json::water({{"KOH", 6}})));
+         }},
         {"two plain sheets of lead, formed ones", FindingCode::NeedsForming, Severity::Note,
          FindingPart::Whole,
          [] {

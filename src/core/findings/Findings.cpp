@@ -34,14 +34,16 @@ constexpr double kFewHoles = 0.01;           // share of a face that is open (co
 constexpr double kPlatingWorthSaying = 0.1;  // A/m²
 constexpr double kLeastApart = 10.0;         // kg/m³: a knock mixes less (common practice, no source)
 
-/// Among equals what poisons, explodes or spits stands before what burns, and that before what only warms.
+/// Among equals what poisons, explodes or spits stands before what burns, and that before what only warms. (Of notes the
+/// first is that there is hardly a cell at all.)
 std::ptrdiff_t harmRank(const Finding& finding) {
     constexpr FindingCode kWorstFirst[] = {
-        FindingCode::Rule,           FindingCode::ChargeBackwards, FindingCode::ClosedGas,
-        FindingCode::GasInHeadSpace, FindingCode::GasInBox,        FindingCode::GasInRoom,
-        FindingCode::NearFlame,      FindingCode::HalogenOnCharge, FindingCode::AcidBesideAlkali,
-        FindingCode::RunsHot,        FindingCode::HighVoltage,     FindingCode::CorrosiveLiquid,
-        FindingCode::HydrogenGas,    FindingCode::HighShortCircuit};
+        FindingCode::RestAlike,       FindingCode::HardlyAnyCurrent, FindingCode::Rule,
+        FindingCode::ChargeBackwards, FindingCode::ClosedGas,        FindingCode::GasInHeadSpace,
+        FindingCode::GasInBox,        FindingCode::GasInRoom,        FindingCode::NearFlame,
+        FindingCode::HalogenOnCharge, FindingCode::AcidBesideAlkali, FindingCode::RunsHot,
+        FindingCode::HighVoltage,     FindingCode::CorrosiveLiquid,  FindingCode::HydrogenGas,
+        FindingCode::HighShortCircuit};
     return std::find(std::begin(kWorstFirst), std::end(kWorstFirst), finding.code) - std::begin(kWorstFirst);
 }
 

@@ -394,5 +394,14 @@ TEST(AirAround, OpenAirIsGentlerThanARoom) {
     EXPECT_LT(share({{"outdoors", true}}), 0.1 * share({{"room_m3", 20}}));
 }
 
+TEST(AirAround, NoMoreThanAllOfItIsGas) {
+    for (const Json& place : {Json{{"outdoors", true}}, Json{{"room_m3", 20}}}) {
+        const Cell cell = test::cellOf(with(inert(1.0), "place", place).dump());
+        const std::vector<cell::SpaceAir> spaces =
+            cell::airAround(test::catalogue(), cell, {{test::catalogue().key.hydrogenGas, 1e6}});
+        EXPECT_EQ(spaces.front().share, 1.0) << place.dump();
+    }
+}
+
 } // namespace
 } // namespace anodex::charge

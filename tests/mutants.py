@@ -78,15 +78,14 @@ def passes(suite, picked):
                                 env={**os.environ, "GTEST_TOTAL_SHARDS": str(shards), "GTEST_SHARD_INDEX": str(i)})
                for i in range(shards)]
     ends = time.monotonic() + (600 if picked == "*" else 120)
-    passed = True
-    while passed and running:
-        passed = time.monotonic() < ends and all(one.poll() in (None, 0) for one in running)
-        running = [one for one in running if one.poll() is None]
+    codes = [None]
+    while None in codes and not any(codes) and time.monotonic() < ends:
         time.sleep(0.05)
+        codes = [one.poll() for one in running]
     for one in running:
         one.kill()
         one.wait()
-    return passed
+    return all(code == 0 for code in codes)
 
 
 def tests_fail(path=None, seconds=900):
@@ -104,9 +103,10 @@ def tests_fail(path=None, seconds=900):
 def bring_copy_up_to_date():
     """Only what differs is written anew, a mutant left over from a run that was stopped too: the rest stays built."""
     wanted = set()
-    for path in ROOT.rglob("*"):
+    tops = [top for top in ROOT.iterdir() if top.name not in ("build", ".git")]
+    for path in [inside for top in tops for inside in ([top] if top.is_file() else top.rglob("*"))]:
         relative = path.relative_to(ROOT)
-        if path.is_file() and relative.parts[0] not in ("build", ".git"):
+        if path.is_file():
             wanted.add(relative)
             target = COPY / relative
             if not target.exists() or not filecmp.cmp(path, target, shallow=False):

@@ -156,7 +156,7 @@ private:
         const Electrode& negative = m_cell.electrodes[0];
         const Electrode& positive = m_cell.electrodes[1];
         // Two alike that still wait for their first charge differ by chance alone.
-        constexpr double kByChance = 0.05;
+        constexpr double kByChance = 0.05; // V
         const bool alike = negative.material == positive.material;
         if (m_evaluation.openCircuitVolts < -(alike ? kByChance : kRestAlikeVolts)) {
             add(FindingCode::PolarityReversed, Severity::Warning, FindingPart::Whole,
@@ -165,7 +165,7 @@ private:
         if (const double coulombs = formedCoulombs(); coulombs > 0.0) {
             add(FindingCode::NeedsForming, Severity::Note, FindingPart::Whole, {nameOf(Side::Positive)},
                 coulombs);
-        } else if (alike && !m_cell.twoLiquids && negative.air == positive.air) {
+        } else if (isSameOnBothSides(m_cell)) {
             add(FindingCode::SameMaterial, Severity::Note, FindingPart::Whole, {nameOf(Side::Negative)});
         }
         storesAsCapacitor();

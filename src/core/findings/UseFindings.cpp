@@ -56,9 +56,7 @@ private:
         constexpr double kHardlyAnyDensity = 0.01; // A/m² of a short circuit (common practice, no source)
         const auto& [negative, positive] = m_cell.electrodes;
         const double volts = std::abs(m_evaluation.openCircuitVolts);
-        const bool alike =
-            negative.material == positive.material && negative.air == positive.air && !m_cell.twoLiquids;
-        if (volts < kRestAlikeVolts && !alike) {
+        if (volts < kRestAlikeVolts && !isSameOnBothSides(m_cell)) {
             add(FindingCode::RestAlike, Severity::Note, FindingPart::Whole,
                 {nameOf(Side::Negative), nameOf(Side::Positive)}, volts);
         }
@@ -242,6 +240,11 @@ private:
 };
 
 } // namespace
+
+bool isSameOnBothSides(const Cell& cell) {
+    const auto& [negative, positive] = cell.electrodes;
+    return negative.material == positive.material && negative.air == positive.air && !cell.twoLiquids;
+}
 
 std::vector<Finding> useFindings(const Catalogue& catalogue, const Cell& cell, const Evaluation& evaluation,
                                  const std::optional<Charging>& charging) {

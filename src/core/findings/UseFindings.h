@@ -9,6 +9,9 @@ namespace anodex::findings {
 /// V of open circuit below which the specimens decide which side is plus (common practice, no source).
 inline constexpr double kRestAlikeVolts = 0.03;
 
+/// The same material in the same liquid with the same air.
+[[nodiscard]] bool isSameOnBothSides(const design::Cell& cell);
+
 /// `charging` is present when the design says that it is to be charged.
 [[nodiscard]] std::vector<Finding> useFindings(const chemistry::Catalogue& catalogue,
                                                const design::Cell& cell, const cell::Evaluation& evaluation,

@@ -7,6 +7,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <functional>
 #include <gtest/gtest.h>
 
 namespace anodex::cell {
@@ -32,6 +33,21 @@ Json cellOf(const char* negative, const char* positive, const Json& liquid, cons
 
 Evaluation evaluated(const char* negative, const char* positive, const Json& liquid, const char* air) {
     return evaluate(test::catalogue(), test::cellOf(cellOf(negative, positive, liquid, air).dump()), {200});
+}
+
+/// Every pair of the surfaces in six liquids, with and without air.
+void forEachCouple(const std::function<void(const Json& cell, const std::string& name)>& visit) {
+    for (const char* air : {"none", "still"}) {
+        for (const Json& liquid : sixLiquids()) {
+            for (std::size_t i = 0; i < kSurfaces.size(); ++i) {
+                for (std::size_t j = i + 1; j < kSurfaces.size(); ++j) {
+                    visit(cellOf(kSurfaces[i], kSurfaces[j], liquid, air),
+                          std::string(kSurfaces[i]) + " | " + kSurfaces[j] + " in " + liquid.dump() +
+                              ", air " + air);
+                }
+            }
+        }
+    }
 }
 
 bool isOpen(const SideResult& side) {
@@ -85,18 +101,8 @@ void expectItsShortCircuit(const Json& json, const std::string& cell, double lea
 
 TEST(OneAnswer, TheShortCircuitIsWhereTheVoltageEnds) {
     constexpr double kToReadAmps = 1e-6; // less no ammeter of a builder's shows
-    for (const char* air : {"none", "still"}) {
-        for (const Json& liquid : sixLiquids()) {
-            for (std::size_t i = 0; i < kSurfaces.size(); ++i) {
-                for (std::size_t j = i + 1; j < kSurfaces.size(); ++j) {
-                    expectItsShortCircuit(cellOf(kSurfaces[i], kSurfaces[j], liquid, air),
-                                          std::string(kSurfaces[i]) + " | " + kSurfaces[j] + " in " +
-                                              liquid.dump() + ", air " + air,
-                                          kToReadAmps);
-                }
-            }
-        }
-    }
+    forEachCouple(
+        [&](const Json& json, const std::string& name) { expectItsShortCircuit(json, name, kToReadAmps); });
     // Found where the search once stopped short of currents far below what the resistance lets through.
     expectItsShortCircuit(cellOf("lead dioxide", "nichrome wire", water({{"NaCl", 0.2052}}), "none"),
                           "nichrome", 0.0);
@@ -107,18 +113,10 @@ TEST(OneAnswer, TheShortCircuitIsWhereTheVoltageEnds) {
 
 TEST(OneAnswer, OpenCircuitPowerAndCouplesAreThoseOfTheCurve) {
     int tried = 0;
-    for (const char* air : {"none", "still"}) {
-        for (const Json& liquid : sixLiquids()) {
-            for (std::size_t i = 0; i < kSurfaces.size(); ++i) {
-                for (std::size_t j = i + 1; j < kSurfaces.size(); ++j) {
-                    expectOneAnswer(evaluated(kSurfaces[i], kSurfaces[j], liquid, air),
-                                    std::string(kSurfaces[i]) + " | " + kSurfaces[j] + " in " +
-                                        liquid.dump() + ", air " + air);
-                    ++tried;
-                }
-            }
-        }
-    }
+    forEachCouple([&](const Json& json, const std::string& name) {
+        expectOneAnswer(evaluate(test::catalogue(), test::cellOf(json.dump()), {200}), name);
+        ++tried;
+    });
     EXPECT_EQ(tried, 936);
 }
 

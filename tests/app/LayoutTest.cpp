@@ -3,8 +3,29 @@
 #include "tests/app/CutTexts.h"
 #include "tests/app/WindowFixture.h"
 
+#include <QPaintEvent>
+#include <QRegion>
+
 namespace anodex::app {
 namespace {
+
+/// What of a widget is painted while this stands.
+class PaintedRegion : public QObject {
+public:
+    explicit PaintedRegion(QWidget& widget) { widget.installEventFilter(this); }
+    [[nodiscard]] const QRegion& region() const { return m_region; }
+
+protected:
+    bool eventFilter(QObject* /*widget*/, QEvent* event) override {
+        if (event->type() == QEvent::Paint) {
+            m_region += static_cast<QPaintEvent*>(event)->region();
+        }
+        return false;
+    }
+
+private:
+    QRegion m_region;
+};
 
 class LayoutTest : public WindowTest {
 protected:
@@ -135,6 +156,50 @@ TEST_F(LayoutTest, TheThemeReachesEveryPicture) {
         // The paper itself, at the window's lower left corner.
         EXPECT_GT(light.pixelColor(3, light.height() - 3).lightness(), 200) << view.id;
         EXPECT_LT(dark.pixelColor(3, dark.height() - 3).lightness(), 60) << view.id;
+    }
+}
+
+TEST_F(LayoutTest, AnEditPaintsThePicturesAndNothingUnderThem) {
+    openDemo();
+    for (const ThemeChoice choice : {ThemeChoice::Light, ThemeChoice::Dark}) {
+        m_theme.apply(*qApp, choice);
+        m_window->showStation(QStringLiteral("cell"));
+        QCoreApplication::processEvents();
+        Picture* section = picture("section");
+        section->focusItem(QStringLiteral("gap"));
+        PaintedRegion painted(*section);
+        PaintedRegion under(*m_window);
+        QTest::keyClick(section, Qt::Key_Plus);
+        QCoreApplication::processEvents();
+        EXPECT_FALSE(painted.region().isEmpty());
+        for (const Picture* each : m_window->findChildren<Picture*>()) {
+            const QRect area(each->mapTo(m_window.get(), QPoint()), each->size());
+            EXPECT_FALSE(each->isVisible() && under.region().intersects(area & m_window->rect()))
+                << each->objectName().toStdString();
+        }
+    }
+}
+
+TEST_F(LayoutTest, APicturePaintsEveryPixelOfItself) {
+    openDemo();
+    for (const ViewEntry& view : viewList()) {
+        m_window->showStation(view.id);
+        QCoreApplication::processEvents();
+        for (Picture* each : m_window->findChildren<Picture*>()) {
+            if (!each->isVisible()) {
+                continue;
+            }
+            QImage image(each->size(), QImage::Format_RGB32);
+            image.fill(Qt::green);
+            each->render(&image, {}, {}, QWidget::RenderFlags());
+            int left = 0;
+            for (int y = 0; y < image.height(); ++y) {
+                for (int x = 0; x < image.width(); ++x) {
+                    left += image.pixelColor(x, y) == QColor(Qt::green) ? 1 : 0;
+                }
+            }
+            EXPECT_EQ(left, 0) << view.id << ": " << each->objectName().toStdString();
+        }
     }
 }
 

@@ -74,6 +74,9 @@ ElectrodeModel::Running ElectrodeModel::runningOf(const Route& route, const Rout
 base::Sloped ElectrodeModel::at(double volts) const {
     base::Sloped sum;
     for (const Running& running : m_running) {
+        if (!running.law.runsAt(volts)) {
+            continue;
+        }
         const base::Sloped route = running.law.at(volts);
         const double share = route.value > 0.0 ? running.toLeads : 1.0;
         sum.value += share * route.value;
@@ -85,6 +88,9 @@ base::Sloped ElectrodeModel::at(double volts) const {
 Flows ElectrodeModel::flowsAt(double volts) const {
     Flows sum;
     for (const Running& running : m_running) {
+        if (!running.law.runsAt(volts)) {
+            continue;
+        }
         const base::Sloped route = running.law.at(volts);
         const bool anodic = route.value > 0.0;
         const double share = anodic ? running.toLeads : 1.0;

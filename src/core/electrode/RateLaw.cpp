@@ -11,14 +11,10 @@ constexpr double kLargestExponent = 230.0; // e^230 still leaves room for produc
 } // namespace
 
 base::Sloped RateLaw::at(double volts) const {
-    const double over = volts - equilibriumVolts;
-    if (over > 0.0) {
-        if (anodicLimit <= 0.0 || cathodicOnly) {
-            return {};
-        }
-    } else if (cathodicLimit <= 0.0 || anodicOnly) {
+    if (!runsAt(volts)) {
         return {};
     }
+    const double over = volts - equilibriumVolts;
     const double anodicExponent = lnExchange + anodicPerVolt * over;
     const double cathodicExponent = lnExchange - cathodicPerVolt * over;
     const auto rate = [](double exponent, double other) {

@@ -20,6 +20,11 @@ struct RateLaw {
     bool cathodicOnly = false;
     double porousCrossover = 0.0; ///< A above which a porous layer's slope doubles; 0: never.
 
+    /// Whether any of it flows there at all: most routes of an electrode run one way only.
+    [[nodiscard]] bool runsAt(double volts) const {
+        return volts > equilibriumVolts ? anodicLimit > 0.0 && !cathodicOnly
+                                        : cathodicLimit > 0.0 && !anodicOnly;
+    }
     /// Net current of the route itself (anodic positive) with its derivative, A and A/V. At the couple's own
     /// potential the slope of a one-way route is that of the side where it does not run.
     [[nodiscard]] base::Sloped at(double volts) const;

@@ -1,5 +1,6 @@
 #include "app/widgets/picture/Picture.h"
 
+#include <QGuiApplication>
 #include <QHelpEvent>
 #include <QKeyEvent>
 #include <QPainter>
@@ -14,8 +15,6 @@ Picture::Picture(const QString& accessibleName, QWidget* parent) : QWidget(paren
     setAccessibleName(accessibleName);
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
-    // It paints every pixel itself, so an edit does not repaint what lies under it.
-    setAttribute(Qt::WA_OpaquePaintEvent);
 }
 
 void Picture::setItems(std::vector<PictureItem> items) {
@@ -48,7 +47,8 @@ const PictureItem* Picture::itemAt(const QPointF& position) const {
 
 void Picture::paintEvent(QPaintEvent* /*event*/) {
     QPainter painter(this);
-    painter.fillRect(rect(), palette().color(QPalette::Window));
+    // The program's own paper: a style sheet leaves the widget's palette transparent.
+    painter.fillRect(rect(), QGuiApplication::palette().color(QPalette::Window));
     painter.setRenderHint(QPainter::Antialiasing);
     if (m_backdrop) {
         m_backdrop(painter);
@@ -232,7 +232,13 @@ bool Picture::event(QEvent* event) {
         QToolTip::showText(help->globalPos(), hit != nullptr ? hit->tooltip : QString(), this);
         return true;
     }
-    return QWidget::event(event);
+    const bool handled = QWidget::event(event);
+    if (event->type() == QEvent::Polish || event->type() == QEvent::StyleChange) {
+        // It paints every pixel itself, so an edit does not repaint what lies under it. Said here, since a
+        // style sheet takes it away from every widget it polishes.
+        setAttribute(Qt::WA_OpaquePaintEvent);
+    }
+    return handled;
 }
 
 } // namespace anodex::app

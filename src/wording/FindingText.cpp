@@ -34,6 +34,8 @@ std::string valueText(double value, Measure measure) {
         return quantityText(value, Unit::Ampere);
     case Measure::Volt:
         return quantityText(value, Unit::Volt);
+    case Measure::Millivolt:
+        return numberText(value * 1e3, 2);
     case Measure::Ohm:
         return quantityText(value, Unit::Ohm);
     case Measure::Kelvin:

@@ -79,10 +79,11 @@ bool steps(const cell::Evaluation& before, const cell::Evaluation& after, double
 /// Something that is said of the cell tells that it stands at an edge: a film, a solid, or next to nothing that drives it.
 bool isExplained(const Cell& cell, const cell::Evaluation& evaluation) {
     using findings::FindingCode;
-    constexpr FindingCode kEdges[] = {
-        FindingCode::FilmUndecided, FindingCode::Precipitate,      FindingCode::Undissolved,
-        FindingCode::RestAlike,     FindingCode::SameMaterial,     FindingCode::HardlyAnyCurrent,
-        FindingCode::NoPhScale,     FindingCode::PlatesOnNegative, FindingCode::StarvedOfAir};
+    constexpr FindingCode kEdges[] = {FindingCode::FilmUndecided, FindingCode::Precipitate,
+                                      FindingCode::Undissolved,   FindingCode::RestAlike,
+                                      FindingCode::SameMaterial,  FindingCode::HardlyAnyCurrent,
+                                      FindingCode::NoPhScale,     FindingCode::PlatesOnNegative,
+                                      FindingCode::StarvedOfAir,  FindingCode::RestSways};
     const std::vector<findings::Finding> found = findings::findingsFor(test::catalogue(), cell, evaluation);
     return std::any_of(found.begin(), found.end(), [&](const findings::Finding& finding) {
         return std::find(std::begin(kEdges), std::end(kEdges), finding.code) != std::end(kEdges);

@@ -115,7 +115,7 @@ bool nearFilmEdge(const Catalogue& catalogue, const FacedElectrode& model, doubl
 /// is another.
 std::optional<double> otherFilmState(const CompiledCell& compiled, const state::Contents& contents, Side side,
                                      double restVolts) {
-    constexpr double kAnotherState = 0.1; // V
+    constexpr double kAnotherState = 0.03; // V: less is what two specimens differ by
     std::optional<double> other;
     for (const double shift : {-kFilmEdge, kFilmEdge}) {
         const FacedElectrode model(compiled.at(side, contents), electrode::secondsOf(Moment::Settled), shift);
@@ -152,6 +152,16 @@ double takenByCollector(const Catalogue& catalogue, const design::Electrode& ele
     return amps;
 }
 
+/// At rest a tenth more of all cathodic currents asks for as much more anodic current.
+double swayVolts(const FacedElectrode& model, const Seat& rest) {
+    constexpr double kMore = 0.1; // of them
+    double cathodic = 0.0;
+    for (const Partial& partial : model.partialsAt(rest)) {
+        cathodic += std::max(-partial.amps, 0.0);
+    }
+    return cathodic > 0.0 ? kMore * cathodic * rest.voltsPerAmp : 0.0;
+}
+
 SideResult sideResult(const CompiledCell& compiled, const state::Contents& contents, Side which,
                       const Polarisation& settled, double ampsAtPower, bool drives) {
     const Catalogue& catalogue = compiled.catalogue;
@@ -184,6 +194,7 @@ SideResult sideResult(const CompiledCell& compiled, const state::Contents& conte
             side.hydrogenAmps -= entry.amps;
         }
     }
+    side.restSwayVolts = swayVolts(model, rest);
     side.collectorAmps = takenByCollector(catalogue, compiled.cell.electrode(which), model.partialsAt(rest));
     markAbsent(compiled.at(which, contents), side);
     if (nearFilmEdge(catalogue, model, contents.atFace(which).pH)) {

@@ -33,6 +33,7 @@ struct SideResult {
     double facePhAtPower = 0.0; ///< … and at settled maximum power.
     std::optional<double>
         otherRestVolts;            ///< Where it settles if a film that is near its limit decides otherwise.
+    double restSwayVolts = 0.0;    ///< By how much a tenth more of what it reduces moves its rest. >= 0.
     double equilibriumVolts = 0.0; ///< Of the working couple.
     WorkingCouple couple;
     std::vector<CompetingReaction> competing; ///< Most current first.

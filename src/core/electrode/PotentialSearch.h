@@ -46,7 +46,8 @@ template <typename Current> [[nodiscard]] double restWhere(const Current& curren
     };
     const double found = potentialWhere(currentAt, 0.0, guess);
     constexpr double kBeside = 1e-6; // V
-    if (currentAt(found - kBeside).value != 0.0 && currentAt(found + kBeside).value != 0.0) {
+    // A route that begins within Newton's last step hides that the current had not turned.
+    if (currentAt(found - kBeside).value < 0.0 && currentAt(found + kBeside).value > 0.0) {
         return found;
     }
     return 0.5 *

@@ -22,8 +22,10 @@ struct RateLaw {
 
     /// Whether any of it flows there at all: most routes of an electrode run one way only.
     [[nodiscard]] bool runsAt(double volts) const {
-        return volts > equilibriumVolts ? anodicLimit > 0.0 && !cathodicOnly
-                                        : cathodicLimit > 0.0 && !anodicOnly;
+        const bool anodic = anodicLimit > 0.0 && !cathodicOnly;
+        const bool cathodic = cathodicLimit > 0.0 && !anodicOnly;
+        const double over = volts - equilibriumVolts;
+        return over > 0.0 ? anodic : over < 0.0 ? cathodic : anodic && cathodic;
     }
     /// Net current of the route itself (anodic positive) with its derivative, A and A/V. At the couple's own
     /// potential the slope of a one-way route is that of the side where it does not run.

@@ -27,6 +27,7 @@ enum class FindingCode {
     SameMaterial,
     NeedsForming,
     RestAlike,
+    RestSways,
     HardlyAnyCurrent,
     HarmfulToWater,
     PressedSeparator,

@@ -25,6 +25,7 @@ constexpr Row kRows[] = {{FindingCode::HydrogenGas, {"hydrogen-gas", Measure::Ga
                          {FindingCode::SameMaterial, {"same-material", Measure::None}},
                          {FindingCode::NeedsForming, {"needs-forming", Measure::AmpereHour}},
                          {FindingCode::RestAlike, {"rest-alike", Measure::Volt}},
+                         {FindingCode::RestSways, {"rest-sways", Measure::Millivolt}},
                          {FindingCode::HardlyAnyCurrent, {"hardly-any-current", Measure::Ampere}},
                          {FindingCode::HarmfulToWater, {"harmful-to-water", Measure::None}},
                          {FindingCode::CollectorWastes, {"collector-wastes", Measure::Ampere}},

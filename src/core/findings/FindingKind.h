@@ -12,6 +12,7 @@ enum class Measure {
     None,
     Ampere,
     Volt,
+    Millivolt, ///< Kept in V.
     Ohm,
     Kelvin,
     Duration,     ///< s

@@ -60,10 +60,24 @@ private:
             add(FindingCode::RestAlike, Severity::Note, FindingPart::Whole,
                 {nameOf(Side::Negative), nameOf(Side::Positive)}, volts);
         }
+        sways();
         const double amps = std::abs(m_evaluation.first.shortCircuitAmps);
         if (volts >= kRestAlikeVolts &&
             amps < kHardlyAnyDensity * std::min(negative.areaM2, positive.areaM2)) {
             add(FindingCode::HardlyAnyCurrent, Severity::Note, FindingPart::Whole, {}, amps);
+        }
+    }
+
+    /// Where two currents that hardly follow the potential balance at rest, a little of either moves it far.
+    void sways() {
+        constexpr double kFar = 0.01; // V: most rests move by a quarter to a half of it (from the starters)
+        for (const Side side : {Side::Negative, Side::Positive}) {
+            const double volts = m_evaluation.side(side).restSwayVolts;
+            if (volts > kFar) {
+                add(FindingCode::RestSways, Severity::Note,
+                    side == Side::Negative ? FindingPart::Negative : FindingPart::Positive, {nameOf(side)},
+                    volts);
+            }
         }
     }
 

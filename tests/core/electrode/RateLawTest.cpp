@@ -78,6 +78,16 @@ TEST(RateLaw, OneWayRoutesNeverRunBackwards) {
     EXPECT_GT(law.current(0.6), 0.0);
 }
 
+TEST(RateLaw, AtItsOwnPotentialAOneWayRouteDoesNotRun) {
+    RateLaw law = twoWay(std::log(1e-3), 1.0, 1.0);
+    EXPECT_GT(law.at(law.equilibriumVolts).slope, 0.0);
+    law.anodicOnly = true;
+    EXPECT_EQ(law.at(law.equilibriumVolts).slope, 0.0);
+    law.anodicOnly = false;
+    law.cathodicOnly = true;
+    EXPECT_EQ(law.at(law.equilibriumVolts).slope, 0.0) << "a search that comes by would stay there";
+}
+
 TEST(RateLaw, PorousLayersDoubleTheSlopeAtHighRate) {
     RateLaw law = twoWay(std::log(1e-3), 1e9, 1e9);
     law.porousCrossover = 1e-2;

@@ -161,6 +161,10 @@ std::vector<Pair> pairs() {
              });
          },
          salt},
+        {"aluminium where film and air are equally fast, in brine", FindingCode::RestSways, Severity::Note,
+         FindingPart::Negative,
+         [] { return with(test::foilInSalt(), [](Json& j) { j["electrolyte"]["measured_pH"] = 10.1; }); },
+         salt},
         {"paper squeezed, loose", FindingCode::PressedSeparator, Severity::Note, FindingPart::Separator,
          [] {
              return with(test::foilInSalt(), [](Json& j) {

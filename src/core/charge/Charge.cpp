@@ -200,7 +200,11 @@ Charging chargingOf(const Catalogue& catalogue, const Cell& cell, const Evaluati
         if (full != nullptr) {
             const double coulombs = evaluation.capacity.firstCoulombs;
             charging.gassingVolts = full->voltsAt(coulombs / (kGassingHours * kHour));
-            charging.floatVolts = full->voltsAt(coulombs / (kFloatHours * kHour));
+            // What wastes more by itself than that would bring is not kept full by it.
+            const double floating = full->voltsAt(coulombs / (kFloatHours * kHour));
+            if (floating > charging.restVolts) {
+                charging.floatVolts = floating;
+            }
             if (charging.least->volts < *charging.gassingVolts) {
                 caps.volts = *charging.gassingVolts;
             }

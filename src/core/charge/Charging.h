@@ -53,7 +53,7 @@ struct Charging {
     std::optional<ChargePoint> least; ///< The slowest charge that still stores well.
     std::array<double, 2> restPotentialVolts{}; ///< By Side, against SHE.
     std::optional<double> gassingVolts;         ///< Of the full cell, where the state is HalfUsed.
-    std::optional<double> floatVolts;           ///< That keep it full, the same.
+    std::optional<double> floatVolts;           ///< That keep it full, the same; none where it wastes more.
     ChargeDetail gentle; ///< kGentleVolts above the floor; where impossible, what would happen there.
     std::optional<ChargePoint> best; ///< The fastest charge that still stores well.
     ChargeLimit bestLimit = ChargeLimit::None;

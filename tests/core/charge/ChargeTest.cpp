@@ -178,6 +178,17 @@ TEST(Charge, AFullCellFloatsBelowItsGassing) {
     EXPECT_GT(*charging.floatVolts, charging.restVolts);
 }
 
+TEST(Charge, ACellThatWastesMoreThanAFloatBringsHasNone) {
+    Json blotter = cellWith(electrodeJson("zinc"), electrodeJson("copper"), water({}));
+    blotter["electrolyte"] = {{"water_mL", 30}, {"solutes", {{{"substance", "CuSO4"}, {"mass_g", 2}}}}};
+    blotter["separator"] = {{"material", "blotter"}, {"layers", 1}};
+    const Charging charging = charged(blotter);
+    EXPECT_TRUE(charging.possible);
+    EXPECT_EQ(charging.state, ChargeState::HalfUsed);
+    EXPECT_FALSE(charging.floatVolts);
+    EXPECT_TRUE(charged(air("zinc")).floatVolts);
+}
+
 /// Before its first charge every lead cell rests at nothing, by microvolts one way or the other.
 TEST(Charge, LeadAgainstItsOxidesTakesItsFirstChargeWhicheverRestsHigher) {
     for (const char* negative : {"lead", "spongy lead", "litharge paste", "discharged spongy lead"}) {

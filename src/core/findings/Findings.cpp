@@ -104,10 +104,6 @@ private:
         return m_catalogue.materials[m_cell.electrode(side).material].name;
     }
 
-    static FindingPart partOf(Side side) {
-        return side == Side::Negative ? FindingPart::Negative : FindingPart::Positive;
-    }
-
     [[nodiscard]] Severity hydrogenSeverity() const {
         const double rate = m_evaluation.hydrogenM3PerSecond;
         return rate > kMuchHydrogen ? Severity::Danger

@@ -1,5 +1,7 @@
 #include "core/findings/RuleFindings.h"
 
+#include "core/findings/UseFindings.h"
+
 #include <algorithm>
 
 namespace anodex::findings {
@@ -131,7 +133,7 @@ private:
             }
             return;
         }
-        const FindingPart part = negative ? FindingPart::Negative : FindingPart::Positive;
+        const FindingPart part = partOf(side);
         if (speaksOf(materials[electrode.material])) {
             raise(part, {materials[electrode.material].name});
             return;

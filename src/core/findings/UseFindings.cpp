@@ -74,9 +74,7 @@ private:
         for (const Side side : {Side::Negative, Side::Positive}) {
             const double volts = m_evaluation.side(side).restSwayVolts;
             if (volts > kFar) {
-                add(FindingCode::RestSways, Severity::Note,
-                    side == Side::Negative ? FindingPart::Negative : FindingPart::Positive, {nameOf(side)},
-                    volts);
+                add(FindingCode::RestSways, Severity::Note, partOf(side), {nameOf(side)}, volts);
             }
         }
     }
@@ -109,9 +107,7 @@ private:
             const double kelvin = m_evaluation.heatAtRestWatts / both * coulombs /
                                   (liquid.volumeM3 * liquid.densityKgPerM3 * kHeatOfLiquid);
             if (kelvin > kHotterByKelvin) {
-                add(FindingCode::RunsHot, Severity::Danger,
-                    side == Side::Negative ? FindingPart::Negative : FindingPart::Positive, {nameOf(side)},
-                    kelvin);
+                add(FindingCode::RunsHot, Severity::Danger, partOf(side), {nameOf(side)}, kelvin);
             }
         }
     }

@@ -9,6 +9,10 @@ namespace anodex::findings {
 /// V of open circuit below which the specimens decide which side is plus (common practice, no source).
 inline constexpr double kRestAlikeVolts = 0.03;
 
+[[nodiscard]] constexpr FindingPart partOf(design::Side side) {
+    return side == design::Side::Negative ? FindingPart::Negative : FindingPart::Positive;
+}
+
 /// The same material in the same liquid with the same air.
 [[nodiscard]] bool isSameOnBothSides(const design::Cell& cell);
 

@@ -2,6 +2,7 @@
 // of it; and none floats.
 #include "core/cell/Evaluation.h"
 #include "core/findings/Findings.h"
+#include "core/findings/UseFindings.h"
 #include "tests/support/CellJson.h"
 #include "tests/support/Samples.h"
 
@@ -62,11 +63,10 @@ template <typename See> void follow(const Walk& walk, Json design, const See& se
 
 /// A film stands at its edge there, its rest is steep, a solid appears, or a rule tells of it.
 bool isExplained(const std::vector<Finding>& found, Side side) {
-    const FindingPart part = side == Side::Negative ? FindingPart::Negative : FindingPart::Positive;
     return std::any_of(found.begin(), found.end(), [&](const Finding& finding) {
         const bool own = finding.code == FindingCode::FilmUndecided ||
                          finding.code == FindingCode::RestSways || finding.code == FindingCode::Rule;
-        return (own && finding.part == part) || finding.code == FindingCode::Precipitate ||
+        return (own && finding.part == partOf(side)) || finding.code == FindingCode::Precipitate ||
                finding.code == FindingCode::Undissolved;
     });
 }
@@ -85,8 +85,8 @@ void expectExplainedSteps(const Walk& walk, const Json& design) {
             if (before && std::abs(now.volts[index] - before->volts[index]) > walk.mostVolts) {
                 EXPECT_TRUE(isExplained(before->found, side) || isExplained(now.found, side))
                     << test::catalogue().materials[cell.electrode(side).material].name << " in "
-                    << design["electrolyte"].dump() << " (air " << design["positive"]["air"]
-                    << "): " << before->volts[index] << " to " << now.volts[index] << " at step " << step;
+                    << design.dump() << ": " << before->volts[index] << " to " << now.volts[index]
+                    << " at step " << step;
             }
         }
         before = std::move(now);

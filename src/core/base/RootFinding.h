@@ -114,7 +114,7 @@ template <typename Function>
                 next = 0.5 * (low + high);
             }
         } else {
-            const bool slow = std::abs(here.value) > 0.5 * lastSize;
+            const bool slow = std::abs(here.value) > 0.5 * lastSize || std::isinf(here.slope);
             if (slow || !(std::abs(next - x) <= stride)) {
                 next = here.value > 0.0 ? x - stride : x + stride;
                 stride *= 2.0;

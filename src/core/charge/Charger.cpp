@@ -215,7 +215,7 @@ double Charger::platingShare(const ChargePoint& point) const {
         for (const auto& [route, current] : partialsAt(side, point.amps)) {
             const double amps = -current;
             if (route.blocked == electrode::Blocked::No && amps > 0.0 &&
-                std::isfinite(route.law.cathodicLimit) && platesMetal(m_catalogue, route.reaction)) {
+                platesMetal(m_catalogue, route.reaction)) {
                 most = std::max(most, amps / route.law.cathodicLimit);
             }
         }

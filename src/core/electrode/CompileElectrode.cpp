@@ -27,8 +27,9 @@ constexpr FactorSpread kStillOxygen{1.0, 2.0};    // from memory
 constexpr FactorSpread kAirlessOxygen{1.0, 10.0}; // from memory: boiled water to a jar under oil
 constexpr FactorSpread kLayerAir{1.0, 2.0};       // where no limit is known (common practice, no source)
 constexpr FactorSpread kPaths{1.0, 1.4};          // through pores (common practice, no source)
-constexpr double kLeastLiquidDoubt = 1.05;        // of weighing and mixing (common practice, no source)
-constexpr double kUnit = 1.0;                     // 5-95 % of a state told in units of its span
+constexpr double kMostAmpsPerM2 = 1e7; // a decade beyond machining in a forced stream of brine (from memory)
+constexpr double kLeastLiquidDoubt = 1.05; // of weighing and mixing (common practice, no source)
+constexpr double kUnit = 1.0;              // 5-95 % of a state told in units of its span
 
 /// A phase exposed to the liquid.
 struct Face {
@@ -137,6 +138,13 @@ private:
                              {material.resistivityOhmMetres, material.resistivitySpread});
     }
 
+    /// What is not sold as a powder goes in as filings.
+    [[nodiscard]] static double areaPerKgOf(const Material& powder) {
+        constexpr double kFilingsMetres = 2e-4; // across (common practice, no source)
+        return powder.specificAreaM2PerKg > 0.0 ? powder.specificAreaM2PerKg
+                                                : 6.0 / (powder.densityKgPerM3 * kFilingsMetres);
+    }
+
     [[nodiscard]] std::vector<Face> facesOf() const {
         std::vector<Face> faces;
         const auto add = [&](const Material& material, double trueArea, double geometricArea) {
@@ -153,7 +161,7 @@ private:
         for (const design::ElectrodeAdditive& additive : m_electrode.additives) {
             const Material& powder = m_catalogue.materials[additive.material];
             constexpr double kLeastArea = 1e-9; // m²
-            add(powder, std::max(additive.massKg * powder.specificAreaM2PerKg, kLeastArea), area);
+            add(powder, std::max(additive.massKg * areaPerKgOf(powder), kLeastArea), area);
         }
         if (m_electrode.collector && m_material.porosity > 0.0) {
             // Liquid that fills a porous electrode wets what lies in or behind it.
@@ -321,7 +329,7 @@ private:
         };
         const auto limit = [&](const std::optional<FactorSpread>& own) {
             return own ? m_draw.factor(input(InputKind::RateLimit), *own) * face.trueArea
-                       : std::numeric_limits<double>::infinity();
+                       : kMostAmpsPerM2 * face.trueArea;
         };
         RouteParameters route;
         route.reaction = index;

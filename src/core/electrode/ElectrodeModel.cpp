@@ -19,6 +19,12 @@ Route parasiteOf(const Situation& here, const Route& route, const chemistry::Par
     return taking;
 }
 
+void add(const Moving& one, double times, Moving& sum) {
+    sum.value += times * one.value;
+    sum.perVolt += times * one.perVolt;
+    sum.perShare += times * one.perShare;
+}
+
 } // namespace
 
 ElectrodeModel::ElectrodeModel(const Situation& here, double seconds, double acidityShift) {
@@ -85,29 +91,40 @@ base::Sloped ElectrodeModel::at(double volts) const {
     return sum;
 }
 
-Flows ElectrodeModel::flowsAt(double volts) const {
+Flows ElectrodeModel::flowsAt(double volts, const ElectrodeModel& other, double share) const {
     Flows sum;
-    for (const Running& running : m_running) {
-        if (!running.law.runsAt(volts)) {
+    for (std::size_t i = 0; i < m_running.size(); ++i) {
+        const Running& low = m_running[i];
+        const Running& high = other.m_running[i];
+        const Moving route = currentBetween(low.law, high.law, share, volts);
+        if (route.value == 0.0) {
             continue;
         }
-        const base::Sloped route = running.law.at(volts);
         const bool anodic = route.value > 0.0;
-        const double share = anodic ? running.toLeads : 1.0;
-        sum.amps.value += share * route.value;
-        sum.amps.slope += share * route.slope;
-        const double hydroxide = anodic ? running.hydroxideAnodic : running.hydroxideCathodic;
-        sum.hydroxide.value += hydroxide * route.value;
-        sum.hydroxide.slope += hydroxide * route.slope;
-        if (route.value > running.solubleAmps) {
-            sum.hydroxide.value -= running.solidHydroxidePerAmp * (route.value - running.solubleAmps);
-            sum.hydroxide.slope -= running.solidHydroxidePerAmp * route.slope;
-        }
-        const double gas = anodic ? running.gasAnodic : -running.gasCathodic;
-        sum.gas.value += gas * route.value;
-        sum.gas.slope += gas * route.slope;
+        add(route, anodic ? low.toLeads : 1.0, sum.amps);
+        Moving hydroxide;
+        add(route, anodic ? low.hydroxideAnodic : low.hydroxideCathodic, hydroxide);
+        const Moving lowSolid = solidOf(low, route);
+        const Moving highSolid = solidOf(high, route);
+        add(lowSolid, share - 1.0, hydroxide);
+        add(highSolid, -share, hydroxide);
+        hydroxide.perShare -= highSolid.value - lowSolid.value;
+        const double gas = anodic ? low.gasAnodic : -low.gasCathodic;
+        add(hydroxide, 1.0, sum.hydroxide);
+        add(hydroxide, gas == 0.0 ? 1.0 : 0.0, sum.besideGas);
+        add(route, gas, sum.gas);
     }
     return sum;
+}
+
+/// Hydroxide that its metal ions take along as they fall out.
+Moving ElectrodeModel::solidOf(const Running& running, const Moving& route) {
+    Moving solid;
+    if (route.value > running.solubleAmps) {
+        add(route, running.solidHydroxidePerAmp, solid);
+        solid.value -= running.solidHydroxidePerAmp * running.solubleAmps;
+    }
+    return solid;
 }
 
 double ElectrodeModel::potentialAt(double amps) const {

@@ -9,11 +9,12 @@
 
 namespace anodex::electrode {
 
-/// What an electrode passes and what hydroxide it makes by that, A with A/V.
+/// What an electrode passes and what hydroxide it makes by that, A.
 struct Flows {
-    base::Sloped amps;
-    base::Sloped hydroxide;
-    base::Sloped gas; ///< That rises from it, A of its making.
+    Moving amps;
+    Moving hydroxide;
+    Moving besideGas; ///< Of the hydroxide, what routes make that raise no gas.
+    Moving gas;       ///< That rises from it, A of its making.
 };
 
 class ElectrodeModel {
@@ -25,7 +26,8 @@ public:
     /// The same electrode in another state; allocates nothing.
     void bind(const Situation& here, double seconds, double acidityShift = 0.0);
 
-    [[nodiscard]] Flows flowsAt(double volts) const;
+    /// On the way to another acidity of the same liquid.
+    [[nodiscard]] Flows flowsAt(double volts, const ElectrodeModel& other, double share) const;
     /// Net current with its derivative, A and A/V; allocates nothing.
     [[nodiscard]] base::Sloped at(double volts) const;
     [[nodiscard]] double currentAt(double volts) const { return at(volts).value; }
@@ -47,6 +49,7 @@ private:
         double gasCathodic = 0.0;
     };
     [[nodiscard]] static Running runningOf(const Route& route, const Route* parasite);
+    [[nodiscard]] static Moving solidOf(const Running& running, const Moving& route);
 
     std::vector<Route> m_routes;
     std::vector<Running> m_running;

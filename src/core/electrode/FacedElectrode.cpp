@@ -12,6 +12,7 @@ namespace {
 constexpr double kLastStride = 1e-5;     // V, after which Newton's next would be of the order of its square
 constexpr double kLastShare = 1e-4;      // the same
 constexpr double kUnmoved = 1e-5;        // of a step: a microvolt
+constexpr double kUnmovedVolts = 1e-6;   // the same
 constexpr double kShareTolerance = 1e-9; // of the search
 constexpr double kRoughVolts = 1e-3;     // from where both balances are found together
 constexpr double kNearSteps = 1.0;       // between two seats that tell of what lies between
@@ -72,37 +73,45 @@ const FacedElectrode::Point& FacedElectrode::point(int step) const {
         .first->second;
 }
 
+Flows FacedElectrode::flowsAt(const Seat& seat) const {
+    const ElectrodeModel& low = point(seat.step).model;
+    return low.flowsAt(seat.volts, seat.share > 0.0 ? point(seat.step + 1).model : low, seat.share);
+}
+
 FacedElectrode::Balance FacedElectrode::balanceAt(const Seat& seat) const {
-    const Point& lower = point(seat.step);
-    const Flows low = lower.model.flowsAt(seat.volts);
-    Flows flows = low;
+    const Flows flows = flowsAt(seat);
+    const Moving carried = carriedBy(flows);
+    const double low = point(seat.step).drive;
+    const double drivePerShare = seat.share > 0.0 ? point(seat.step + 1).drive - low : 0.0;
+    const double drive = low + seat.share * drivePerShare;
     Balance balance;
-    double drive = lower.drive;
-    double drivePerShare = 0.0;
-    double hydroxidePerShare = 0.0;
-    double gasPerShare = 0.0;
-    if (seat.share > 0.0) {
-        const Point& upper = point(seat.step + 1);
-        const Flows high = upper.model.flowsAt(seat.volts);
-        const auto mixed = [&](double a, double b) { return a + seat.share * (b - a); };
-        const auto both = [&](const base::Sloped& a, const base::Sloped& b) {
-            return base::Sloped{mixed(a.value, b.value), mixed(a.slope, b.slope)};
-        };
-        flows = {both(low.amps, high.amps), both(low.hydroxide, high.hydroxide), both(low.gas, high.gas)};
-        drive = mixed(lower.drive, upper.drive);
-        drivePerShare = upper.drive - lower.drive;
-        gasPerShare = high.gas.value - low.gas.value;
-        balance.ampsPerShare = high.amps.value - low.amps.value;
-        hydroxidePerShare = high.hydroxide.value - low.hydroxide.value;
-    }
-    const double stirring = m_ampsPerDriveAndGas * std::sqrt(flows.gas.value);
-    const double perGas = flows.gas.value > 0.0 ? 0.5 * stirring * drive / flows.gas.value : 0.0;
-    const double perDrive = m_ampsPerDrive + stirring;
-    balance.amps = withDoubleLayer(flows.amps, seat.volts);
-    balance.excess = perDrive * drive - flows.hydroxide.value + m_hydroxideOffset;
-    balance.excessPerVolt = perGas * flows.gas.slope - flows.hydroxide.slope;
-    balance.excessPerShare = perGas * gasPerShare + perDrive * drivePerShare - hydroxidePerShare;
+    balance.amps = withDoubleLayer({flows.amps.value, flows.amps.perVolt}, seat.volts);
+    balance.ampsPerShare = flows.amps.perShare;
+    balance.excess = carried.value * drive - flows.hydroxide.value + m_hydroxideOffset;
+    balance.excessPerVolt = carried.perVolt * drive - flows.hydroxide.perVolt;
+    balance.excessPerShare =
+        carried.perShare * drive + carried.value * drivePerShare - flows.hydroxide.perShare;
     return balance;
+}
+
+/// A of hydroxide for each mol/(m s). Rising gas carries off at most what comes of its own making: what others make the same
+/// way meets the layer as it is.
+Moving FacedElectrode::carriedBy(const Flows& flows) const {
+    const double gas = flows.gas.value;
+    if (gas <= 0.0) {
+        return {m_ampsPerDrive, 0.0, 0.0};
+    }
+    const double stirring = m_ampsPerDriveAndGas * std::sqrt(gas);
+    const double beside = flows.besideGas.value;
+    const double whole = flows.hydroxide.value / beside;
+    if (whole > 1.0 && m_ampsPerDrive * (whole - 1.0) < stirring) {
+        const auto along = [&](double Moving::*by) {
+            return m_ampsPerDrive * (flows.hydroxide.*by - whole * (flows.besideGas.*by)) / beside;
+        };
+        return {m_ampsPerDrive * whole, along(&Moving::perVolt), along(&Moving::perShare)};
+    }
+    const double perGas = 0.5 * stirring / gas;
+    return {m_ampsPerDrive + stirring, perGas * flows.gas.perVolt, perGas * flows.gas.perShare};
 }
 
 base::Sloped FacedElectrode::withDoubleLayer(const base::Sloped& routes, double volts) const {
@@ -112,16 +121,9 @@ base::Sloped FacedElectrode::withDoubleLayer(const base::Sloped& routes, double 
 
 /// Where it sits while its face is held.
 Seat FacedElectrode::atFace(int step, double share, double amps, double tolerance) const {
-    const ElectrodeModel& lower = point(step).model;
-    const ElectrodeModel* upper = share > 0.0 ? &point(step + 1).model : nullptr;
     const auto current = [&](double volts) {
-        base::Sloped routes = lower.at(volts);
-        if (upper != nullptr) {
-            const base::Sloped high = upper->at(volts);
-            routes.value += share * (high.value - routes.value);
-            routes.slope += share * (high.slope - routes.slope);
-        }
-        return withDoubleLayer(routes, volts);
+        const Moving routes = flowsAt({volts, step, share}).amps;
+        return withDoubleLayer({routes.value, routes.perVolt}, volts);
     };
     const bool exact = amps == 0.0 && tolerance == kVoltsTolerance;
     m_last.volts =
@@ -167,8 +169,9 @@ Seat FacedElectrode::between(const Known& low, const Known& high, double amps) {
         smooth(way, lowReach, low.seat.stepsPerAmp * span, highReach, high.seat.stepsPerAmp * span),
         std::min(lowReach, highReach), std::max(lowReach, highReach));
     Seat seat;
-    seat.volts = smooth(way, low.seat.volts, low.seat.voltsPerAmp * span, high.seat.volts,
-                        high.seat.voltsPerAmp * span);
+    const double volts = smooth(way, low.seat.volts, low.seat.voltsPerAmp * span, high.seat.volts,
+                                high.seat.voltsPerAmp * span);
+    seat.volts = std::clamp(volts, low.seat.volts, std::max(low.seat.volts, high.seat.volts));
     seat.step = static_cast<int>(std::floor(reach));
     seat.share = reach - seat.step;
     return seat;
@@ -202,10 +205,37 @@ Seat FacedElectrode::foundAt(double amps) const {
         guess = seat;
     }
     std::optional<Seat> near = guess ? nearBy(*guess, amps) : std::nullopt;
-    if (!near) {
+    if (!near || !fitsIn(*near, amps)) {
         near = nearBy(atFace(m_last.step, m_last.share, amps, kRoughVolts), amps);
     }
-    return near ? *near : searched(amps);
+    if (near && fitsIn(*near, amps)) {
+        return *near;
+    }
+    const Seat far = searched(amps);
+    return fitsIn(far, amps) ? far : besideKnown(amps);
+}
+
+/// Where no face that balances lets the potential rise with the current: with the face that a little less or more left, or
+/// on the way from the one to the other.
+Seat FacedElectrode::besideKnown(double amps) const {
+    const auto after = firstFrom(amps);
+    const auto heldAs = [&](const Known& known) {
+        Seat seat = atFace(known.seat.step, known.seat.share, amps, kVoltsTolerance);
+        seat.voltsPerAmp = 1.0 / balanceAt(seat).amps.slope;
+        return seat;
+    };
+    if (after == m_known.begin()) {
+        return heldAs(*after);
+    }
+    const Seat held = heldAs(*(after - 1));
+    return fitsIn(held, amps) ? held : between(*(after - 1), *after, amps);
+}
+
+/// Among what is known: the potential rises with the current.
+bool FacedElectrode::fitsIn(const Seat& seat, double amps) const {
+    const auto after = firstFrom(amps);
+    return (after == m_known.end() || seat.volts <= after->seat.volts + kUnmovedVolts) &&
+           (after == m_known.begin() || seat.volts >= (after - 1)->seat.volts - kUnmovedVolts);
 }
 
 /// Both balances at once (Newton) from where it sat last, over a few acidities; none where that does not end.
@@ -288,13 +318,10 @@ std::vector<Partial> FacedElectrode::partialsAt(const Seat& seat) const {
     const std::vector<Route>& upper = seat.share > 0.0 ? point(seat.step + 1).model.routes() : lower;
     std::vector<Partial> partials;
     for (std::size_t i = 0; i < lower.size(); ++i) {
-        Partial partial{seat.share < 0.5 ? lower[i] : upper[i],
-                        (1.0 - seat.share) * lower[i].current(seat.volts) +
-                            seat.share * upper[i].current(seat.volts)};
-        if (partial.amps != 0.0) {
-            partial.route.blocked = Blocked::No;
-        }
-        partials.push_back(partial);
+        Partial partial{seat.share < 0.5 ? lower[i] : upper[i], 0.0};
+        partial.route.law = lawBetween(lower[i].law, upper[i].law, seat.share);
+        partial.amps = partial.route.current(seat.volts);
+        partials.push_back(std::move(partial));
     }
     return partials;
 }
@@ -313,6 +340,11 @@ FacedElectrode FacedElectrode::loaded(double seconds, const Seat& rest, double d
     under.m_residual = balance.amps.value;
     under.m_doubleLayerVolts = doubleLayerVolts;
     under.m_last = rest;
+    if (doubleLayerVolts == rest.volts) {
+        Known unloaded{0.0, rest};
+        takeSlopes(balance, unloaded.seat);
+        under.m_known.push_back(unloaded);
+    }
     return under;
 }
 

@@ -1,9 +1,10 @@
 // src/core/electrode/FacedElectrode.h - an electrode together with the liquid at its face.
 //
 // Law        hydroxide made by all routes = hydroxide carried off through the layer, at the current asked for. Both are
-//            known at acidities a quarter of a pH apart; between two of them the routes' currents are mixed in
+//            known at acidities a quarter of a pH apart; between two of them the routes' laws are mixed in
 //            proportion. Which films hold is what the liquid itself decided. Of several faces that balance the
-//            one nearest to what stood there before is taken. A load that has been on for t seconds finds layers as deep
+//            one nearest to what stood there before is taken; a potential never falls while the current rises. Rising
+//            gas carries off hydroxide, but no more than comes of its own making. A load that has been on for t seconds finds layers as deep
 //            as diffusion reached, and its double layer adds C (E - E0) / t: one implicit step in time. `first` is
 //            t = 5 s, `settled` the limit of long times.
 // Units      A (anodic positive), V against SHE.
@@ -28,7 +29,7 @@ struct Seat {
 
 /// One route at a seat.
 struct Partial {
-    Route route; ///< As at the nearer of the two acidities.
+    Route route; ///< With the law of the face, all else as at the nearer of the two acidities.
     double amps = 0.0;
 };
 
@@ -78,10 +79,14 @@ private:
     [[nodiscard]] static Seat between(const Known& low, const Known& high, double amps);
     [[nodiscard]] Seat foundAt(double amps) const;
     [[nodiscard]] Balance balanceAt(const Seat& seat) const;
+    [[nodiscard]] Flows flowsAt(const Seat& seat) const;
+    [[nodiscard]] Moving carriedBy(const Flows& flows) const;
     [[nodiscard]] base::Sloped withDoubleLayer(const base::Sloped& routes, double volts) const;
     [[nodiscard]] Seat atFace(int step, double share, double amps, double tolerance) const;
     [[nodiscard]] std::optional<Seat> nearBy(Seat seat, double amps) const;
+    [[nodiscard]] bool fitsIn(const Seat& seat, double amps) const;
     [[nodiscard]] Seat searched(double amps) const;
+    [[nodiscard]] Seat besideKnown(double amps) const;
 
     Situation m_here;
     double m_seconds;

@@ -9,6 +9,13 @@
 
 namespace anodex::electrode {
 
+/// A value between two acidities, with its derivatives by volts and by the share of the way.
+struct Moving {
+    double value = 0.0;
+    double perVolt = 0.0;
+    double perShare = 0.0;
+};
+
 struct RateLaw {
     double equilibriumVolts = 0.0; ///< The couple's Nernst potential.
     double lnExchange = -700.0;    ///< ln of the exchange current (A) there.
@@ -32,5 +39,11 @@ struct RateLaw {
     [[nodiscard]] base::Sloped at(double volts) const;
     [[nodiscard]] double current(double volts) const { return at(volts).value; }
 };
+
+/// Of one route at two acidities the law at an acidity between them: its potential, the logarithm of its exchange and its
+/// limits in proportion, so that a fast couple follows the acidity and not the nearer of the two.
+[[nodiscard]] RateLaw lawBetween(const RateLaw& low, const RateLaw& high, double share);
+/// Its net current, A, A/V and A for the whole way.
+[[nodiscard]] Moving currentBetween(const RateLaw& low, const RateLaw& high, double share, double volts);
 
 } // namespace anodex::electrode

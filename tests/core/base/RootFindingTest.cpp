@@ -50,6 +50,10 @@ TEST(RootFinding, BySlopeCrossesPlateausKinksAndSlopesThatSayNothing) {
     };
     EXPECT_NEAR(rootOfRisingBySlope(kink, 9.0), 1.0, 1e-9);
     EXPECT_NEAR(rootOfRisingBySlope(kink, -9.0), 1.0, 1e-9);
+    const auto wall = [](double x) {
+        return Sloped{std::min(x, 4.0) - 1.0, x < 4.0 ? 1.0 : std::numeric_limits<double>::infinity()};
+    };
+    EXPECT_NEAR(rootOfRisingBySlope(wall, 9.0), 1.0, 1e-9) << "a slope without end is no answer";
 }
 
 TEST(RootFinding, BySlopeGivesTheNearerEndOrFaultsLikeTheOther) {

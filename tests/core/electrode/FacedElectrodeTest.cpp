@@ -116,5 +116,41 @@ TEST(Faces, TheVoltageNeverRisesWithTheLoad) {
     }
 }
 
+/// Far beyond what the cell gives, both ways: until gas rises and what the metal takes no longer decides.
+TEST(Faces, NoSurfaceFallsBackWhileItsCurrentRises) {
+    for (const char* material : {"zinc", "aluminium", "magnesium", "steel", "copper", "lead", "tin", "nickel",
+                                 "silver", "stainless steel", "graphite", "MnO2", "silver oxide"}) {
+        for (const Json& liquid :
+             {water({{"NaCl", 0.6}}), water({{"Na2SO4", 0.5}}), water({{"Na2CO3", 0.3}}),
+              water({{"acetic acid", 1.0}}), water({{"KOH", 0.1}}), ready("bleach"), ready("tap water")}) {
+            const test::Filled filled(
+                cellWith(electrodeJson(material, 10), electrodeJson("graphite", 10), liquid).dump());
+            for (const double sign : {-1.0, 1.0}) {
+                const Polarisation curve(filled.compiled, filled.contents, Moment::Settled);
+                double last = curve.restVolts(Side::Negative);
+                for (double amps = 1e-6; amps < 10.0; amps *= 1.3) {
+                    const double volts = curve.potentialAt(Side::Negative, sign * amps);
+                    EXPECT_GE(sign * (volts - last), -1e-6)
+                        << material << ' ' << liquid.dump() << ' ' << sign * amps;
+                    last = volts;
+                }
+            }
+        }
+    }
+}
+
+TEST(Faces, AMetalMixedInAsFilingsTakesPart) {
+    Json mixed = electrodeJson("graphite", 10);
+    mixed["additives"] = {{{"material", "zinc"}, {"mass_g", 1.0}}};
+    const auto rest = [](const Json& electrode) {
+        return test::evaluated(
+                   cellWith(electrode, electrodeJson("copper", 10), water({{"NaCl", 0.6}})).dump())
+            .side(Side::Negative)
+            .restVolts;
+    };
+    EXPECT_NEAR(rest(mixed), rest(electrodeJson("zinc", 10)), 0.05);
+    EXPECT_GT(rest(electrodeJson("graphite", 10)), 0.0);
+}
+
 } // namespace
 } // namespace anodex::electrode

@@ -65,6 +65,52 @@ TEST(RateLaw, TheSlopeIsThatOfTheCurrent) {
     }
 }
 
+/// A fast couple at two acidities a quarter of a pH apart, its oxidation soon short of what it needs.
+std::pair<RateLaw, RateLaw> fastCouple() {
+    RateLaw low = twoWay(std::log(50.0), 0.4, 1e3);
+    RateLaw high = low;
+    high.equilibriumVolts -= 0.0148;
+    high.lnExchange -= 0.3;
+    high.anodicLimit = 0.3;
+    high.porousCrossover = low.porousCrossover = 2.0;
+    return {low, high};
+}
+
+TEST(RateLaw, BetweenTwoAciditiesAFastCoupleFollowsTheAcidity) {
+    const auto [low, high] = fastCouple();
+    for (double share = 0.0; share <= 1.0; share += 0.125) {
+        const RateLaw law = lawBetween(low, high, share);
+        EXPECT_DOUBLE_EQ(law.equilibriumVolts, 0.34 - 0.0148 * share);
+        EXPECT_NEAR(currentBetween(low, high, share, 0.34 - 0.0148 * share).value, 0.0, 1e-12) << share;
+    }
+    EXPECT_EQ(currentBetween(low, high, 0.0, 0.36).value, low.current(0.36));
+    EXPECT_NEAR(currentBetween(low, high, 1.0, 0.36).value, high.current(0.36), 1e-12);
+}
+
+TEST(RateLaw, BetweenTwoAciditiesTheSlopesAreThoseOfTheCurrent) {
+    const auto [low, high] = fastCouple();
+    constexpr double kWay = 1e-6;
+    for (double share = 0.1; share < 1.0; share += 0.2) {
+        for (double volts = 0.2; volts < 0.5; volts += 0.013) {
+            const auto at = [&](double v, double s) { return currentBetween(low, high, s, v).value; };
+            const Moving now = currentBetween(low, high, share, volts);
+            const double scale = 1e-5 * std::abs(now.value);
+            const double perVolt = (at(volts + kWay, share) - at(volts - kWay, share)) / (2.0 * kWay);
+            const double perShare = (at(volts, share + kWay) - at(volts, share - kWay)) / (2.0 * kWay);
+            EXPECT_NEAR(now.perVolt, perVolt, 1e-4 * std::abs(perVolt) + scale) << share << " " << volts;
+            EXPECT_NEAR(now.perShare, perShare, 1e-4 * std::abs(perShare) + scale) << share << " " << volts;
+        }
+    }
+}
+
+TEST(RateLaw, BetweenTwoAciditiesWhatIsAbsentAtBothStaysAway) {
+    auto [low, high] = fastCouple();
+    low.anodicOnly = high.anodicOnly = true;
+    EXPECT_EQ(currentBetween(low, high, 0.5, 0.1).value, 0.0);
+    low.anodicOnly = false;
+    EXPECT_LT(currentBetween(low, high, 0.5, 0.1).value, 0.0) << "there at one of the two";
+}
+
 TEST(RateLaw, ApproachesItsLimits) {
     const RateLaw law = twoWay(std::log(1e-3), 0.5, 0.2);
     EXPECT_NEAR(law.current(1.5), 0.5, 1e-3);

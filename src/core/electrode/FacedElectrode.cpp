@@ -12,7 +12,7 @@ namespace {
 constexpr double kLastStride = 1e-5;     // V, after which Newton's next would be of the order of its square
 constexpr double kLastShare = 1e-4;      // the same
 constexpr double kUnmoved = 1e-5;        // of a step: a microvolt
-constexpr double kUnmovedVolts = 1e-6;   // the same
+constexpr double kRoundingVolts = 1e-9;  // what the searches leave
 constexpr double kShareTolerance = 1e-9; // of the search
 constexpr double kRoughVolts = 1e-3;     // from where both balances are found together
 constexpr double kNearSteps = 1.0;       // between two seats that tell of what lies between
@@ -234,8 +234,8 @@ Seat FacedElectrode::besideKnown(double amps) const {
 /// Among what is known: the potential rises with the current.
 bool FacedElectrode::fitsIn(const Seat& seat, double amps) const {
     const auto after = firstFrom(amps);
-    return (after == m_known.end() || seat.volts <= after->seat.volts + kUnmovedVolts) &&
-           (after == m_known.begin() || seat.volts >= (after - 1)->seat.volts - kUnmovedVolts);
+    return (after == m_known.end() || seat.volts <= after->seat.volts + kRoundingVolts) &&
+           (after == m_known.begin() || seat.volts >= (after - 1)->seat.volts - kRoundingVolts);
 }
 
 /// Both balances at once (Newton) from where it sat last, over a few acidities; none where that does not end.

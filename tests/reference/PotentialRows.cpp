@@ -57,6 +57,7 @@ const std::vector<Potential> kPotentials = {
     {"agbr-ag", 0.0713, kCrc},
     {"agi-ag", -0.1522, kCrc},
     {"ag2o-ag", 0.342, kCrc},
+    {"agoh-ag", 0.98, "where hydroxide settles, from memory", "", true},
     {"ni2-ni", -0.236, kBratsch},
     {"sn2-sn", -0.1375, kCrc},
     {"stannite-sn", -0.909, kCrc,

@@ -17,9 +17,8 @@ using chemistry::Catalogue;
 using design::Cell;
 using design::Side;
 
-constexpr double kUsualDensity = 10.0; // A/m²: with which a cell is charged (common practice, no source)
-constexpr double kHour = 3600.0;       // s
-constexpr double kSpentShare = 0.5;    // of the expected capacity
+constexpr double kHour = 3600.0;    // s
+constexpr double kSpentShare = 0.5; // of the expected capacity
 
 void addGas(const Catalogue& catalogue, const Charger& charger, double amps, std::vector<GasFlow>& gas) {
     for (const Side side : {Side::Negative, Side::Positive}) {
@@ -233,7 +232,8 @@ std::optional<base::Interval> chargeVoltsDoubt(const Catalogue& catalogue, const
     }
     const double sign = charging.reversed ? -1.0 : 1.0;
     const cell::CompiledCell compiled = cell::compile(catalogue, cell);
-    const state::Contents taking = withGrownFilms(
+    const state::Contents taking = underCharge(
+        compiled,
         charging.state == ChargeState::HalfUsed ? halfUsed(compiled, evaluation) : *evaluation.contents,
         charging.reversed);
     std::vector<double> volts(static_cast<std::size_t>(samples));

@@ -46,6 +46,11 @@ bool leavesAsGas(const Catalogue& catalogue, chemistry::SpeciesIndex species) {
            catalogue.species[species].airLimit.has_value();
 }
 
+bool makes(const Catalogue& catalogue, std::size_t reaction, chemistry::SpeciesIndex species) {
+    return anyTerm(catalogue, reaction,
+                   [&](const SpeciesTerm& term) { return term.count > 0.0 && term.species == species; });
+}
+
 bool platesMetal(const Catalogue& catalogue, std::size_t reaction) {
     const bool fromLiquid = anyTerm(catalogue, reaction, [&](const SpeciesTerm& term) {
         return term.count < 0.0 && catalogue.species[term.species].isDissolved();

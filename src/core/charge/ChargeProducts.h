@@ -7,6 +7,10 @@ namespace anodex::charge {
 /// Gas, or so volatile that most of it leaves the liquid or some of it is breathed.
 [[nodiscard]] bool leavesAsGas(const chemistry::Catalogue& catalogue, chemistry::SpeciesIndex species);
 
+/// As a reduction.
+[[nodiscard]] bool makes(const chemistry::Catalogue& catalogue, std::size_t reaction,
+                         chemistry::SpeciesIndex species);
+
 /// The reaction turns dissolved ions into metal.
 [[nodiscard]] bool platesMetal(const chemistry::Catalogue& catalogue, std::size_t reaction);
 

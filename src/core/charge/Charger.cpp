@@ -16,11 +16,28 @@ constexpr double kLoosePlating = 0.5;    // of the limiting current
 constexpr double kHeatShare = 0.5;       // of the floor lost on top of it
 constexpr double kLeastLoss = 0.5;       // V that a charge may always lose
 constexpr double kLeastDifference = 0.1; // V between the couples that are driven back
+constexpr double kCoversSoon = 0.05;     // of the current (estimate)
+
+double chargedArea(const design::Cell& cell) {
+    return std::min(cell.electrodes[0].areaM2, cell.electrodes[1].areaM2);
+}
 
 } // namespace
 
-state::Contents withGrownFilms(state::Contents contents, bool reversed) {
+state::Contents underCharge(const cell::CompiledCell& compiled, state::Contents contents, bool reversed) {
     contents.state.electrodes[reversed ? 0 : 1].filmCoverage = 1.0;
+    const Side minus = reversed ? Side::Positive : Side::Negative;
+    const cell::Polarisation curve(compiled, contents, electrode::Moment::Settled);
+    const double amps = kUsualDensity * chargedArea(compiled.cell);
+    const electrode::Seat seat = curve.seatAt(minus, reversed ? amps : -amps);
+    double plated = 0.0;
+    for (const auto& [route, current] : curve.electrode(minus).partialsAt(seat)) {
+        const bool own = makes(compiled.catalogue, route.reaction, route.phase);
+        plated += own && platesMetal(compiled.catalogue, route.reaction) ? std::max(0.0, -current) : 0.0;
+    }
+    if (plated > kCoversSoon * amps) {
+        contents.state.electrodes[static_cast<std::size_t>(minus)].freshCoverage = 1.0;
+    }
     return contents;
 }
 
@@ -32,9 +49,9 @@ bool isReversed(const cell::Evaluation& evaluation) {
 Charger::Charger(const cell::CompiledCell& compiled, const state::Contents& contents,
                  const cell::Evaluation& evaluation)
     : m_catalogue(compiled.catalogue), m_evaluation(evaluation),
-      m_contents(withGrownFilms(contents, isReversed(evaluation))),
+      m_contents(underCharge(compiled, contents, isReversed(evaluation))),
       m_sign(isReversed(evaluation) ? -1.0 : 1.0), m_curve(compiled, m_contents, electrode::Moment::Settled),
-      m_area(std::min(compiled.cell.electrodes[0].areaM2, compiled.cell.electrodes[1].areaM2)) {
+      m_area(chargedArea(compiled.cell)) {
     // A side holds nothing up only where the other one lacks what this one has, or where both have the same.
     const bool drives = evaluation.drives();
     m_full = {isFull(Side::Negative) && !(drives && holdsItsSolid(Side::Positive)),

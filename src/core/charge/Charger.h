@@ -21,8 +21,10 @@ struct ChargeCaps {
     std::optional<double> amps;
 };
 
-/// The same with the films that a charge grows on its plus side.
-[[nodiscard]] state::Contents withGrownFilms(state::Contents contents, bool reversed);
+/// The same with what a charge soon makes of both faces: films on its plus side, and on its minus side fresh metal where
+/// that is what plates.
+[[nodiscard]] state::Contents underCharge(const cell::CompiledCell& compiled, state::Contents contents,
+                                          bool reversed);
 
 /// Whether the label is wrong; where hardly anything drives the cell, either side may be called plus.
 [[nodiscard]] bool isReversed(const cell::Evaluation& evaluation);

@@ -11,6 +11,8 @@
 
 namespace anodex::charge {
 
+inline constexpr double kUsualDensity =
+    10.0; ///< A/m²: with which a cell is charged (common practice, no source).
 inline constexpr double kGentleVolts = 0.1; ///< Above the floor: the gentle charge of common practice.
 inline constexpr double kHighestSupplyVolts = 30.0; ///< Of a hobbyist's supply (common practice, no source).
 inline constexpr double kGassingHours = 200.0; ///< A full cell gases when its capacity would last so long …

@@ -67,6 +67,8 @@ struct SurfaceKinetics {
     std::optional<FactorSpread> grownFilmLimit; ///< A/m² true, once a film of its own product is complete.
     std::optional<Parasite> parasite;           ///< Of its anodic current.
     double activationJoulesPerMole = 40000.0;
+    double freshDivides =
+        1.0; ///< Its rate on metal newly plated, which lacks the specks of the shop's. >= 1.
     std::vector<std::string> sources;
 };
 

@@ -25,6 +25,10 @@ template <typename Balance> double determinantOf(const Balance& balance) {
 
 /// With a face that goes along; endless or nothing where it has no answer.
 template <typename Balance> void takeSlopes(const Balance& balance, Seat& seat) {
+    if (balance.excessPerShare == 0.0) {
+        seat.voltsPerAmp = 1.0 / balance.amps.slope; // a face that stays
+        return;
+    }
     const double determinant = determinantOf(balance);
     seat.voltsPerAmp = std::max(0.0, balance.excessPerShare / determinant);
     seat.stepsPerAmp = -balance.excessPerVolt / determinant;
@@ -221,6 +225,8 @@ Seat FacedElectrode::besideKnown(double amps) const {
     const auto after = firstFrom(amps);
     const auto heldAs = [&](const Known& known) {
         Seat seat = atFace(known.seat.step, known.seat.share, amps, kVoltsTolerance);
+        seat.volts = amps < known.amps ? std::min(seat.volts, known.seat.volts)
+                                       : std::max(seat.volts, known.seat.volts);
         seat.voltsPerAmp = 1.0 / balanceAt(seat).amps.slope;
         return seat;
     };
@@ -228,7 +234,7 @@ Seat FacedElectrode::besideKnown(double amps) const {
         return heldAs(*after);
     }
     const Seat held = heldAs(*(after - 1));
-    return fitsIn(held, amps) ? held : between(*(after - 1), *after, amps);
+    return after == m_known.end() || fitsIn(held, amps) ? held : between(*(after - 1), *after, amps);
 }
 
 /// Among what is known: the potential rises with the current.

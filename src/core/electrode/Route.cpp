@@ -137,6 +137,7 @@ double RouteBuilder::lnExchange(const RouteParameters& parameters, double stored
         covered += there.activity[inhibitor.species] / inhibitor.halfActivity;
     }
     lnRate -= std::log1p(covered);
+    lnRate += std::log1p(m_here.held().freshCoverage * (1.0 / kinetics.freshDivides - 1.0));
     double reference = m_equilibrium;
     if (kinetics.reference == ReferenceKind::Standard) {
         reference = standardVolts(m_parameters, temperature);

@@ -24,7 +24,8 @@ struct Solid {
 
 struct ElectrodeState {
     std::vector<Solid> solids;
-    double filmCoverage = 0.0;               ///< Share of its face under a film of its own product. 0 to 1.
+    double filmCoverage = 0.0;  ///< Share of its face under a film of its own product. 0 to 1.
+    double freshCoverage = 0.0; ///< Share of its face that its own metal has newly plated. 0 to 1.
     std::optional<liquid::Composition> face; ///< Liquid at it; absent: as the bulk.
     std::optional<double> doubleLayerVolts;  ///< Absent: at rest.
     bool operator==(const ElectrodeState&) const = default;

@@ -133,6 +133,7 @@ SurfaceKinetics kineticsOf(const Context& context, JsonObject& entry, const Reac
         kinetics.parasite = chemistry::Parasite{0, share};
     }
     kinetics.activationJoulesPerMole = 1000.0 * entry.numberOr("activation_kJ", 40.0, kNotNegative);
+    kinetics.freshDivides = entry.numberOr("fresh_divides", 1.0, {1.0, 1e6, true, "a number from 1"});
     (void)entry.raw("note");
     kinetics.sources = context.sourcesOf(entry);
     return kinetics;

@@ -327,7 +327,7 @@ std::vector<Partial> FacedElectrode::partialsAt(const Seat& seat) const {
         Partial partial{seat.share < 0.5 ? lower[i] : upper[i], 0.0};
         partial.route.law = lawBetween(lower[i].law, upper[i].law, seat.share);
         partial.amps = partial.route.current(seat.volts);
-        partials.push_back(std::move(partial));
+        partials.push_back(partial);
     }
     return partials;
 }

@@ -88,7 +88,9 @@ TEST(RateLaw, BetweenTwoAciditiesAFastCoupleFollowsTheAcidity) {
 }
 
 TEST(RateLaw, BetweenTwoAciditiesTheSlopesAreThoseOfTheCurrent) {
-    const auto [low, high] = fastCouple();
+    const std::pair<RateLaw, RateLaw> couple = fastCouple();
+    const RateLaw& low = couple.first;
+    const RateLaw& high = couple.second;
     constexpr double kWay = 1e-6;
     for (double share = 0.1; share < 1.0; share += 0.2) {
         for (double volts = 0.2; volts < 0.5; volts += 0.013) {

@@ -21,7 +21,10 @@ Moving rate(double exponent, double other, double perVolt, double perShare) {
 
 /// Where the law runs; `low` and `high` are what it lies between.
 Moving netOf(const RateLaw& law, double volts, const RateLaw& low, const RateLaw& high) {
-    const auto change = [&](double RateLaw::*of) { return high.*of == low.*of ? 0.0 : high.*of - low.*of; };
+    const bool isBetween = &low != &high;
+    const auto change = [&](double RateLaw::*of) {
+        return isBetween && high.*of != low.*of ? high.*of - low.*of : 0.0;
+    };
     const double over = volts - law.equilibriumVolts;
     const double anodicExponent = law.lnExchange + law.anodicPerVolt * over;
     const double cathodicExponent = law.lnExchange - law.cathodicPerVolt * over;

@@ -27,11 +27,17 @@ double chargedArea(const design::Cell& cell) {
 state::Contents underCharge(const cell::CompiledCell& compiled, state::Contents contents, bool reversed) {
     contents.state.electrodes[reversed ? 0 : 1].filmCoverage = 1.0;
     const Side minus = reversed ? Side::Positive : Side::Negative;
-    const cell::Polarisation curve(compiled, contents, electrode::Moment::Settled);
+    const auto& routes = compiled.electrode(minus).routes;
+    if (std::none_of(routes.begin(), routes.end(), [](const electrode::RouteParameters& route) {
+            return route.kinetics->freshDivides > 1.0;
+        })) {
+        return contents;
+    }
+    const electrode::FacedElectrode face(compiled.at(minus, contents),
+                                         electrode::secondsOf(electrode::Moment::Settled));
     const double amps = kUsualDensity * chargedArea(compiled.cell);
-    const electrode::Seat seat = curve.seatAt(minus, reversed ? amps : -amps);
     double plated = 0.0;
-    for (const auto& [route, current] : curve.electrode(minus).partialsAt(seat)) {
+    for (const auto& [route, current] : face.partialsAt(face.seatAt(-amps))) {
         const bool own = makes(compiled.catalogue, route.reaction, route.phase);
         plated += own && platesMetal(compiled.catalogue, route.reaction) ? std::max(0.0, -current) : 0.0;
     }

@@ -83,6 +83,8 @@ Json chargeJson(const Catalogue& catalogue, const design::Cell& cell, const cell
                           {"highest_A", charging.best->amps}};
         if (charging.gassingVolts) {
             json["gassing_V"] = *charging.gassingVolts;
+        }
+        if (charging.floatVolts) {
             json["float_V"] = *charging.floatVolts;
         }
     } else {

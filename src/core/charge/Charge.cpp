@@ -86,21 +86,33 @@ struct Sweep {
     bool takesCharge = false;
 };
 
+// Slower nobody waits for it, and what stores only faster loses it by itself as soon as the supply is off.
+constexpr double kSlowestDensity = 0.1;       // A/m² (common practice, no source)
+constexpr double kFastestStoreDensity = 50.0; // A/m², the same: plates are formed with so much
+
+bool isPractical(double ampsPerM2) {
+    return ampsPerM2 >= kSlowestDensity && ampsPerM2 <= kFastestStoreDensity;
+}
+
 Sweep sweepOf(const Charger& charger) {
     Sweep sweep{charger.sweep(), 0, false};
-    for (std::size_t i = 1; i < sweep.points.size(); ++i) {
-        if (sweep.points[i].efficiency > sweep.points[sweep.peak].efficiency) {
+    double most = 0.0;
+    for (std::size_t i = 0; i < sweep.points.size(); ++i) {
+        const ChargePoint& point = sweep.points[i];
+        if (isPractical(point.amps / charger.area()) && point.efficiency > most) {
+            most = point.efficiency;
             sweep.peak = i;
         }
     }
-    sweep.takesCharge = sweep.points[sweep.peak].efficiency >= kWorthCharging;
+    sweep.takesCharge = most >= kWorthCharging;
     return sweep;
 }
 
-const ChargePoint& slowestGood(const Sweep& sweep) {
+const ChargePoint& slowestGood(const Charger& charger, const Sweep& sweep) {
     const double good = kStillGood * sweep.points[sweep.peak].efficiency;
-    return *std::find_if(sweep.points.begin(), sweep.points.end(),
-                         [&](const ChargePoint& point) { return point.efficiency >= good; });
+    return *std::find_if(sweep.points.begin(), sweep.points.end(), [&](const ChargePoint& point) {
+        return isPractical(point.amps / charger.area()) && point.efficiency >= good;
+    });
 }
 
 /// The last current from the peak on that nothing speaks against.
@@ -135,6 +147,39 @@ void findFastest(const Charger& charger, const Sweep& sweep, const ChargeCaps& c
             high = middle;
         }
     }
+}
+
+/// From the slowest to the fastest good charge; a cell that has to be charged more slowly than anybody waits takes none.
+void findWindow(const Charger& taking, const Charger* full, double coulombs, const Sweep& sweep,
+                Charging& charging) {
+    const ChargePoint& least = slowestGood(taking, sweep);
+    Charging found = charging;
+    found.floorVolts = std::max(charging.restVolts, least.storedVolts);
+    ChargeCaps caps{found.floorVolts, std::nullopt, std::nullopt};
+    if (full != nullptr) {
+        found.gassingVolts = full->voltsAt(coulombs / (kGassingHours * kHour));
+        // What wastes more by itself than that would bring is not kept full by it.
+        const double floating = full->voltsAt(coulombs / (kFloatHours * kHour));
+        if (floating > found.restVolts) {
+            found.floatVolts = floating;
+        }
+        if (least.volts < *found.gassingVolts) {
+            caps.volts = *found.gassingVolts;
+        }
+        caps.amps = kSpentShare * coulombs / kHour;
+    }
+    findFastest(taking, sweep, caps, found);
+    if (found.best->amps < kSlowestDensity * taking.area()) {
+        charging.possible = false;
+        return;
+    }
+    found.least = found.best->amps < least.amps ? *found.best : least;
+    charging = std::move(found);
+}
+
+double gentleAmps(const Charger& taking, const Charging& charging) {
+    const double most = std::min(charging.best->amps, kFastestStoreDensity * taking.area());
+    return std::max(charging.least->amps, std::min(most, taking.ampsAt(charging.floorVolts + kGentleVolts)));
 }
 
 /// No supply that says nothing of its voltage gives more than a hobbyist's does.
@@ -194,28 +239,11 @@ Charging chargingOf(const Catalogue& catalogue, const Cell& cell, const Evaluati
                                    taking.potentialAt(Side::Positive, 0.0)};
     charging.floorVolts = std::max(charging.restVolts, sweep.points[sweep.peak].storedVolts);
     if (charging.possible) {
-        charging.least = slowestGood(sweep);
-        ChargeCaps caps{charging.floorVolts, std::nullopt, std::nullopt};
-        if (full != nullptr) {
-            const double coulombs = evaluation.capacity.firstCoulombs;
-            charging.gassingVolts = full->voltsAt(coulombs / (kGassingHours * kHour));
-            // What wastes more by itself than that would bring is not kept full by it.
-            const double floating = full->voltsAt(coulombs / (kFloatHours * kHour));
-            if (floating > charging.restVolts) {
-                charging.floatVolts = floating;
-            }
-            if (charging.least->volts < *charging.gassingVolts) {
-                caps.volts = *charging.gassingVolts;
-            }
-            caps.amps = kSpentShare * coulombs / kHour;
-        }
-        findFastest(taking, sweep, caps, charging);
+        findWindow(taking, full, evaluation.capacity.firstCoulombs, sweep, charging);
     }
-    const double usual =
-        charging.possible
-            ? std::clamp(taking.ampsAt(charging.floorVolts + kGentleVolts),
-                         std::min(charging.least->amps, charging.best->amps), charging.best->amps)
-            : std::min(kUsualDensity * taking.area(), taking.ampsAt(kHighestSupplyVolts));
+    const double usual = charging.possible
+                             ? gentleAmps(taking, charging)
+                             : std::min(kUsualDensity * taking.area(), taking.ampsAt(kHighestSupplyVolts));
     charging.gentle = detailAt(catalogue, taking, full, usual);
     if (cell.charge) {
         charging.asked = detailAt(catalogue, taking, full, askedAmps(*cell.charge, taking));

@@ -81,7 +81,7 @@ Fate fateOf(const Catalogue& catalogue, std::size_t reaction, Branch branch,
     const bool usesGas = anyTerm(catalogue, reaction, [&](const SpeciesTerm& term) {
         return made(term, branch) < 0.0 && phaseOf(catalogue, term) == Phase::Gas;
     });
-    if (gone || usesGas) {
+    if (gone || usesGas || catalogue.reactions[reaction].fades) {
         return Fate::Lost;
     }
     if (reaction == discharge.reaction && branch != discharge.branch) {

@@ -22,7 +22,7 @@ enum class Fate {
 
 /// What becomes of the current of a reaction that runs along `branch`. Stored is what can be drawn again: it
 /// drives the side's discharge couple back, makes a solid on a cathode, or makes an oxidant that stays in the
-/// cell without eating the electrode.
+/// cell without eating the electrode. A surface that covers itself once and stops stores nothing.
 [[nodiscard]] Fate fateOf(const chemistry::Catalogue& catalogue, std::size_t reaction,
                           chemistry::Branch branch, const cell::WorkingCouple& discharge);
 

@@ -35,7 +35,9 @@ state::Contents underCharge(const cell::CompiledCell& compiled, state::Contents 
     }
     const electrode::FacedElectrode face(compiled.at(minus, contents),
                                          electrode::secondsOf(electrode::Moment::Settled));
-    const double amps = kUsualDensity * chargedArea(compiled.cell);
+    const auto& asked = compiled.cell.charge;
+    const bool isCurrent = asked && asked->amps && !asked->volts;
+    const double amps = std::max(kUsualDensity * chargedArea(compiled.cell), isCurrent ? *asked->amps : 0.0);
     double plated = 0.0;
     for (const auto& [route, current] : face.partialsAt(face.seatAt(-amps))) {
         const bool own = makes(compiled.catalogue, route.reaction, route.phase);

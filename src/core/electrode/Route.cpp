@@ -47,8 +47,7 @@ base::Sloped Route::at(double volts) const {
 RouteBuilder::RouteBuilder(const Situation& here, std::size_t reactionIndex, double acidityShift)
     : m_here(here), m_acidityShift(acidityShift), m_parameters(here.parameters.reactions[reactionIndex]),
       m_reaction(*m_parameters.reaction), m_solution(metBy(here, m_parameters)),
-      m_anodicAbsent(absentReactant(here, m_parameters, Branch::Anodic).has_value()),
-      m_cathodicAbsent(absentReactant(here, m_parameters, Branch::Cathodic).has_value()) {}
+      m_absent(absencesOf(here, m_parameters)) {}
 
 void RouteBuilder::prepare(Supplies& supplies) {
     if (!m_prepared) {
@@ -82,8 +81,8 @@ Route RouteBuilder::build(const RouteParameters& parameters) const {
     law.anodicLimit = anodicLimit(parameters);
     law.cathodicLimit = cathodicLimit(parameters);
     // What nobody put in cannot be used up, though its build-up at the electrode sets the potential.
-    law.anodicOnly = (kinetics.oneWay && storedAnodic) || m_cathodicAbsent;
-    law.cathodicOnly = (kinetics.oneWay && !storedAnodic) || (m_anodicAbsent && !kinetics.onTraces);
+    law.anodicOnly = (kinetics.oneWay && storedAnodic) || m_absent.cathodic;
+    law.cathodicOnly = (kinetics.oneWay && !storedAnodic) || (m_absent.anodic && !kinetics.onTraces);
     law.porousCrossover = parameters.porousCrossover;
     route.hydroxidePerAmp = m_reaction.hydroxidePerAmp;
     route.gasSign = m_reaction.gasSign;
@@ -94,7 +93,7 @@ Route RouteBuilder::build(const RouteParameters& parameters) const {
 }
 
 bool RouteBuilder::isUnheardOf(const SurfaceKinetics& kinetics) const {
-    return (m_anodicAbsent && m_cathodicAbsent) ||
+    return (m_absent.anodic && m_absent.cathodic) ||
            std::any_of(kinetics.needs.begin(), kinetics.needs.end(),
                        [&](SpeciesIndex species) { return m_solution.activity[species] <= 0.0; });
 }

@@ -58,8 +58,7 @@ private:
     const ReactionParameters& m_parameters;
     const chemistry::Reaction& m_reaction;
     const liquid::Solution& m_solution; ///< That it meets.
-    bool m_anodicAbsent;
-    bool m_cathodicAbsent;
+    Absences m_absent;
     bool m_prepared = false;
     double m_equilibrium = 0.0;
     double m_anodicSupply = 0.0;                                      // A/m²

@@ -196,4 +196,13 @@ std::optional<SpeciesIndex> absentReactant(const Situation& here, const Reaction
     return absent == reaction.reactants.end() ? std::nullopt : std::optional(absent->term.species);
 }
 
+Absences absencesOf(const Situation& here, const ReactionParameters& reaction) {
+    Absences found;
+    for (const Reactant& reactant : reaction.reactants) {
+        bool& absent = reactant.branch == Branch::Anodic ? found.anodic : found.cathodic;
+        absent = absent || isAbsent(here, reactant);
+    }
+    return found;
+}
+
 } // namespace anodex::electrode

@@ -61,6 +61,13 @@ private:
 [[nodiscard]] std::optional<chemistry::SpeciesIndex>
 absentReactant(const Situation& here, const ReactionParameters& reaction, chemistry::Branch branch);
 
+/// Whether each branch of a reaction lacks a reactant so.
+struct Absences {
+    bool anodic = false;
+    bool cathodic = false;
+};
+[[nodiscard]] Absences absencesOf(const Situation& here, const ReactionParameters& reaction);
+
 /// m²/s at a temperature.
 [[nodiscard]] double diffusivity(const chemistry::Species& species, double temperatureKelvin);
 

@@ -8,7 +8,7 @@
 namespace anodex::record {
 
 /// Raised when the laws in core change what they answer.
-inline constexpr const char* kModelVersion = "12";
+inline constexpr const char* kModelVersion = "13";
 
 [[nodiscard]] Expectation expectationOf(const std::string& catalogueVersion,
                                         const cell::Evaluation& evaluation, const cell::Doubt& doubt);

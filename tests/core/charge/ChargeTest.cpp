@@ -179,10 +179,8 @@ TEST(Charge, AFullCellFloatsBelowItsGassing) {
 }
 
 TEST(Charge, ACellThatWastesMoreThanAFloatBringsHasNone) {
-    Json blotter = cellWith(electrodeJson("zinc"), electrodeJson("copper"), water({}));
-    blotter["electrolyte"] = {{"water_mL", 30}, {"solutes", {{{"substance", "CuSO4"}, {"mass_g", 2}}}}};
-    blotter["separator"] = {{"material", "blotter"}, {"layers", 1}};
-    const Charging charging = charged(blotter);
+    const Charging charging =
+        charged(cellWith(electrodeJson("zinc", 20), electrodeJson("copper", 20), water({{"CuSO4", 0.05}})));
     EXPECT_TRUE(charging.possible);
     EXPECT_EQ(charging.state, ChargeState::HalfUsed);
     EXPECT_FALSE(charging.floatVolts);

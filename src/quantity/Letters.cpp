@@ -12,8 +12,13 @@ constexpr std::string_view kMinuses[] = {"-", "\u2212", "\u2010", "\u2013", "\uF
 
 template <std::size_t N>
 std::size_t oneOfAt(const std::string_view (&list)[N], std::string_view text, std::size_t at) {
+    if (at >= text.size()) {
+        return 0;
+    }
+    const std::string_view rest = text.substr(at);
     for (const std::string_view entry : list) {
-        if (text.substr(std::min(at, text.size())).starts_with(entry)) {
+        // A million numbers are read so; hardly any begins like one of these.
+        if (rest.front() == entry.front() && rest.starts_with(entry)) {
             return entry.size();
         }
     }

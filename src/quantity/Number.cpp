@@ -34,13 +34,15 @@ Digits digitsAt(std::string_view text) {
     bool decimals = false;
     while (at < text.size()) {
         const char c = text[at];
-        const std::size_t blank = blankAt(text, at);
-        const std::size_t wide = c == '\'' ? 1 : text.substr(at).starts_with("\u2019") ? 3 : blank;
         if (isDigit(c)) {
             digits.text += c;
             ++group;
             ++at;
-        } else if ((c == '.' || c == ',') && at + 1 < text.size() && isDigit(text[at + 1])) {
+            continue;
+        }
+        const std::size_t blank = blankAt(text, at);
+        const std::size_t wide = c == '\'' ? 1 : text.substr(at).starts_with("\u2019") ? 3 : blank;
+        if ((c == '.' || c == ',') && at + 1 < text.size() && isDigit(text[at + 1])) {
             decimals = true;
             digits.text += c;
             group = 0;

@@ -45,7 +45,7 @@ Json plates(double grams) {
     return warm(cellWith(negative, positive, liquid), 25.0);
 }
 
-double zincShare(Json liquid, const char* cathode, double ampsPerM2, double celsius) {
+double zincShare(const Json& liquid, const char* cathode, double ampsPerM2, double celsius) {
     Json json = warm(cellWith(electrodeJson(cathode, 100), electrodeJson("platinised titanium", 100), liquid),
                      celsius);
     json["negative"]["air"] = "none";

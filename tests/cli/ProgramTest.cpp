@@ -53,6 +53,15 @@ TEST_F(Files, EvaluateGivesTheContractsKeys) {
     EXPECT_NEAR(sum, json["resistance_ohm"].get<double>(), 1e-9);
 }
 
+TEST_F(Files, AVoltageToFloatAtIsGivenOnlyWhereThereIsOne) {
+    const std::string wasting = R"({"negative": {"material": "zinc", "wetted_area_cm2": 20},
+        "positive": {"material": "copper", "wetted_area_cm2": 20},
+        "electrolyte": {"volume_mL": 100, "solutes": [{"substance": "CuSO4", "mol_per_L": 0.05}]}})";
+    const Json charge = call({"evaluate", cell(wasting), "--json", "--samples", "0"}).json()["charge"];
+    EXPECT_TRUE(charge.contains("gassing_V"));
+    EXPECT_FALSE(charge.contains("float_V"));
+}
+
 TEST_F(Files, EvaluateSaysHowACellIsCharged) {
     Json design = Json::parse(test::beakers());
     design["charge"] = {{"current_A", 0.02}};

@@ -87,7 +87,8 @@ struct Sweep {
 };
 
 // Slower nobody waits for it, and what stores only faster loses it by itself as soon as the supply is off.
-constexpr double kSlowestDensity = 0.1;       // A/m² (common practice, no source)
+constexpr double kSlowestDensity =
+    0.12; // A/m² (common practice, no source); no point of the sweep lies on it
 constexpr double kFastestStoreDensity = 50.0; // A/m², the same: plates are formed with so much
 
 bool isPractical(double ampsPerM2) {

@@ -245,6 +245,22 @@ private:
         parameters.usesUpItsAcidity |=
             reactant.kind == Reactant::Kind::Acid || reactant.kind == Reactant::Kind::Alkali;
         parameters.reactants.push_back(reactant);
+        if (canLack(reactant)) {
+            parameters.requirements.push_back({reactant.kind, reactant.branch, term.species});
+        }
+    }
+
+    /// What is held from the start stays in reach, a trace is taken for granted, other gases are never kept.
+    [[nodiscard]] bool canLack(const Reactant& reactant) const {
+        const auto isHeld = [&](SpeciesIndex solid) { return m_parameters.heldSolids[solid] != 0; };
+        if (reactant.kind == Reactant::Kind::Solid) {
+            const auto& precursors =
+                chemistry::precursorsOf(m_catalogue, reactant.branch, reactant.term.species);
+            return !isHeld(reactant.term.species) &&
+                   std::none_of(precursors.begin(), precursors.end(), isHeld);
+        }
+        return reactant.kind == Reactant::Kind::Oxygen ||
+               (reactant.kind != Reactant::Kind::Gas && !reactant.assumed);
     }
 
     [[nodiscard]] double insertionSeconds(const chemistry::Species& species) const {

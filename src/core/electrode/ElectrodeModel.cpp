@@ -37,14 +37,19 @@ void ElectrodeModel::bind(const Situation& here, double seconds, double acidityS
     m_routes.reserve(2 * here.parameters.routes.size()); // each may have a parasite
     m_running.reserve(here.parameters.routes.size());
     Supplies supplies(here, seconds);
-    std::optional<RouteBuilder> builder;
-    std::size_t built = 0;
+    std::optional<RouteBuilder> builder; // none: the couple is not there
+    const ReactionParameters* built = nullptr;
     for (const RouteParameters& parameters : here.parameters.routes) {
-        if (!builder || built != parameters.reaction) {
-            builder.emplace(here, parameters.reaction, acidityShift);
-            built = parameters.reaction;
+        const ReactionParameters& reaction = here.parameters.reactions[parameters.reaction];
+        if (built != &reaction) {
+            built = &reaction;
+            builder.reset();
+            const Absences absent = absencesOf(here, reaction);
+            if (!absent.ofBoth()) {
+                builder.emplace(here, reaction, absent, acidityShift);
+            }
         }
-        if (builder->isUnheardOf(*parameters.kinetics)) {
+        if (!builder || builder->isUnheardOf(*parameters.kinetics)) {
             continue;
         }
         builder->prepare(supplies);

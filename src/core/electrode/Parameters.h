@@ -46,6 +46,13 @@ struct Reactant {
     bool assumed = false;          ///< The reaction takes a trace of it for granted.
 };
 
+/// What a reactant has to be found in the liquid or the electrode for.
+struct Requirement {
+    Reactant::Kind kind = Reactant::Kind::Dissolved;
+    chemistry::Branch branch = chemistry::Branch::Anodic;
+    chemistry::SpeciesIndex species = 0;
+};
+
 struct ReactionParameters {
     const chemistry::Reaction* reaction = nullptr;
     double standardVolts = 0.0; ///< E0 at 25 °C, drawn.
@@ -53,8 +60,9 @@ struct ReactionParameters {
     bool platesPure =
         false; ///< That is an alloyed metal: where its ion was filled in, the pure one covers it.
     std::vector<ActivityTerm> terms;
-    std::vector<Reactant> reactants; ///< Of both branches; the solvent's are never short.
-    bool usesUpItsAcidity = false;   ///< Acid or alkali is among them.
+    std::vector<Reactant> reactants;       ///< Of both branches; the solvent's are never short.
+    std::vector<Requirement> requirements; ///< Of the reactants, those that a state can lack.
+    bool usesUpItsAcidity = false;         ///< Acid or alkali is among them.
 };
 
 /// A dissolved species that hands protons, or hydroxide, to an electrode.

@@ -44,10 +44,10 @@ base::Sloped Route::at(double volts) const {
     return own.value > 0.0 ? base::Sloped{-takenShare * own.value, -takenShare * own.slope} : base::Sloped{};
 }
 
-RouteBuilder::RouteBuilder(const Situation& here, std::size_t reactionIndex, double acidityShift)
-    : m_here(here), m_acidityShift(acidityShift), m_parameters(here.parameters.reactions[reactionIndex]),
-      m_reaction(*m_parameters.reaction), m_solution(metBy(here, m_parameters)),
-      m_absent(absencesOf(here, m_parameters)) {}
+RouteBuilder::RouteBuilder(const Situation& here, const ReactionParameters& parameters, Absences absent,
+                           double acidityShift)
+    : m_here(here), m_acidityShift(acidityShift), m_parameters(parameters),
+      m_reaction(*m_parameters.reaction), m_solution(metBy(here, m_parameters)), m_absent(absent) {}
 
 void RouteBuilder::prepare(Supplies& supplies) {
     if (!m_prepared) {
@@ -93,8 +93,7 @@ Route RouteBuilder::build(const RouteParameters& parameters) const {
 }
 
 bool RouteBuilder::isUnheardOf(const SurfaceKinetics& kinetics) const {
-    return (m_absent.anodic && m_absent.cathodic) ||
-           std::any_of(kinetics.needs.begin(), kinetics.needs.end(),
+    return std::any_of(kinetics.needs.begin(), kinetics.needs.end(),
                        [&](SpeciesIndex species) { return m_solution.activity[species] <= 0.0; });
 }
 
@@ -135,8 +134,12 @@ double RouteBuilder::lnExchange(const RouteParameters& parameters, double stored
         const liquid::Solution& there = quickens ? m_solution : m_here.given();
         covered += there.activity[inhibitor.species] / inhibitor.halfActivity;
     }
-    lnRate -= std::log1p(covered);
-    lnRate += std::log1p(m_here.held().freshCoverage * (1.0 / kinetics.freshDivides - 1.0));
+    if (covered > 0.0) {
+        lnRate -= std::log1p(covered);
+    }
+    if (m_here.held().freshCoverage > 0.0) {
+        lnRate += std::log1p(m_here.held().freshCoverage * (1.0 / kinetics.freshDivides - 1.0));
+    }
     double reference = m_equilibrium;
     if (kinetics.reference == ReferenceKind::Standard) {
         reference = standardVolts(m_parameters, temperature);

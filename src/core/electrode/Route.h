@@ -36,13 +36,13 @@ struct Route {
 class RouteBuilder {
 public:
     /// `acidityShift` is added to the pH that decides which films hold.
-    RouteBuilder(const Situation& here, std::size_t reactionIndex, double acidityShift);
+    RouteBuilder(const Situation& here, const ReactionParameters& parameters, Absences absent,
+                 double acidityShift);
 
     /// Works out what every route of the reaction shares, once.
     void prepare(Supplies& supplies);
     [[nodiscard]] Route build(const RouteParameters& parameters) const;
-    /// Neither side of the couple, or nothing of what this route needs, was ever poured in: no news to
-    /// anyone.
+    /// Nothing of what this route needs was ever poured in.
     [[nodiscard]] bool isUnheardOf(const chemistry::SurfaceKinetics& kinetics) const;
 
 private:

@@ -32,28 +32,38 @@ double presentOrTrace(const Situation& here, const ActivityTerm& term) {
 }
 
 bool holds(const Situation& here, SpeciesIndex solid) {
-    return here.parameters.heldSolids[solid] != 0 || state::molesOf(here.held(), solid) > 0.0;
+    return state::molesOf(here.held(), solid) > 0.0;
 }
 
-/// Held from the start, or made from such a solid by a reaction that runs the same way.
+/// In the electrode by now, or made from such a solid by a reaction that runs the same way.
 bool canHave(const Situation& here, SpeciesIndex solid, Branch branch) {
     const auto& precursors = chemistry::precursorsOf(here.catalogue, branch, solid);
     return holds(here, solid) || std::any_of(precursors.begin(), precursors.end(),
                                              [&](SpeciesIndex other) { return holds(here, other); });
 }
 
-bool isAbsent(const Situation& here, const Reactant& reactant) {
-    const SpeciesIndex species = reactant.term.species;
-    switch (reactant.kind) {
+/// Whether its labile concentration lies below the least that counts. Asked for every reaction at every state, so
+/// without a division.
+bool isTooLittle(const Situation& here, SpeciesIndex species) {
+    const liquid::Solution& solution = here.solution();
+    const double least = kAbsentConcentration * solution.volumeM3;
+    const auto& parts = here.catalogue.moieties[species];
+    return solution.volumeM3 <= 0.0 ||
+           (parts.empty() ? solution.molality[species] * solution.composition.solventKg < least
+                          : solution.moietyMolality[parts.front().species] * solution.composition.solventKg <
+                                least * parts.front().count);
+}
+
+bool isAbsent(const Situation& here, const Requirement& required) {
+    switch (required.kind) {
     case Reactant::Kind::Oxygen:
         return here.solution().mixture.oxygenPressureBar <= 0.0;
     case Reactant::Kind::Solid:
-        return !canHave(here, species, reactant.branch);
+        return !canHave(here, required.species, required.branch);
     case Reactant::Kind::Acid:
     case Reactant::Kind::Alkali:
     case Reactant::Kind::Dissolved:
-        return !reactant.assumed &&
-               here.solution().labileConcentration(here.catalogue, species) < kAbsentConcentration;
+        return isTooLittle(here, required.species);
     case Reactant::Kind::Gas:
         return false;
     }
@@ -189,18 +199,18 @@ double Supplies::perDriveOfGas() const {
 
 std::optional<SpeciesIndex> absentReactant(const Situation& here, const ReactionParameters& reaction,
                                            Branch branch) {
-    const auto absent =
-        std::find_if(reaction.reactants.begin(), reaction.reactants.end(), [&](const Reactant& reactant) {
-            return reactant.branch == branch && isAbsent(here, reactant);
-        });
-    return absent == reaction.reactants.end() ? std::nullopt : std::optional(absent->term.species);
+    const auto& required = reaction.requirements;
+    const auto absent = std::find_if(required.begin(), required.end(), [&](const Requirement& one) {
+        return one.branch == branch && isAbsent(here, one);
+    });
+    return absent == required.end() ? std::nullopt : std::optional(absent->species);
 }
 
 Absences absencesOf(const Situation& here, const ReactionParameters& reaction) {
     Absences found;
-    for (const Reactant& reactant : reaction.reactants) {
-        bool& absent = reactant.branch == Branch::Anodic ? found.anodic : found.cathodic;
-        absent = absent || isAbsent(here, reactant);
+    for (const Requirement& required : reaction.requirements) {
+        bool& absent = required.branch == Branch::Anodic ? found.anodic : found.cathodic;
+        absent = absent || isAbsent(here, required);
     }
     return found;
 }

@@ -65,6 +65,8 @@ absentReactant(const Situation& here, const ReactionParameters& reaction, chemis
 struct Absences {
     bool anodic = false;
     bool cathodic = false;
+    /// No reagent and no product of the couple is there: it is no news to anyone.
+    [[nodiscard]] bool ofBoth() const { return anodic && cathodic; }
 };
 [[nodiscard]] Absences absencesOf(const Situation& here, const ReactionParameters& reaction);
 

@@ -174,10 +174,12 @@ Command evaluateCommand() {
                 const formats::Json answer = evaluateCell(
                     call.catalogue(), {call.text("CELL"), call.number("--current"),
                                        call.count("--curve", 200, 2), call.count("--samples", 200, 0)});
-                if (call.console().json || !call.text("--curve").empty()) {
-                    print(call.console(), answer);
+                const Console& console = call.console();
+                if (console.json) {
+                    print(console, answer);
                 } else {
-                    call.console().output << evaluateText(answer);
+                    console.output << evaluateText(answer, console.screen)
+                                   << (call.text("--curve").empty() ? std::string() : curveText(answer));
                 }
                 return kGood;
             }};

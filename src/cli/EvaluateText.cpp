@@ -3,6 +3,7 @@
 #include "wording/Quantities.h"
 #include "wording/Texts.h"
 
+#include <algorithm>
 #include <fmt/format.h>
 #include <optional>
 
@@ -12,8 +13,7 @@ namespace {
 using explain::Unit;
 using formats::Json;
 
-constexpr std::size_t kWide = 98;
-constexpr std::size_t kFindings = 6;
+constexpr std::size_t kMostFindingLines = 24; // of the forty that a screen has
 
 std::optional<base::Interval> rangeOf(const Json& answer, const char* key) {
     if (!answer.contains("interval") || !answer["interval"].contains(key)) {
@@ -34,10 +34,22 @@ std::string figure(const Json& answer, const char* key, const char* name, Unit u
                 range ? wording::rangeText(*range, unit) : std::string());
 }
 
-std::string side(const Json& answer, const char* key, const char* name) {
-    return line(name, fmt::format("{:.3f} V  {}", answer[key]["potential_V"].get<double>(),
-                                  answer[key]["reaction"].get<std::string>())
-                          .substr(0, kWide - 26));
+std::string side(const Json& answer, const char* key, const char* name, const Screen& screen) {
+    const std::string text =
+        fmt::format("{:<24} {:.3f} V  {}", wording::text(name), answer[key]["potential_V"].get<double>(),
+                    answer[key]["reaction"].get<std::string>());
+    return cut(text, screen) + "\n";
+}
+
+/// "most of it: positive electrode", where one part stands out.
+std::string largestPart(const Json& answer) {
+    const Json& parts = answer["resistance_budget"];
+    const auto largest = std::max_element(parts.begin(), parts.end(), [](const Json& a, const Json& b) {
+        return a["ohm"].get<double>() < b["ohm"].get<double>();
+    });
+    const bool standsOut = largest != parts.end() &&
+                           (*largest)["ohm"].get<double>() > 0.5 * answer["resistance_ohm"].get<double>();
+    return standsOut ? line("cli.figure.largest-part", (*largest)["part"].get<std::string>()) : std::string();
 }
 
 std::string capacity(const Json& answer) {
@@ -61,46 +73,65 @@ std::string settled(const Json& answer) {
           {"power", wording::quantityText(answer["maximum_power_W"].get<double>(), Unit::Watt)}}});
 }
 
-/// Cut at a blank, whole characters kept.
-std::string shortened(const std::string& text) {
-    if (text.size() <= kWide) {
-        return text;
+Colour colourOf(const std::string& severity) {
+    return severity == "danger" ? Colour::Danger : severity == "warning" ? Colour::Warning : Colour::Plain;
+}
+
+/// The worst first, as they are listed; dangers and warnings always whole, notes while there is room.
+std::string findings(const Json& answer, const Screen& screen) {
+    std::string text;
+    std::size_t lines = 0;
+    std::int64_t left = 0;
+    for (const Json& finding : answer["findings"]) {
+        const std::string severity = finding["severity"].get<std::string>();
+        const std::string name = wording::text({"cli.severity", {{"severity", severity}}});
+        const std::string entry =
+            wrapped(fmt::format("{:<9}", name), finding["text"].get<std::string>(), screen);
+        const auto more = static_cast<std::size_t>(std::count(entry.begin(), entry.end(), '\n'));
+        const bool fits = lines + more < kMostFindingLines;
+        if (left > 0 || (!fits && colourOf(severity) == Colour::Plain)) {
+            ++left;
+            continue;
+        }
+        lines += more;
+        text += coloured(name, colourOf(severity), screen) + entry.substr(name.size());
     }
-    const std::size_t blank = text.rfind(' ', kWide - 2);
-    return text.substr(0, blank) + " …";
+    if (left > 0) {
+        text += wording::text({"cli.more-findings", {{"count", left}}}) + "\n";
+    }
+    return text.empty() ? text : text + "\n";
 }
 
 } // namespace
 
-std::string evaluateText(const Json& answer) {
-    std::string text = figure(answer, "open_circuit_voltage_V", "cli.figure.open-circuit", Unit::Volt) +
+std::string evaluateText(const Json& answer, const Screen& screen) {
+    std::string text = findings(answer, screen) +
+                       figure(answer, "open_circuit_voltage_V", "cli.figure.open-circuit", Unit::Volt) +
                        figure(answer, "short_circuit_current_A", "cli.figure.short-circuit", Unit::Ampere) +
                        figure(answer, "maximum_power_W", "cli.figure.power", Unit::Watt) +
                        line("cli.figure.settled", settled(answer["settled"])) +
                        figure(answer, "resistance_ohm", "cli.figure.resistance", Unit::Ohm) +
-                       capacity(answer);
+                       largestPart(answer) + capacity(answer);
     if (answer.contains("life_at_rest_h")) {
         text +=
             line("cli.figure.life", wording::durationText(3600.0 * answer["life_at_rest_h"].get<double>()));
     }
     text +=
         line("cli.figure.hydrogen", fmt::format("{:.3g} mL/h", answer["hydrogen_mL_per_h"].get<double>()));
-    text += side(answer, "negative", "cli.figure.negative") + side(answer, "positive", "cli.figure.positive");
-    std::size_t shown = 0;
-    for (const Json& finding : answer["findings"]) {
-        if (++shown > kFindings) {
-            text += wording::text(
-                        {"cli.more-findings",
-                         {{"count", static_cast<std::int64_t>(answer["findings"].size() - kFindings)}}}) +
-                    "\n";
-            break;
-        }
-        text += shortened(wording::text({"cli.finding",
-                                         {{"severity", finding["severity"].get<std::string>()},
-                                          {"text", finding["text"].get<std::string>()}}})) +
-                "\n";
+    return text + side(answer, "negative", "cli.figure.negative", screen) +
+           side(answer, "positive", "cli.figure.positive", screen) + wording::text("cli.more") + "\n";
+}
+
+std::string curveText(const Json& answer) {
+    std::string text = fmt::format("\n{:>12} {:>12} {:>12}\n", wording::text("cli.curve.current"),
+                                   wording::text("cli.curve.voltage"), wording::text("cli.curve.power"));
+    for (const Json& point : answer["curve"]) {
+        text += fmt::format("{:>12} {:>12} {:>12}\n",
+                            wording::quantityText(point["current_A"].get<double>(), Unit::Ampere),
+                            wording::quantityText(point["voltage_V"].get<double>(), Unit::Volt),
+                            wording::quantityText(point["power_W"].get<double>(), Unit::Watt));
     }
-    return text + wording::text("cli.more") + "\n";
+    return text;
 }
 
 } // namespace anodex::cli

@@ -3,18 +3,27 @@
 #include "cli/Command.h"
 #include "wording/PourLine.h"
 
+#include <cmath>
+
 namespace anodex::cli {
 
 using formats::Json;
 
 namespace {
 
+/// Without the last digits that only units' factors leave.
+double clean(double value) {
+    constexpr int kDigits = 12;
+    const double scale = std::pow(10.0, kDigits - std::ceil(std::log10(std::abs(value))));
+    return value == 0.0 || !std::isfinite(scale) ? value : std::round(value * scale) / scale;
+}
+
 Json pourJson(const wording::Pour& pour) {
     const auto [value, unit] = wording::shownAmount(pour.amount);
-    Json json = {{"substance", pour.name}, {"amount", value}, {"unit", unit}, {"range", nullptr}};
+    Json json = {{"substance", pour.name}, {"amount", clean(value)}, {"unit", unit}, {"range", nullptr}};
     if (pour.halfWidth) {
         const double half = wording::shownAmount({pour.amount.unit, *pour.halfWidth}).value;
-        json["range"] = {std::max(0.0, value - half), value + half};
+        json["range"] = {clean(std::max(0.0, value - half)), clean(value + half)};
     }
     return json;
 }
@@ -22,7 +31,7 @@ Json pourJson(const wording::Pour& pour) {
 } // namespace
 
 Json readPourLine(const chemistry::Catalogue& catalogue, const std::string& text) {
-    const auto read = wording::readPour(catalogue, text);
+    const auto read = wording::readPours(catalogue, text);
     if (const auto* fault = std::get_if<wording::PourFault>(&read)) {
         throw stopAt(kWrongInput, "\"" + text + "\"", fault->text);
     }
@@ -30,7 +39,9 @@ Json readPourLine(const chemistry::Catalogue& catalogue, const std::string& text
     if (const auto* question = std::get_if<wording::Question>(&read)) {
         json["asks"].push_back(asked(*question));
     } else {
-        json["pours"].push_back(pourJson(std::get<wording::Pour>(read)));
+        for (const wording::Pour& pour : std::get<std::vector<wording::Pour>>(read)) {
+            json["pours"].push_back(pourJson(pour));
+        }
     }
     return json;
 }

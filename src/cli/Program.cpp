@@ -80,7 +80,7 @@ void speak(CLI::App& app) {
     formatter->label("REQUIRED", wording::text("cli.required"));
 }
 
-int runChecked(const std::vector<std::string>& arguments, std::ostream& output) {
+int runChecked(const std::vector<std::string>& arguments, std::ostream& output, const Screen& screen) {
     refuseUnknown(arguments);
     CLI::App app(wording::text("cli.what-it-is"), kProgram);
     speak(app);
@@ -96,7 +96,7 @@ int runChecked(const std::vector<std::string>& arguments, std::ostream& output) 
         app.parse(reversed);
         for (const Command& command : commands()) {
             if (app.got_subcommand(command.name)) {
-                exit = command.run(Call(values[command.name], {output, json}));
+                exit = command.run(Call(values[command.name], {output, json, screen}));
             }
         }
     } catch (const CLI::CallForHelp&) {
@@ -113,13 +113,14 @@ int runChecked(const std::vector<std::string>& arguments, std::ostream& output) 
 
 } // namespace
 
-int run(const std::vector<std::string>& arguments, std::ostream& output, std::ostream& errors) {
+int run(const std::vector<std::string>& arguments, std::ostream& output, std::ostream& errors,
+        const Screen& screen) {
     const auto stopWith = [&](int exit, const std::string& line) {
         errors << oneLine(line) << '\n';
         return exit;
     };
     try {
-        return runChecked(arguments, output);
+        return runChecked(arguments, output, screen);
     } catch (const Stop& stop) {
         return stopWith(stop.exit, stop.line);
     } catch (const base::Fault& fault) {

@@ -1,6 +1,7 @@
 // src/cli/Report.h - what the commands share: reading files, printing JSON or a table, stopping with one
 // line.
 #pragma once
+#include "cli/Screen.h"
 #include "cli/Stop.h"
 #include "core/chemistry/Catalogue.h"
 #include "formats/JsonObject.h"
@@ -13,6 +14,7 @@ namespace anodex::cli {
 struct Console {
     std::ostream& output;
     bool json = false;
+    Screen screen = {};
 };
 
 [[nodiscard]] std::string readText(const std::string& path);

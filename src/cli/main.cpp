@@ -12,5 +12,5 @@ int main(int argc, char** argv) {
                      [](const std::string& one) { return one.starts_with("--json"); })) {
         anodex::wording::Texts::useOfDesktop();
     }
-    return anodex::cli::run(arguments, std::cout, std::cerr);
+    return anodex::cli::run(arguments, std::cout, std::cerr, anodex::cli::screenOfTerminal());
 }

@@ -2,6 +2,7 @@
 
 #include "core/chemistry/NameLookup.h"
 
+#include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
 #include <limits>
@@ -204,7 +205,7 @@ double JsonObject::number(const char* key, const NumberRange& range) {
         fail(Code::NotFinite, key, describeJson(*value), range.text);
         return 0.0;
     }
-    if (number < range.low || number > range.high || (number == range.low && !range.lowIncluded)) {
+    if (!range.holds(number)) {
         fail(Code::OutOfRange, key, describeJson(*value), range.text);
     }
     return number;
@@ -262,6 +263,28 @@ std::vector<std::string> JsonObject::texts(const char* key) {
             return result;
         }
         result.push_back(entry.get<std::string>());
+    }
+    return result;
+}
+
+std::vector<double> JsonObject::numbers(const char* key, const NumberRange& range) {
+    std::vector<double> result;
+    const Json* value = find(key, false, "");
+    if (value == nullptr) {
+        return result;
+    }
+    const bool isList = value->is_array() && std::all_of(value->begin(), value->end(),
+                                                         [](const Json& one) { return one.is_number(); });
+    if (!isList) {
+        fail(Code::WrongType, key, describeJson(*value), "a list of numbers");
+        return result;
+    }
+    for (const Json& entry : *value) {
+        const double number = entry.get<double>();
+        if (!range.holds(number)) {
+            fail(Code::OutOfRange, key, describeJson(entry), range.text);
+        }
+        result.push_back(number);
     }
     return result;
 }

@@ -23,6 +23,10 @@ struct NumberRange {
     double high;
     bool lowIncluded = true;
     const char* text; ///< Said to the user, e.g. "a number above 0".
+
+    [[nodiscard]] bool holds(double number) const {
+        return (lowIncluded ? number >= low : number > low) && number <= high;
+    }
 };
 extern const NumberRange kPositive;
 extern const NumberRange kNotNegative;
@@ -41,6 +45,7 @@ public:
     [[nodiscard]] std::optional<int> maybeWhole(const char* key, const NumberRange& range);
     [[nodiscard]] bool flagOr(const char* key, bool fallback);
     [[nodiscard]] std::vector<std::string> texts(const char* key);
+    [[nodiscard]] std::vector<double> numbers(const char* key, const NumberRange& range = kAnyNumber);
     /// The value itself, or null when absent; marks the key as known.
     [[nodiscard]] const Json* raw(const char* key);
     void eachObject(const char* key, const std::function<void(JsonObject&)>& read);

@@ -1,14 +1,11 @@
-// src/wording/PourLine.h - "5 g salt", "NaOH 2 mol/L", "20 mL of lemon juice" to and from a liquid's pours.
+// src/wording/PourLine.h - "5 g salt", "half a teaspoon of salt in a cup of water", "20 mL of 30 % sulfuric acid" to a
+// liquid's pours, and amounts back to text.
 //
 // What has two readings is asked about; what cannot be poured is told with what would be right.
 #pragma once
 #include "core/chemistry/Catalogue.h"
-#include "core/design/Design.h"
-#include "wording/Likely.h"
-#include <optional>
-#include <string>
+#include "wording/Pour.h"
 #include <string_view>
-#include <variant>
 
 namespace anodex::wording {
 
@@ -19,28 +16,10 @@ struct AmountRead {
     std::vector<std::string> choices; ///< Where it has several readings.
 };
 
-struct Pour {
-    std::string name; ///< As typed; known to the catalogue.
-    design::Amount amount;
-    std::optional<double> halfWidth;
-    bool readyLiquid = false;
-};
-struct PourFault {
-    std::string text; ///< One line: what is wrong, what would be right.
-};
-
-/// An amount in the unit builders use.
-struct ShownAmount {
-    double value = 0.0;
-    const char* unit = "";
-};
-[[nodiscard]] ShownAmount shownAmount(const design::Amount& amount);
-/// "5 g"
-[[nodiscard]] std::string amountText(const design::Amount& amount);
 [[nodiscard]] AmountRead readAmount(std::string_view text);
 
-/// An amount before or after the name.
-[[nodiscard]] std::variant<Pour, Question, PourFault> readPour(const chemistry::Catalogue& catalogue,
-                                                               std::string_view text);
+/// One thing or several; amounts before or after the names. A solution of a given strength goes in as its substance and
+/// its water, a measured powder as what it weighs.
+[[nodiscard]] PourLine readPours(const chemistry::Catalogue& catalogue, std::string_view text);
 
 } // namespace anodex::wording

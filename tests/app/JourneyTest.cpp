@@ -297,6 +297,27 @@ TEST_F(WindowTest, PoursAreUnderstoodOrExplained) {
     }
 }
 
+TEST_F(WindowTest, AKitchenMeasureIsShownInGramsBeforeItIsPoured) {
+    QTest::mouseClick(find<QPushButton>("doorFirst"), Qt::LeftButton);
+    auto* pour = find<QLineEdit>("pour:0");
+    auto* title = pour->parentWidget()->findChild<QLabel*>("faint");
+    ASSERT_NE(title, nullptr);
+    const QString before = title->text();
+    const auto solutes = m_bench->draft().design().liquid.solutes.size();
+    const int height = pour->y();
+    QTest::keyClicks(pour, "2 tsp salt in it");
+    EXPECT_TRUE(title->toolTip().contains("12") || title->text().contains("12"))
+        << title->text().toStdString();
+    EXPECT_EQ(pour->y(), height); // nothing moves
+    QTest::keyClick(pour, Qt::Key_Return);
+    const auto& liquid = m_bench->draft().design().liquid;
+    ASSERT_EQ(liquid.solutes.size(), solutes + 1);
+    EXPECT_NEAR(liquid.solutes.back().amount.value, 0.012, 1e-9);
+    EXPECT_EQ(title->text(), before);
+    QTest::keyClick(m_window.get(), Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(m_bench->draft().design().liquid.solutes.size(), solutes);
+}
+
 TEST_F(WindowTest, BadFilesGiveOneMessageAndLeaveTheNotebookAlone) {
     openDemo();
     const QString path = m_bench->store().path();

@@ -228,12 +228,39 @@ TEST_F(Files, ReversedLabelsNameTheTruePositive) {
 
 TEST_F(Files, EvaluateFitsOneScreenAndHasItsCurveWhenAsked) {
     for (const auto& entry : std::filesystem::directory_iterator(test::sourceDir() / "data/starters")) {
-        const std::string text = call({"evaluate", entry.path().string()}).output;
-        EXPECT_LE(std::count(text.begin(), text.end(), '\n'), 24) << entry.path();
-        EXPECT_EQ(text.find("curve\n"), std::string::npos) << entry.path();
+        const std::string text = call({"evaluate", entry.path().string(), "--samples", "20"}).output;
+        EXPECT_LE(std::count(text.begin(), text.end(), '\n'), 40) << entry.path();
+        std::istringstream lines(text);
+        for (std::string line; std::getline(lines, line);) {
+            EXPECT_LE(lengthOf(line), 80U) << entry.path() << ": " << line;
+        }
+        EXPECT_EQ(text.find("\033"), std::string::npos) << entry.path();
+        EXPECT_EQ(text.find("voltage        power"), std::string::npos) << entry.path();
     }
-    EXPECT_NE(call({"evaluate", cell(test::beakers()), "--curve", "5"}).output.find("curve"),
-              std::string::npos);
+    const std::string curve = call({"evaluate", cell(test::beakers()), "--curve", "5"}).output;
+    const std::string table = curve.substr(curve.find("current"));
+    EXPECT_EQ(std::count(table.begin(), table.end(), '\n'), 6) << table; // its head and five points
+}
+
+TEST_F(Files, DangersStandFirstWholeAndRedOnATerminal) {
+    const std::string alkali = (test::sourceDir() / "data/starters/air-zinc.cell.json").string();
+    const std::string text = call({"evaluate", alkali, "--samples", "0"}).output;
+    EXPECT_TRUE(text.starts_with("danger ")) << text;
+    EXPECT_EQ(text.find("…"), std::string::npos) << text;
+    EXPECT_LT(text.find("danger"), text.find("warning"));
+    EXPECT_LT(text.find("warning"), text.find("open circuit"));
+    std::ostringstream output;
+    std::ostringstream errors;
+    ASSERT_EQ(run({"evaluate", alkali, "--samples", "0"}, output, errors, {60, true}), kGood);
+    EXPECT_TRUE(output.str().starts_with("\033[1;31mdanger\033[0m")) << output.str();
+}
+
+TEST(Screens, BreakAtBlanksBelowTheText) {
+    EXPECT_EQ(wrapped("note ", "one two three", {13, false}), "note one two\n     three\n");
+    EXPECT_EQ(wrapped("", "zwölf Äpfel", {11, false}), "zwölf Äpfel\n"); // characters, not bytes
+    EXPECT_EQ(cut("zwölf Äpfel", {6, false}), "zwölf…");
+    EXPECT_EQ(cut("short", {6, false}), "short");
+    EXPECT_EQ(coloured("x", Colour::Danger, {80, false}), "x");
 }
 
 TEST_F(Files, OutputThatCannotBeWrittenIsTold) {

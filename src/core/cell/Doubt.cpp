@@ -112,6 +112,13 @@ double sharedVariance(const std::vector<double>& one, const std::vector<double>&
     return vx > 0.0 && vy > 0.0 ? covariance * covariance / (vx * vy) : 0.0;
 }
 
+/// The largest share that inputs without any say show by chance, in nineteen answers of twenty: worlds are few, inputs
+/// many (tail of the normal distribution).
+double largestByChance(std::size_t inputs, std::size_t worlds) {
+    constexpr double kOneIn = 20.0; // answers name an input by chance (common practice, no source)
+    return 2.0 * std::log(kOneIn * static_cast<double>(inputs)) / static_cast<double>(worlds);
+}
+
 std::vector<InfluentialInput> influence(const std::vector<World>& worlds) {
     std::vector<double> volts(worlds.size());
     std::transform(worlds.begin(), worlds.end(), volts.begin(),
@@ -131,7 +138,8 @@ std::vector<InfluentialInput> influence(const std::vector<World>& worlds) {
                        [i](const World& world) { return world.inputs[i].deviation; });
         inputs.push_back({name, sharedVariance(deviations, volts)});
     }
-    std::erase_if(inputs, [](const InfluentialInput& input) { return input.share <= 0.0; });
+    const double chance = largestByChance(inputs.size(), worlds.size());
+    std::erase_if(inputs, [&](const InfluentialInput& input) { return input.share <= chance; });
     std::stable_sort(inputs.begin(), inputs.end(),
                      [](const InfluentialInput& a, const InfluentialInput& b) { return a.share > b.share; });
     constexpr std::size_t kMost = 3; // inputs named

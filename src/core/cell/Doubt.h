@@ -2,7 +2,7 @@
 //
 // Method     Monte Carlo over every uncertain input with addressed random numbers (Draw.h), each input's span
 //            covered evenly: the same answer for any number of threads. What matters most: the squared
-//            correlation of each input with the voltage.
+//            correlation of each input with the voltage, where it is more than chance gives.
 #pragma once
 #include "core/base/Interval.h"
 #include "core/cell/Evaluation.h"
@@ -32,7 +32,7 @@ struct Doubt {
     base::Interval maximumWatts;
     base::Interval expectedCoulombs;
     base::Interval resistanceOhm;
-    std::vector<InfluentialInput> matterMost; ///< At most three, largest first.
+    std::vector<InfluentialInput> matterMost; ///< At most three, largest first; none where none stands out.
 };
 
 /// Empty when `stop` was requested before the end.

@@ -32,6 +32,15 @@ std::optional<ChargeStates> chargeStates(const Catalogue& catalogue, std::size_t
     return std::nullopt;
 }
 
+FactorSpread bulkDensity(const Substance& substance) {
+    constexpr FactorSpread kLooseGrains{0.5, 1.35}; // share that is solid (common practice, no source)
+    if (substance.isLiquid) {
+        return {substance.densityKgPerM3, 1.0};
+    }
+    return substance.bulkKgPerM3.value_or(
+        FactorSpread{kLooseGrains.value * substance.densityKgPerM3, kLooseGrains.factor});
+}
+
 const std::vector<SpeciesTerm>& moietiesOf(const Catalogue& catalogue, SpeciesIndex species) {
     return catalogue.moieties[species];
 }

@@ -4,6 +4,7 @@
 // Threads    immutable after loading; share freely.
 #pragma once
 #include "core/chemistry/CompatibilityRule.h"
+#include "core/chemistry/KitchenMeasure.h"
 #include "core/chemistry/Material.h"
 #include "core/chemistry/Reaction.h"
 #include "core/chemistry/Species.h"
@@ -84,6 +85,8 @@ struct Catalogue {
     std::vector<std::shared_ptr<const CompatibilityRule>> rules; ///< Findings keep theirs alive.
     std::vector<Refused> refused;
     std::vector<std::string> families;
+    std::vector<KitchenMeasure> measures;
+    std::vector<Filling> fillings;
 
     [[nodiscard]] std::optional<SpeciesIndex> findSpecies(std::string_view name) const;
     [[nodiscard]] const Substance* solvent() const;

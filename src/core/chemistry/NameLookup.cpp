@@ -44,15 +44,30 @@ template <typename Entry> bool answersTo(const Entry& entry, std::string_view fo
     return foldsTo(entry.id, folded) || foldsTo(entry.name, folded) || anyFoldsTo(entry.aliases, folded);
 }
 
+/// "Sulphate" as the catalogue spells it.
+std::string cataloguedSpelling(std::string folded) {
+    constexpr std::string_view kOther = "sulph";
+    constexpr std::string_view kOurs = "sulf";
+    for (std::size_t at = folded.find(kOther); at != std::string::npos; at = folded.find(kOther, at + 1)) {
+        folded.replace(at, kOther.size(), kOurs);
+    }
+    return folded;
+}
+
 template <typename Entry>
 std::optional<std::size_t> findByName(const std::vector<Entry>& entries, std::string_view name) {
-    const std::string folded = foldedName(name);
-    for (std::size_t index = 0; index < entries.size(); ++index) {
-        if (answersTo(entries[index], folded)) {
-            return index;
+    const auto at = [&](const std::string& folded) -> std::optional<std::size_t> {
+        for (std::size_t index = 0; index < entries.size(); ++index) {
+            if (answersTo(entries[index], folded)) {
+                return index;
+            }
         }
-    }
-    return std::nullopt;
+        return std::nullopt;
+    };
+    const std::string folded = foldedName(name);
+    const auto found = at(folded);
+    const std::string spelled = found ? folded : cataloguedSpelling(folded);
+    return spelled == folded ? found : at(spelled);
 }
 
 template <typename Entry> std::vector<std::string> namesOf(const std::vector<Entry>& entries) {
@@ -112,7 +127,7 @@ std::optional<SubstanceName> findSubstance(const Catalogue& catalogue, std::stri
     if (const auto index = findByName(catalogue.substances, name)) {
         return SubstanceName{*index, std::nullopt};
     }
-    const std::string folded = foldedName(name);
+    const std::string folded = cataloguedSpelling(foldedName(name));
     for (std::size_t index = 0; index < catalogue.substances.size(); ++index) {
         const auto& hydrates = catalogue.substances[index].hydrates;
         for (std::size_t which = 0; which < hydrates.size(); ++which) {

@@ -1,7 +1,7 @@
 // src/core/chemistry/NameLookup.h - finds a catalogue entry by id, common name, alias or formula.
 //
-// Case, hyphens, underscores and repeated blanks do not matter for names. Formulas match by composition, so
-// "CuSO4·5H2O", "CuSO4*5H2O" and "CuSO4.5H2O" are one.
+// Case, hyphens, underscores and repeated blanks do not matter for names. "Sulphate" is sulfate.
+// Formulas match by composition, so "CuSO4·5H2O", "CuSO4*5H2O" and "CuSO4.5H2O" are one.
 #pragma once
 #include "core/chemistry/Catalogue.h"
 #include <optional>

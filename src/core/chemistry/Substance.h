@@ -45,10 +45,16 @@ struct Substance {
         solubilityKgPerKg;             ///< Anhydrous mass per mass of solvent at 20 °C; absent: miscible.
     base::Table densityByMassFraction; ///< kg/m³ at 20 °C; needs at least the pure solvent and one more.
     std::optional<ConductivityTable> conductivity;
-    double densityKgPerM3 = 1000.0; ///< Of the substance itself, for volume_mL.
+    double densityKgPerM3 = 1000.0;          ///< Of the substance itself, for volume_mL.
+    bool isLiquid = false;                   ///< At room temperature, unmixed.
+    std::optional<FactorSpread> bulkKgPerM3; ///< As it lies in a spoon; see bulkDensity().
+    std::vector<double> soldMassFractions;   ///< It is sold as solutions of these strengths, not pure.
     std::vector<Hazard> hazards;
     std::vector<std::string> sources;
 };
+
+/// kg/m³ of grains as they lie in a spoon: the catalogue's, or what loose grains of its crystals make.
+[[nodiscard]] FactorSpread bulkDensity(const Substance& substance);
 
 /// One litre of a ready-made liquid, made up from solvent and substances.
 struct ReadyLiquid {

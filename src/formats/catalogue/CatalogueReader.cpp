@@ -22,7 +22,7 @@ constexpr FileReader kReaders[] = {
     {"materials.json", catalogue::readMaterials},   {"separators.json", catalogue::readSeparators},
     {"cases.json", catalogue::readCases},           {"families.json", catalogue::readFamilies},
     {"reactions.json", catalogue::readReactions},   {"rules.json", catalogue::readRules},
-    {"refused.json", catalogue::readRefused}};
+    {"refused.json", catalogue::readRefused},       {"measures.json", catalogue::readMeasures}};
 
 /// A short mark of the contents, kept with every expectation so that later models can be told apart.
 std::string versionOf(const CatalogueFiles& files) {

@@ -34,6 +34,7 @@ void readMaterials(Context& context, JsonObject& root);
 void readSeparators(Context& context, JsonObject& root);
 void readCases(Context& context, JsonObject& root);
 void readFamilies(Context& context, JsonObject& root);
+void readMeasures(Context& context, JsonObject& root);
 void readReactions(Context& context, JsonObject& root);
 void readRefused(Context& context, JsonObject& root);
 void readRules(Context& context, JsonObject& root);

@@ -52,6 +52,14 @@ void readHydrates(const Context& context, JsonObject& entry, Substance& substanc
     });
 }
 
+std::vector<double> soldStrengths(JsonObject& entry) {
+    std::vector<double> strengths;
+    for (const double percent : entry.numbers("sold_percent", kPositive)) {
+        strengths.push_back(percent / 100.0);
+    }
+    return strengths;
+}
+
 void readConductivity(const Context& context, JsonObject& table, Substance& substance) {
     ConductivityTable conductivity;
     conductivity.cation = context.speciesNamed(table, "cation", table.text("cation"));
@@ -89,6 +97,12 @@ void readSubstances(Context& context, JsonObject& root) {
         }
         substance.densityByMassFraction = Context::tableOf(entry, "solution_density_kg_per_m3");
         substance.densityKgPerM3 = 1000.0 * entry.number("density_g_per_mL", kPositive);
+        substance.isLiquid = entry.flagOr("liquid", false);
+        if (const auto bulk = entry.maybeNumber("bulk_g_per_mL", kPositive)) {
+            substance.bulkKgPerM3 =
+                FactorSpread{1000.0 * *bulk, entry.numberOr("bulk_spread", 1.15, kPositive)};
+        }
+        substance.soldMassFractions = soldStrengths(entry);
         readHydrates(context, entry, substance);
         entry.object("conductivity", [&](JsonObject& table) { readConductivity(context, table, substance); });
         substance.hazards = Context::hazardsOf(entry);

@@ -3,6 +3,7 @@
 #include "app/widgets/ElidedLabel.h"
 #include "core/chemistry/Catalogue.h"
 #include "wording/PourLine.h"
+#include "wording/PouredLiquid.h"
 #include "wording/Quantities.h"
 
 #include <QHBoxLayout>
@@ -71,6 +72,7 @@ LiquidPanel::LiquidPanel(Workbench& bench, const Theme& theme, design::Side side
     layout->addLayout(m_rows);
     layout->addWidget(m_pour);
     connect(m_pour, &QLineEdit::returnPressed, this, &LiquidPanel::pour);
+    connect(m_pour, &QLineEdit::textChanged, this, &LiquidPanel::refreshTitle);
     connect(m_acidity, &QPushButton::clicked, this, [this] {
         emit numberAsked({explain::Quantity::Acidity, m_side, 0}, m_acidity->mapToGlobal(QPoint(0, 0)));
     });
@@ -81,10 +83,7 @@ LiquidPanel::LiquidPanel(Workbench& bench, const Theme& theme, design::Side side
 }
 
 void LiquidPanel::refresh() {
-    const bool two = m_bench.draft().design().positiveLiquid.has_value();
-    m_title->setWhole(!two                               ? tr("Liquid")
-                      : m_side == design::Side::Negative ? tr("Negative liquid")
-                                                         : tr("Positive liquid"));
+    refreshTitle();
     QString shape = QString::fromStdString(liquid().ready.written) +
                     QChar::fromLatin1(static_cast<char>('0' + static_cast<int>(liquid().basis)));
     for (const design::SoluteDesign& solute : liquid().solutes) {
@@ -243,7 +242,7 @@ void LiquidPanel::pour() {
     if (written.empty()) {
         return;
     }
-    const auto result = wording::readPour(m_bench.catalogue(), written);
+    const auto result = wording::readPours(m_bench.catalogue(), written);
     if (const auto* fault = std::get_if<wording::PourFault>(&result)) {
         emit refused(q(fault->text));
         return;
@@ -252,18 +251,28 @@ void LiquidPanel::pour() {
         emit refused(q(question->text));
         return;
     }
-    const wording::Pour& poured = std::get<wording::Pour>(result);
     design::CellDesign design = m_bench.draft().design();
-    design::LiquidDesign& changed = design.liquidAt(m_side);
-    if (poured.readyLiquid) {
-        changed.ready = {poured.name, {}};
-        changed.basis = design::LiquidBasis::FinishedVolume;
-        changed.basisValue = poured.amount.value;
-    } else {
-        changed.solutes.push_back({{poured.name, {}}, poured.amount});
-    }
+    design.liquidAt(m_side) = wording::poured(m_bench.catalogue(), design.liquidAt(m_side),
+                                              std::get<std::vector<wording::Pour>>(result));
     m_pour->setText(QString());
     m_bench.edit(design);
+}
+
+/// What the line would pour stands in the title's place while it is typed, so that nothing moves.
+void LiquidPanel::refreshTitle() {
+    const auto result = wording::readPours(m_bench.catalogue(), m_pour->text().toStdString());
+    if (const auto* pours = std::get_if<std::vector<wording::Pour>>(&result)) {
+        QStringList texts;
+        for (const wording::Pour& pour : *pours) {
+            texts.append(q(wording::pourText(pour)));
+        }
+        m_title->setWhole(texts.join(QStringLiteral(" · ")));
+        return;
+    }
+    const bool two = m_bench.draft().design().positiveLiquid.has_value();
+    m_title->setWhole(!two                               ? tr("Liquid")
+                      : m_side == design::Side::Negative ? tr("Negative liquid")
+                                                         : tr("Positive liquid"));
 }
 
 void LiquidPanel::removeSolute(int solute) {

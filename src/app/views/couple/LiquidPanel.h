@@ -29,6 +29,7 @@ signals:
 private:
     void rebuildRows();
     void refreshFacts();
+    void refreshTitle();
     void addRow(const QString& name, const QString& amount, int solute);
     void step(QLineEdit* field, int steps);
     void typed(QLineEdit* field, int solute, bool settle);

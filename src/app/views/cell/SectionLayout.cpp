@@ -70,7 +70,8 @@ SectionLayout layoutSection(const chemistry::Catalogue& catalogue, const design:
     const double breadth = layout.stacked ? room.width() : room.height();
     const double total =
         cell.gapMetres + cell.electrodes[0].thicknessMetres + cell.electrodes[1].thicknessMetres;
-    layout.pixelsPerMetre = keptScale > 0.0 ? keptScale : along / total;
+    constexpr double kLeastRoom = 1.0; // a large font in a small window may leave none
+    layout.pixelsPerMetre = keptScale > 0.0 ? keptScale : std::max(kLeastRoom, along) / total;
 
     const auto thick = [&](double metres) {
         return std::max(kThinnestDrawn, metres * layout.pixelsPerMetre);

@@ -41,7 +41,7 @@ std::string side(const Json& answer, const char* key, const char* name, const Sc
     return cut(text, screen) + "\n";
 }
 
-/// "most of it: positive electrode", where one part stands out.
+/// "most of it in  positive electrode", where one part stands out.
 std::string largestPart(const Json& answer) {
     const Json& parts = answer["resistance_budget"];
     const auto largest = std::max_element(parts.begin(), parts.end(), [](const Json& a, const Json& b) {

@@ -5,6 +5,7 @@
 #include "wording/Quantities.h"
 
 #include <algorithm>
+#include <cmath>
 #include <utility>
 
 namespace anodex::wording {
@@ -152,6 +153,14 @@ std::vector<std::string> choicesOf(const Catalogue& catalogue, const KitchenMeas
     return choices;
 }
 
+/// A word never makes a pinch surer than a pinch is; only "level" tells how full it is, though not how large.
+double doubtOfFilled(const Filling& filling, const KitchenMeasure& measure) {
+    const double own = measure.volumeM3.factor;
+    const bool level = filling.factor.value == 1.0;
+    return std::max(filling.factor.factor,
+                    level ? std::sqrt(own) : own); // half of it (common practice, no source)
+}
+
 } // namespace
 
 std::optional<SpokenCount> spokenCount(std::string_view text) {
@@ -174,7 +183,8 @@ std::optional<KitchenAmount> kitchenAmount(const Catalogue& catalogue, std::stri
     amount.choices = choicesOf(catalogue, *measure, count.value);
     if (amount.choices.empty()) {
         const double full = filling != nullptr ? filling->factor.value : 1.0;
-        const double doubt = filling != nullptr ? filling->factor.factor : measure->volumeM3.factor;
+        const double doubt =
+            filling != nullptr ? doubtOfFilled(*filling, *measure) : measure->volumeM3.factor;
         amount.volumeM3 = {count.value * full * measure->volumeM3.value, std::max(doubt, count.factor)};
     }
     return amount;

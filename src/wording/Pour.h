@@ -28,7 +28,7 @@ struct ShownAmount {
 [[nodiscard]] ShownAmount shownAmount(const design::Amount& amount);
 /// "5 g"
 [[nodiscard]] std::string amountText(const design::Amount& amount);
-/// "salt 6 g (4.8 to 7.2 g)"
+/// "salt, about 6 g (4.4 to 7.6 g)"
 [[nodiscard]] std::string pourText(const Pour& pour);
 
 using PourLine = std::variant<std::vector<Pour>, Question, PourFault>;

@@ -53,9 +53,15 @@ Pour pourOf(const std::string& name, design::Amount amount, double factor,
     pour.amount = amount;
     pour.halfWidth = halfWidth;
     if (factor > 1.0) {
-        pour.halfWidth = 0.5 * (factor - 1.0 / factor) * amount.value;
+        pour.halfWidth = std::max(halfWidth.value_or(0.0), 0.5 * (factor - 1.0 / factor) * amount.value);
     }
     return pour;
+}
+
+/// A doubt that was written counts as much as one that a measure has.
+double doubtOf(const SpokenAmount& amount) {
+    return std::max(amount.factor,
+                    1.0 + amount.halfWidth.value_or(0.0) / std::max(amount.amount.value, 1e-12));
 }
 
 bool isSolid(const Named& named) {
@@ -101,7 +107,7 @@ PourLine single(const Named& named, const SpokenAmount& amount) {
         if (amount.amount.unit == AmountUnit::VolumeM3 && isSolid(named)) {
             const FactorSpread bulk = chemistry::bulkDensity(named.substance);
             return std::vector{pourOf(named.name, {AmountUnit::MassKg, bulk.value * amount.amount.value},
-                                      combined(bulk.factor, amount.factor))};
+                                      combined(bulk.factor, doubtOf(amount)))};
         }
         return std::vector{pourOf(named.name, amount.amount, amount.factor, amount.halfWidth)};
     }
@@ -171,7 +177,7 @@ PourLine solution(const Named& named, const SpokenAmount& amount, const SpokenAm
     if (!(mass < total)) {
         return fault("pour.no-density", named.name);
     }
-    const double factor = std::max(amount.factor, strength.factor);
+    const double factor = combined(doubtOf(amount), doubtOf(strength));
     return std::vector{pourOf(named.name, {AmountUnit::MassKg, mass}, factor),
                        pourOf(kWater, {AmountUnit::MassKg, total - mass}, factor)};
 }

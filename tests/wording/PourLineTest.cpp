@@ -218,6 +218,9 @@ TEST(PourLine, CarriesTheDoubtOfWhatWasSaid) {
     EXPECT_GT(doubtOf("1 tsp salt"), 0.2);
     EXPECT_GT(doubtOf("a pinch of salt"), doubtOf("1 tsp salt"));
     EXPECT_GT(doubtOf("1 tsp salt"), doubtOf("1 level tsp salt"));
+    EXPECT_GE(doubtOf("a small pinch of salt"), doubtOf("a pinch of salt"));
+    EXPECT_GT(doubtOf("20 ± 5 mL salt"), doubtOf("20 mL salt"));
+    EXPECT_NEAR(doubtOf("20 ± 2 mL of 30 % sulfuric acid"), 0.1, 0.01);
     EXPECT_GT(doubtOf("a few drops of lemon juice"), doubtOf("3 drops of lemon juice"));
     EXPECT_GT(doubtOf("1 tsp sodium bromide"), doubtOf("1 tsp salt")); // whose grains are better known
 }

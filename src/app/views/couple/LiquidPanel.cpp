@@ -260,7 +260,9 @@ void LiquidPanel::pour() {
 
 /// What the line would pour stands in the title's place while it is typed, so that nothing moves.
 void LiquidPanel::refreshTitle() {
-    const auto result = wording::readPours(m_bench.catalogue(), m_pour->text().toStdString());
+    const auto result = m_pour->text().isEmpty()
+                            ? wording::PourLine{wording::PourFault{}}
+                            : wording::readPours(m_bench.catalogue(), m_pour->text().toStdString());
     if (const auto* pours = std::get_if<std::vector<wording::Pour>>(&result)) {
         QStringList texts;
         for (const wording::Pour& pour : *pours) {

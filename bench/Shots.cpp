@@ -27,11 +27,14 @@ void settle(int milliseconds) {
     }
 }
 
-/// Every view; curves and charge are faces of the couple.
+/// Every view; curves and charge are faces of the couple, the gallery one of the notebook.
 QStringList picturesWanted() {
     QStringList pictures;
     for (const anodex::app::ViewEntry& view : anodex::app::viewList()) {
         pictures << view.id;
+        if (view.id == QLatin1String("notebook")) {
+            pictures << "gallery";
+        }
         if (view.id == QLatin1String("couple")) {
             pictures << "curves"
                      << "charge";
@@ -103,14 +106,17 @@ int main(int argc, char** argv) {
         }
         const bool face = view == "charge" || view == "curves";
         const QString station = face ? QString("couple") : view;
-        window.showStation(station);
+        window.showStation(view == "gallery" ? QString("notebook") : station);
+        if (view == "gallery") {
+            window.perform("beginAnother");
+        }
         if (auto* couple = window.findChild<app::CoupleView*>(); couple != nullptr && station == "couple") {
             couple->showFace(view == "charge"   ? app::CoupleView::Face::Charge
                              : view == "curves" ? app::CoupleView::Face::Curves
                                                 : app::CoupleView::Face::Ladder);
         }
         settle(700);
-        if (station == "cell" || station == "shelf") {
+        if (station == "cell" || station == "shelf" || view == "gallery") {
             settle(station == "cell" ? 2500 : 6000); // what would help, and what can be made, is sought aside
         }
         const QString path = folder + "/" + parser.value("prefix") + view + ".png";

@@ -86,7 +86,7 @@ int main(int argc, char** argv) {
     if (parser.isSet(demo)) {
         window.openDemo();
     } else if (!files.isEmpty() || QFileInfo::exists(last)) {
-        window.openNotebook(files.isEmpty() ? last : files.front());
+        window.openFile(files.isEmpty() ? last : files.front());
     }
     if (parser.isSet(quit)) {
         QTimer::singleShot(0, &application, &QCoreApplication::quit);

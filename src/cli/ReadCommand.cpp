@@ -12,7 +12,7 @@ using formats::Json;
 using record::ReadingQuantity;
 using record::ReadingSide;
 
-constexpr record::Millis kNow = 0; // times are told as seconds before now
+constexpr record::Millis kNow = 0; // times are told as seconds before it
 
 const char* kindOf(ReadingQuantity quantity) {
     switch (quantity) {
@@ -68,10 +68,16 @@ Json readingJson(const record::Reading& reading) {
     Json json = {
         {"kind", kindOf(reading.quantity)}, {"value", reading.value}, {"unit", unitOf(reading.quantity)}};
     if (reading.loadOhm) {
-        json["load"] = {{"resistance_ohm", *reading.loadOhm}};
+        json["load"]["resistance_ohm"] = *reading.loadOhm;
+    }
+    if (reading.device) {
+        json["load"]["device"] = reading.device->id;
+    }
+    if (reading.loadedSeconds) {
+        json["after_s"] = *reading.loadedSeconds;
     }
     if (reading.when != kNow) {
-        json["after_s"] = static_cast<double>(reading.when - kNow) / 1000.0;
+        json["ago_s"] = static_cast<double>(kNow - reading.when) / 1000.0;
     }
     if (reading.side != ReadingSide::Whole) {
         json["side"] = reading.side == ReadingSide::Negative ? "negative" : "positive";
@@ -85,11 +91,12 @@ Json readingJson(const record::Reading& reading) {
 } // namespace
 
 Json readLine(const chemistry::Catalogue& catalogue, const std::string& text, const std::string& cellPath) {
-    wording::EntryContext context;
+    wording::EntryContext context{{}, {}, &catalogue.loads};
     if (!cellPath.empty()) {
         const CellInput input = readCell(catalogue, cellPath);
         const cell::Evaluation evaluation = cell::evaluate(catalogue, input.cell, {0});
-        context = {evaluation.openCircuitVolts, evaluation.first.shortCircuitAmps};
+        context.openCircuitVolts = evaluation.openCircuitVolts;
+        context.shortCircuitAmps = evaluation.first.shortCircuitAmps;
     }
     const wording::Entry entry = wording::readEntry(text, kNow, context);
     Json json = {{"understood", Json::array()}, {"asks", Json::array()}};

@@ -242,8 +242,12 @@ std::string dumpOf(SQLite::Database& database) {
         }
         SQLite::Statement query(database, fmt::format("SELECT * FROM {} ORDER BY id", table));
         while (query.executeStep()) {
+            int columns = query.getColumnCount();
+            while (columns > 0 && query.getColumn(columns - 1).isNull()) {
+                --columns; // of a later version, perhaps
+            }
             text += table;
-            for (int i = 0; i < query.getColumnCount(); ++i) {
+            for (int i = 0; i < columns; ++i) {
                 text += '|';
                 text += query.getColumn(i).isNull() ? "-" : query.getColumn(i).getString();
             }

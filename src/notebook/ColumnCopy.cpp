@@ -1,7 +1,7 @@
 #include "notebook/ColumnCopy.h"
 
 #include <SQLiteCpp/SQLiteCpp.h>
-#include <cstddef>
+#include <fmt/format.h>
 
 namespace anodex::notebook {
 namespace {
@@ -22,19 +22,23 @@ void bindLike(SQLite::Statement& write, int index, const SQLite::Column& value) 
 
 } // namespace
 
+std::string insertionOf(const char* table, const SQLite::Statement& row, int first) {
+    std::string names;
+    std::string marks;
+    for (int i = first; i < row.getColumnCount(); ++i) {
+        const char* between = i == first ? "" : ", ";
+        names += between + std::string(row.getColumnName(i));
+        marks += between + std::string("?");
+    }
+    return fmt::format("INSERT INTO {} ({}) VALUES ({})", table, names, marks);
+}
+
 void insertLike(SQLite::Statement& write, SQLite::Statement& row, int first) {
     for (int i = first; i < row.getColumnCount(); ++i) {
         bindLike(write, i - first + 1, row.getColumn(i));
     }
     write.exec();
     write.reset();
-}
-
-const char* marksFor(int columns) {
-    // Enough for the widest table there is.
-    constexpr const char* kMarks = "?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?";
-    constexpr int kMost = 12;
-    return kMarks + std::ptrdiff_t{3} * (kMost - columns);
 }
 
 } // namespace anodex::notebook

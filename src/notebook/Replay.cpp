@@ -13,8 +13,7 @@ namespace {
 
 void copyTable(SQLite::Database& from, SQLite::Database& to, const char* table) {
     SQLite::Statement read(from, fmt::format("SELECT * FROM {} ORDER BY rowid", table));
-    SQLite::Statement write(
-        to, fmt::format("INSERT INTO {} VALUES ({})", table, marksFor(read.getColumnCount())));
+    SQLite::Statement write(to, insertionOf(table, read, 0));
     while (read.executeStep()) {
         insertLike(write, read, 0);
     }

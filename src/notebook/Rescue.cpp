@@ -115,9 +115,7 @@ private:
             return;
         }
         try {
-            const int columns = read.getColumnCount() - 1;
-            SQLite::Statement write(m_to,
-                                    fmt::format("INSERT INTO {} VALUES ({})", table, marksFor(columns)));
+            SQLite::Statement write(m_to, insertionOf(table, read, 1));
             insertLike(write, read, 1);
         } catch (const SQLite::Exception&) {
             lose("notebook.lost-row", table);

@@ -2,6 +2,7 @@
 
 #include "formats/CellFile.h"
 #include "formats/ExpectationJson.h"
+#include "notebook/Schema.h"
 
 #include <SQLiteCpp/SQLiteCpp.h>
 #include <SQLiteCpp/VariadicBind.h>
@@ -56,7 +57,15 @@ constexpr const char* kRevisions =
 constexpr const char* kBuilds =
     "SELECT id, revision, name, built, as_built, expectation, set_aside FROM build";
 constexpr const char* kReadings =
-    "SELECT id, build, quantity, side, value, load_ohm, taken, note, struck FROM reading";
+    "SELECT id, build, quantity, side, value, load_ohm, taken, note, struck, device, device_name, loaded_s "
+    "FROM reading";
+constexpr int kFirstWithLoads = 5;           // version of the file
+constexpr const char* kReadingsBeforeLoads = // files of an earlier version are read as they are
+    "SELECT id, build, quantity, side, value, load_ohm, taken, note, struck, NULL, NULL, NULL FROM reading";
+const char* readingsOf(SQLite::Database& database) {
+    return versionOf(database) < kFirstWithLoads ? kReadingsBeforeLoads : kReadings;
+}
+
 constexpr const char* kDocuments = "SELECT id, kind, name, text, set_aside FROM document";
 
 record::Project projectFrom(SQLite::Statement& query) {
@@ -120,6 +129,12 @@ record::Reading readingFrom(SQLite::Statement& query) {
     row.when = query.getColumn(6).getInt64();
     row.note = query.getColumn(7).getString();
     row.struckOut = query.getColumn(8).getInt() != 0;
+    if (!query.getColumn(9).isNull()) {
+        row.device = record::OnDevice{query.getColumn(9).getString(), query.getColumn(10).getString()};
+    }
+    if (!query.getColumn(11).isNull()) {
+        row.loadedSeconds = numberOf(query.getColumn(11), row.id);
+    }
     return row;
 }
 
@@ -175,11 +190,12 @@ void putRow(SQLite::Database& database, const record::Build& build) {
 void putRow(SQLite::Database& database, const record::Reading& reading) {
     SQLite::Statement put(
         database,
-        "INSERT INTO reading (id, build, quantity, side, value, load_ohm, taken, note, struck) "
-        "VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) "
+        "INSERT INTO reading (id, build, quantity, side, value, load_ohm, taken, note, struck, device, "
+        "device_name, loaded_s) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) "
         "ON CONFLICT(id) DO UPDATE SET quantity = excluded.quantity, side = excluded.side, "
         "value = excluded.value, load_ohm = excluded.load_ohm, taken = excluded.taken, note = excluded.note, "
-        "struck = excluded.struck");
+        "struck = excluded.struck, device = excluded.device, device_name = excluded.device_name, "
+        "loaded_s = excluded.loaded_s");
     put.bind(1, reading.id);
     put.bind(2, reading.build);
     put.bind(3, static_cast<int>(reading.quantity));
@@ -189,6 +205,11 @@ void putRow(SQLite::Database& database, const record::Reading& reading) {
     put.bind(7, reading.when);
     put.bind(8, reading.note);
     put.bind(9, reading.struckOut ? 1 : 0);
+    if (reading.device) {
+        put.bind(10, reading.device->id);
+        put.bind(11, reading.device->name);
+    }
+    bindOptional(put, 12, reading.loadedSeconds);
     put.exec();
 }
 
@@ -229,7 +250,8 @@ std::vector<record::Build> buildRows(SQLite::Database& database) {
 }
 
 std::vector<record::Reading> readingRows(SQLite::Database& database, const Id& build) {
-    SQLite::Statement query(database, std::string(kReadings) + " WHERE build = ? ORDER BY taken, rowid");
+    SQLite::Statement query(database,
+                            std::string(readingsOf(database)) + " WHERE build = ? ORDER BY taken, rowid");
     query.bind(1, build);
     return allOf(query, readingFrom);
 }
@@ -280,7 +302,7 @@ std::optional<Change> rowOf(SQLite::Database& database, const std::string& table
         return one(kBuilds, buildFrom);
     }
     if (table == "reading") {
-        return one(kReadings, readingFrom);
+        return one(readingsOf(database), readingFrom);
     }
     if (table == "event") {
         return one(kEvents, eventFrom);
@@ -307,7 +329,8 @@ std::vector<std::string> unreadableRows(SQLite::Database& database, const std::s
     if (table == "build") {
         return unreadable(kBuilds, buildFrom);
     }
-    return table == "reading" ? unreadable(kReadings, readingFrom) : unreadable(kDocuments, documentFrom);
+    return table == "reading" ? unreadable(readingsOf(database), readingFrom)
+                              : unreadable(kDocuments, documentFrom);
 }
 
 } // namespace anodex::notebook

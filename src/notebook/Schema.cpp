@@ -6,6 +6,7 @@
 #include "notebook/Seals.h"
 
 #include <SQLiteCpp/SQLiteCpp.h>
+#include <algorithm>
 #include <map>
 
 namespace anodex::notebook {
@@ -71,13 +72,21 @@ constexpr const char* kRecording = R"(
                                PRIMARY KEY (run, level, column_name, part)) WITHOUT ROWID;
 )";
 
+// What a reading was taken on, and for how long it had been on.
+constexpr const char* kLoads = R"(
+        ALTER TABLE reading ADD COLUMN device TEXT;
+        ALTER TABLE reading ADD COLUMN device_name TEXT;
+        ALTER TABLE reading ADD COLUMN loaded_s REAL;
+)";
+
 struct Step {
     int version;
     const char* sql;
 };
-constexpr Step kSteps[] = {{1, kFirst}, {2, kDocuments}, {3, kSeals}, {4, kRecording}};
+constexpr Step kSteps[] = {{1, kFirst}, {2, kDocuments}, {3, kSeals}, {4, kRecording}, {5, kLoads}};
 constexpr int kFirstSealed = 3;
 constexpr int kFirstRecording = 4;
+constexpr int kFirstLoads = 5;
 
 void nameChannels(SQLite::Database& database) {
     std::vector<std::string> runs;
@@ -90,7 +99,23 @@ void nameChannels(SQLite::Database& database) {
     }
 }
 
+/// Readings that are as they were sealed.
+std::vector<std::string> soundReadings(SQLite::Database& database) {
+    std::vector<std::string> rows;
+    SQLite::Statement query(database, "SELECT id FROM reading");
+    while (query.executeStep()) {
+        rows.push_back(query.getColumn(0).getString());
+    }
+    rows.erase(std::remove_if(rows.begin(), rows.end(),
+                              [&](const std::string& row) { return !sealHolds(database, "reading", row); }),
+               rows.end());
+    return rows;
+}
+
 void take(SQLite::Database& database, const Step& step) {
+    // Longer rows have other seals; of one that was damaged before, the old seal stays and tells it.
+    const std::vector<std::string> sound =
+        step.version == kFirstLoads ? soundReadings(database) : std::vector<std::string>();
     database.exec(step.sql);
     if (step.version == kFirstSealed) {
         sealEverything(database);
@@ -98,6 +123,9 @@ void take(SQLite::Database& database, const Step& step) {
     if (step.version == kFirstRecording) {
         nameChannels(database);
         rebuildLevels(database);
+    }
+    for (const std::string& row : sound) {
+        sealRow(database, "reading", row);
     }
     database.exec("PRAGMA user_version = " + std::to_string(step.version));
 }

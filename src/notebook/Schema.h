@@ -12,7 +12,7 @@ class Database;
 namespace anodex::notebook {
 
 inline constexpr int kApplicationId = 0x414E4F58; // "ANOX"
-inline constexpr int kSchemaVersion = 4;
+inline constexpr int kSchemaVersion = 5;
 
 /// Tables whose changes can be undone; all others are bookkeeping.
 inline constexpr const char* kUndoableTables[] = {"project", "revision", "build",   "reading",

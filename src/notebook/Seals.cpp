@@ -212,6 +212,11 @@ bool sealBroken(SQLite::Database& database, const std::string& table, const std:
     return sealed && now && sealed != now;
 }
 
+bool sealHolds(SQLite::Database& database, const std::string& table, const std::string& row) {
+    const std::optional<std::int64_t> sealed = sealOf(database, table, row);
+    return sealed && sealed == sumNow(database, table, row);
+}
+
 std::vector<SealFault> sealFaultsIn(SQLite::Database& database) {
     using Kind = SealFault::Kind;
     std::vector<SealFault> faults;

@@ -50,6 +50,9 @@ void sealChanged(SQLite::Database& database, const Bytes& changeset);
 /// The row is there and differs from its seal.
 [[nodiscard]] bool sealBroken(SQLite::Database& database, const std::string& table, const std::string& row);
 
+/// The row is there as it was sealed.
+[[nodiscard]] bool sealHolds(SQLite::Database& database, const std::string& table, const std::string& row);
+
 struct SealFault {
     enum class Kind { Differs, NotSealed, Missing, TableDiffers };
     Kind kind = Kind::Differs;

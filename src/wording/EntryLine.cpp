@@ -1,26 +1,29 @@
 #include "wording/EntryLine.h"
 
-#include "wording/EntryWords.h"
-#include "wording/Listing.h"
+#include "quantity/Letters.h"
+#include "wording/EntryAsk.h"
+#include "wording/EntryClauses.h"
+#include "wording/EntrySlips.h"
+#include "wording/EntryTime.h"
+#include "wording/EntryUnits.h"
 #include "wording/PartText.h"
 #include "wording/Texts.h"
+#include "wording/Understand.h"
 
 #include <algorithm>
-#include <array>
 #include <cmath>
 #include <fmt/format.h>
+#include <iterator>
 #include <optional>
+#include <utility>
 #include <vector>
 
 namespace anodex::wording {
 namespace {
 
 using record::Millis;
+using record::Reading;
 using record::ReadingQuantity;
-using record::ReadingSide;
-
-/// A choice that keeps the line as words.
-constexpr std::string_view kAsNote = " (as a note)";
 
 std::optional<ReadingQuantity> quantityFor(const ParsedQuantity& value, const Understanding& understanding) {
     const auto& asked = understanding.quantity;
@@ -30,14 +33,15 @@ std::optional<ReadingQuantity> quantityFor(const ParsedQuantity& value, const Un
             !(*asked == ReadingQuantity::ShortCircuitCurrent && understanding.has(Dimension::Ampere))) {
             return std::nullopt;
         }
-        return understanding.loadOhm || (understanding.loaded && !asked)
+        return understanding.loadOhm || (understanding.isLoaded() && !asked)
                    ? ReadingQuantity::LoadedVoltage
                    : ReadingQuantity::OpenCircuitVoltage;
     case Dimension::Ampere:
         if (understanding.saysShort || asked == ReadingQuantity::ShortCircuitCurrent) {
             return ReadingQuantity::ShortCircuitCurrent;
         }
-        return asked ? std::nullopt : std::optional(ReadingQuantity::Current);
+        return !asked || *asked == ReadingQuantity::Current ? std::optional(ReadingQuantity::Current)
+                                                            : std::nullopt;
     case Dimension::Ohm:
         return !asked || *asked == ReadingQuantity::Resistance ? std::optional(ReadingQuantity::Resistance)
                                                                : std::nullopt;
@@ -72,42 +76,10 @@ double bareToSi(ReadingQuantity quantity, double value) {
     }
 }
 
-struct Plausible {
-    ReadingQuantity quantity;
-    double low;
-    double high;
-};
-constexpr Plausible kPlausible[] = {{ReadingQuantity::OpenCircuitVoltage, -100.0, 100.0},
-                                    {ReadingQuantity::LoadedVoltage, -100.0, 100.0},
-                                    {ReadingQuantity::ShortCircuitCurrent, -1000.0, 1000.0},
-                                    {ReadingQuantity::Current, -1000.0, 1000.0},
-                                    {ReadingQuantity::Acidity, -2.0, 16.0},
-                                    {ReadingQuantity::Resistance, 0.0, 1e9},
-                                    {ReadingQuantity::Temperature, 233.0, 393.0},
-                                    {ReadingQuantity::Density, 500.0, 3000.0},
-                                    {ReadingQuantity::Mass, 0.0, 1000.0},
-                                    {ReadingQuantity::Level, 0.0, 10.0}};
-
-bool isPlausible(ReadingQuantity quantity, double value) {
-    return std::all_of(std::begin(kPlausible), std::end(kPlausible), [&](const Plausible& range) {
-        return range.quantity != quantity || (value >= range.low && value <= range.high);
-    });
-}
-
 std::string timeEcho(Millis when, Millis now) {
     return when == now ? wording::text("entry.now")
                        : wording::text({"entry.ago",
                                         {{"time", durationText(static_cast<double>(now - when) / 1000.0)}}});
-}
-
-std::string unusedWords(const std::vector<Token>& words) {
-    std::string rest;
-    for (const Token& word : words) {
-        if (!word.used) {
-            rest += (rest.empty() ? "" : " ") + word.text;
-        }
-    }
-    return rest;
 }
 
 Entry asNote(std::string_view text, Millis now, bool unfit) {
@@ -118,153 +90,30 @@ Entry asNote(std::string_view text, Millis now, bool unfit) {
     return entry;
 }
 
-} // namespace
-
-namespace {
-
-Entry asQuestion(std::string text, std::vector<std::string> choices) {
+Entry asQuestion(Question question) {
     Entry entry;
     entry.kind = Entry::Kind::Question;
-    entry.echo = text;
-    entry.question = {std::move(text), std::move(choices)};
+    entry.echo = question.text;
+    entry.question = std::move(question);
     return entry;
 }
 
-std::string replaced(std::string_view text, const std::string& part, const std::string& by) {
-    std::string result(text);
-    const std::size_t at = result.find(part);
-    return at == std::string::npos ? result : result.replace(at, part.size(), by);
-}
-
-/// A number with two readings, in a place where both are possible at all.
-std::optional<Entry> unclearNumber(std::string_view text, const Understanding& understanding) {
-    for (const Token& word : understanding.words) {
-        if (word.readings.size() < 2) {
-            continue;
-        }
-        std::vector<std::string> meanings;
-        std::vector<std::string> choices;
-        for (const quantity::QuantityReading& reading : word.readings) {
-            meanings.push_back(quantity::writtenOut(reading));
-            choices.push_back(replaced(text, word.text, meanings.back()));
-        }
-        return asQuestion(
-            wording::text({"entry.may-be", {{"typed", word.text}, {"choices", choiceOf(meanings)}}}),
-            choices);
-    }
-    return std::nullopt;
-}
-
-/// "between 0.9 and 1.0 V": a reading is one value.
-Entry oneOfARange(std::string_view text, const Understanding& understanding, std::size_t low) {
-    const auto& words = understanding.words;
-    const std::string unit = words[low + 2].readings.front().unit.symbol;
-    return asQuestion(wording::text("entry.range"), {words[low].text + " " + unit, words[low + 2].text,
-                                                     std::string(text) + std::string(kAsNote)});
-}
-
 /// "1 ,02 V" is probably "1,02 V".
-Entry twoNumbers(std::string_view text, const Understanding& understanding, std::size_t stray) {
-    const std::string& first = understanding.words[stray].text;
-    const std::string& second = understanding.words[stray + 1].text;
-    std::vector<std::string> choices;
+Question twoNumbers(std::string_view line, const Tokens& words, std::size_t stray) {
+    const std::string& first = words[stray].text;
+    const std::string& second = words[stray + 1].text;
+    Question question{text({"entry.two-numbers", {{"first", first}, {"second", second}}}), {}};
     if (readEntry(first + second, 0).kind == Entry::Kind::Reading) {
-        choices.push_back(first + second);
+        question.choices.push_back(first + second);
     }
-    choices.push_back(second);
-    choices.push_back(std::string(text) + std::string(kAsNote));
-    return asQuestion(wording::text({"entry.two-numbers", {{"first", first}, {"second", second}}}),
-                      std::move(choices));
+    question.choices.push_back(second);
+    question.choices.push_back(asNoteChoice(line));
+    return question;
 }
 
-/// A time this line cannot tell.
-std::optional<Entry> unclearTime(const Understanding& understanding) {
-    const Token* word = unclearTimeIn(understanding);
-    return word == nullptr
-               ? std::nullopt
-               : std::optional(asQuestion(wording::text({"entry.when", {{"typed", word->text}}}), {}));
-}
-
-struct Bounds {
-    double least;
-    double most;
-};
-
-/// What is asked about: beyond what one cell gives at all, or what this one is expected to give.
-std::optional<Bounds> boundsOf(ReadingQuantity quantity, const EntryContext& context) {
-    constexpr double kVoltsOfAnyCell = 5.0;
-    constexpr double kAmpsOfAnyCell = 20.0;
-    switch (quantity) {
-    case ReadingQuantity::OpenCircuitVoltage:
-    case ReadingQuantity::LoadedVoltage: {
-        const double expected = std::abs(context.openCircuitVolts.value_or(0.0));
-        if (expected < 0.01) {
-            return Bounds{2e-3, kVoltsOfAnyCell};
-        }
-        const bool open = quantity == ReadingQuantity::OpenCircuitVoltage;
-        return Bounds{open ? expected / 100.0 : 1e-3, std::max(2.0 * expected, expected + 0.5)};
-    }
-    case ReadingQuantity::ShortCircuitCurrent:
-    case ReadingQuantity::Current: {
-        const double expected = std::abs(context.shortCircuitAmps.value_or(0.0));
-        if (expected < 1e-9) {
-            return Bounds{1e-8, kAmpsOfAnyCell};
-        }
-        // Currents are expected within a factor of five; a factor of a thousand is a unit.
-        const bool shorted = quantity == ReadingQuantity::ShortCircuitCurrent;
-        return Bounds{shorted ? expected / 200.0 : 0.0, 50.0 * expected};
-    }
-    default:
-        return std::nullopt;
-    }
-}
-
-/// The same digits in the units that would fit.
-std::vector<std::string> fittingUnits(std::string_view text, const Token& word, ReadingQuantity quantity,
-                                      const EntryContext& context) {
-    std::vector<std::string> choices = {std::string(text)};
-    const auto bounds = boundsOf(quantity, context);
-    const bool volts =
-        quantity == ReadingQuantity::OpenCircuitVoltage || quantity == ReadingQuantity::LoadedVoltage;
-    const quantity::QuantityReading& reading = word.readings.front();
-    for (const double toSi : {1.0, 1e-3, 1e-6}) {
-        const std::string symbol = quantity::symbolFor(volts ? Dimension::Volt : Dimension::Ampere, toSi);
-        const double value = std::abs(reading.written) * toSi;
-        if (bounds && value >= bounds->least && value <= bounds->most && symbol != reading.unit.symbol) {
-            quantity::QuantityReading other = reading;
-            other.unit.symbol = symbol;
-            choices.push_back(replaced(text, word.text, quantity::writtenOut(other)));
-        }
-    }
-    return choices;
-}
-
-std::optional<Entry> implausible(std::string_view text, const Token& word, const record::Reading& reading,
-                                 const EntryContext& context) {
-    const auto bounds = boundsOf(reading.quantity, context);
-    const double size = std::abs(reading.value);
-    if (bounds && size > 0.0 && (size < bounds->least || size > bounds->most)) {
-        return asQuestion(wording::text({"entry.far", {{"value", readingText(reading)}}}),
-                          fittingUnits(text, word, reading.quantity, context));
-    }
-    if (!isPlausible(reading.quantity, reading.value)) {
-        return asQuestion(
-            wording::text(
-                {"entry.out-of-range", {{"quantity", readingName(reading.quantity)}, {"typed", word.text}}}),
-            {std::string(text) + std::string(kAsNote)});
-    }
-    return std::nullopt;
-}
-
-struct Found {
-    std::vector<record::Reading> readings;
-    std::optional<Entry> question;
-};
-
-/// Every quantity of the line that is a reading.
-Found readingsOf(std::string_view text, Understanding& understanding, const EntryContext& context,
-                 bool confirmed) {
-    Found found;
+/// Every quantity of the clause that is a reading.
+void takeReadings(const Line& line, Clause& clause) {
+    Understanding& understanding = clause.understanding;
     for (std::size_t i = 0; i < understanding.words.size(); ++i) {
         Token& word = understanding.words[i];
         if (word.used || !word.quantity) {
@@ -274,141 +123,161 @@ Found readingsOf(std::string_view text, Understanding& understanding, const Entr
         if (!quantity) {
             continue;
         }
-        record::Reading reading;
+        const bool electric = word.is(Dimension::Volt) || word.is(Dimension::Ampere) || word.isBare();
+        Reading reading;
         reading.quantity = *quantity;
         reading.side = understanding.side;
-        reading.loadOhm = understanding.loadOhm;
-        reading.when = understanding.when;
-        const bool bare = word.quantity->dimension == Dimension::None;
-        reading.value = bare ? bareToSi(*quantity, word.quantity->value) : word.quantity->value;
-        if (auto question = implausible(text, word, reading, context); question && !confirmed) {
-            found.question = std::move(question);
-            return found;
+        if (electric) {
+            reading.loadOhm = understanding.loadOhm;
+            reading.device = understanding.device;
+            reading.loadedSeconds = understanding.loadedSeconds;
         }
-        const bool again =
-            std::any_of(found.readings.begin(), found.readings.end(),
-                        [&](const record::Reading& other) { return other.quantity == reading.quantity; });
-        if (again) {
-            found.question = asQuestion(wording::text("entry.two-of-a-kind"), {});
-            return found;
+        reading.when = understanding.when;
+        reading.value = word.isBare() ? bareToSi(*quantity, word.quantity->value) : word.quantity->value;
+        if (auto question = slipIn(line.text, word, reading, line.context); question && !line.confirmed) {
+            clause.question = std::move(question);
+            return;
         }
         word.used = true;
         if (i > 0 && isFiller(understanding.words[i - 1].text)) {
             understanding.words[i - 1].used = true;
         }
-        found.readings.push_back(reading);
-    }
-    return found;
-}
-
-/// "0.85 V 21 mA": read at the same time, the voltage is that of a load.
-void joinLoadedPair(std::vector<record::Reading>& readings, bool saidOpen) {
-    const auto of = [&](ReadingQuantity quantity) {
-        return std::find_if(readings.begin(), readings.end(),
-                            [&](const record::Reading& reading) { return reading.quantity == quantity; });
-    };
-    const auto volts = of(ReadingQuantity::OpenCircuitVoltage);
-    const auto amps = of(ReadingQuantity::Current);
-    if (!saidOpen && volts != readings.end() && amps != readings.end() && amps->value > 0.0) {
-        volts->quantity = ReadingQuantity::LoadedVoltage;
-        volts->loadOhm = volts->value / amps->value;
+        clause.readings.push_back(reading);
     }
 }
 
-std::string_view withoutEnds(std::string_view text) {
-    while (!text.empty() && (text.front() == ' ' || text.front() == '\t')) {
-        text.remove_prefix(1);
+/// What may be kept although it was asked about, then what has to be typed as it is meant.
+std::optional<Question> questionOf(const Line& line, Clause& clause, bool alone) {
+    Understanding& understanding = clause.understanding;
+    const Tokens& words = understanding.words;
+    const bool saidOpen = understanding.quantity == ReadingQuantity::OpenCircuitVoltage;
+    if (auto ofWhat = takeUnits(line.text, understanding, line.context, alone); ofWhat && !line.confirmed) {
+        return ofWhat;
     }
-    while (!text.empty() && (text.back() == ' ' || text.back() == '\t')) {
-        text.remove_suffix(1);
+    if (saidOpen && understanding.isLoaded() && !line.confirmed) {
+        return Question{text("entry.not-open"), {}};
     }
-    return text;
+    if (const auto low = rangeIn(words); low && !line.confirmed) {
+        return oneOfARange(line.text, words, *low);
+    }
+    takeReadings(line, clause);
+    const bool reads = clause.question || !clause.readings.empty();
+    if (understanding.loadUnclear && reads && !line.confirmed) {
+        return whatLoad(line.text, understanding);
+    }
+    if (reads) {
+        if (auto unclear = unclearNumber(line.text, words)) {
+            return unclear;
+        }
+        if (auto unclear = unclearTime(understanding)) {
+            return unclear;
+        }
+    }
+    if (clause.question) {
+        return clause.question;
+    }
+    if (const auto stray = strayNumberIn(words); stray && !clause.readings.empty() && !line.confirmed) {
+        return twoNumbers(line.text, words, *stray);
+    }
+    if (!saidOpen) {
+        joinLoadedPair(clause.readings);
+    }
+    return std::nullopt;
 }
 
-/// Only a number: of what, nobody can know.
-bool isBareNumber(const Understanding& understanding) {
-    return understanding.words.size() == 1 && understanding.words.front().quantity &&
-           understanding.words.front().quantity->dimension == Dimension::None;
-}
-
-Entry asEvent(Understanding& understanding, Millis now) {
+Entry asEvent(const Tokens& tokens, Millis now) {
+    Understanding understanding;
+    understanding.words = tokens;
+    takeTime(understanding, now);
     Entry entry;
     entry.kind = Entry::Kind::Event;
-    entry.event = {{}, {}, understanding.when, unusedWords(understanding.words), true};
+    entry.event = {{}, {}, understanding.when, unusedText(understanding.words), true};
     entry.echo = wording::text(
         {"entry.event", {{"text", entry.event.text}, {"when", timeEcho(understanding.when, now)}}});
     return entry;
 }
 
-Entry asReadings(std::vector<record::Reading> readings, const Understanding& understanding, Millis now) {
+Entry asReadings(std::vector<Clause>& clauses, Millis now) {
     Entry entry;
     entry.kind = Entry::Kind::Reading;
-    readings.front().note = unusedWords(understanding.words);
+    std::vector<Reading> all;
     std::vector<base::Said> echo;
-    echo.reserve(readings.size() + 2); // note and time
-    for (const record::Reading& reading : readings) {
-        echo.push_back(readingSaid(reading));
+    for (std::size_t i = 0; i < clauses.size(); ++i) {
+        std::vector<Reading>& readings = clauses[i].readings;
+        const std::string note = unusedText(clauses[i].understanding.words);
+        if (!readings.empty()) {
+            readings.front().note = note;
+        } else if (!all.empty()) {
+            all.back().note += (all.back().note.empty() ? "" : ", ") + note;
+        }
+        for (const Reading& reading : readings) {
+            echo.push_back(readingSaid(reading));
+        }
+        if (!note.empty()) {
+            echo.push_back(base::Said("entry.note", {{"text", note}}));
+        }
+        const Millis when = clauses[i].understanding.when;
+        if (i + 1 == clauses.size() || clauses[i + 1].understanding.when != when) {
+            echo.push_back(base::Said("entry.when-read", {{"when", timeEcho(when, now)}}));
+        }
+        all.insert(all.end(), readings.begin(), readings.end());
     }
-    if (!readings.front().note.empty()) {
-        echo.push_back(base::Said("entry.note", {{"text", readings.front().note}}));
-    }
-    echo.push_back(base::Said("entry.when-read", {{"when", timeEcho(understanding.when, now)}}));
     entry.echo = wording::text({"list.all", {{"all", echo}}});
-    entry.reading = readings.front();
-    entry.also.assign(readings.begin() + 1, readings.end());
+    entry.reading = all.front();
+    entry.also.assign(all.begin() + 1, all.end());
     return entry;
+}
+
+/// A number, with words that say nothing of what.
+bool isAlone(const Tokens& tokens) {
+    return std::count_if(tokens.begin(), tokens.end(),
+                         [](const Token& word) { return word.quantity.has_value(); }) == 1 &&
+           std::all_of(tokens.begin(), tokens.end(), [](const Token& word) {
+               return word.quantity || isFiller(word.text) || word.word() == "on" || word.word() == "about";
+           });
 }
 
 } // namespace
 
 Entry readEntry(std::string_view text, Millis now, const EntryContext& context, bool confirmed) {
-    text = withoutEnds(text);
+    text = quantity::trimmed(text);
     if (text.empty()) {
         return {};
     }
     if (text.ends_with(kAsNote)) {
         return asNote(text.substr(0, text.size() - kAsNote.size()), now, false);
     }
-    Understanding understanding = understand(text, now);
-    const bool firstIsValue = understanding.words.front().quantity.has_value();
-    if (understanding.deed && !firstIsValue) {
-        return asEvent(understanding, now);
+    const Line line{text, context, confirmed};
+    const Tokens tokens = tokensOf(text);
+    const bool firstIsValue = !tokens.empty() && tokens.front().quantity.has_value();
+    if (tellsADeed(tokens) && !firstIsValue) {
+        return asEvent(tokens, now);
     }
-    if (isBareNumber(understanding) && !confirmed) {
-        const std::string number = understanding.words.front().text;
-        return asQuestion(wording::text({"entry.of-what", {{"number", number}}}),
-                          {number + " V", number + " mA", "pH " + number, number + std::string(kAsNote)});
+    std::vector<Clause> clauses;
+    for (const Tokens& clause : clausesOf(tokens)) {
+        clauses.push_back({understand(clause, now, context.devices), {}, {}});
     }
-    const bool saidOpen = understanding.quantity == ReadingQuantity::OpenCircuitVoltage;
-    if (saidOpen && (understanding.loadOhm || understanding.loaded) && !confirmed) {
-        return asQuestion(wording::text("entry.not-open"), {});
+    shareTime(clauses);
+    if (auto still = shareLoad(line, clauses); still && !confirmed) {
+        return asQuestion(std::move(*still));
     }
-    if (const auto low = rangeIn(understanding); low && !confirmed) {
-        return oneOfARange(text, understanding, *low);
-    }
-    Found found = readingsOf(text, understanding, context, confirmed);
-    if (understanding.loadUnclear && !found.readings.empty() && !confirmed) {
-        return asQuestion(wording::text("entry.what-load"), {std::string(text) + std::string(kAsNote)});
-    }
-    if (found.question || !found.readings.empty()) {
-        if (auto unclear = unclearNumber(text, understanding)) {
-            return *unclear;
+    std::vector<Reading> all;
+    for (Clause& clause : clauses) {
+        if (auto question = questionOf(line, clause, isAlone(tokens))) {
+            return asQuestion(std::move(*question));
         }
-        if (auto unclear = unclearTime(understanding)) {
-            return *unclear;
-        }
+        all.insert(all.end(), clause.readings.begin(), clause.readings.end());
     }
-    if (found.question) {
-        return *found.question;
-    }
-    if (const auto stray = strayNumberIn(understanding); stray && !found.readings.empty() && !confirmed) {
-        return twoNumbers(text, understanding, *stray);
-    }
-    if (found.readings.empty()) {
+    if (all.empty()) {
         return asNote(text, now, firstIsValue);
     }
-    joinLoadedPair(found.readings, saidOpen);
-    return asReadings(std::move(found.readings), understanding, now);
+    if (readsTwice(all)) {
+        return asQuestion({wording::text("entry.two-of-a-kind"), {}});
+    }
+    if (auto together = togetherOrNot(line, clauses); together && !confirmed) {
+        return asQuestion(std::move(*together));
+    }
+    return asReadings(clauses, now);
 }
 
 } // namespace anodex::wording

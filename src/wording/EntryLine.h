@@ -1,24 +1,19 @@
-// src/wording/EntryLine.h - what a builder types at the bench: a reading, an event, or a note.
+// src/wording/EntryLine.h - what a builder types at the bench: readings, an event, or a note.
 //
-// "1,02 V", "short 35 mA", "0.8 V through 10 ohm", "pH 4.2 neg", "stirred", "1.01 V 12 min ago".
-// Nothing is lost: what cannot be read as a reading becomes a note, and the echo says so. What has two
-// readings, or lies far beyond what the cell can give, is asked about. A load makes a loaded reading, never
-// an open circuit.
+// "1,02 V", "short 35 mA", "0.8 V through 10 ohm", "0.9 on the buzzer", "pH 4.2 neg", "stirred", "1.01 V 12 min
+// ago", "open 1.02 V, 0.7 V at 1k after 10 min". Nothing is lost: what cannot be read as a reading becomes a note, and
+// the echo says so. What has two readings, or what the cell cannot give, is asked about. A load makes a loaded reading,
+// never an open circuit. A number without its unit takes the only likely one, and the echo shows it.
 #pragma once
 #include "core/record/Record.h"
+#include "wording/EntryContext.h"
 #include "wording/Likely.h"
-#include <optional>
+
 #include <string>
 #include <string_view>
 #include <vector>
 
 namespace anodex::wording {
-
-/// What the cell is expected to give; what lies far from it is asked about.
-struct EntryContext {
-    std::optional<double> openCircuitVolts;
-    std::optional<double> shortCircuitAmps;
-};
 
 struct Entry {
     enum class Kind { Nothing, Reading, Event, Note, Question };

@@ -189,10 +189,14 @@ base::Said readingSaid(const record::Reading& reading) {
                              : reading.side == ReadingSide::Positive ? "positive"
                                                                      : "whole";
     const std::string load = reading.loadOhm ? quantityText(*reading.loadOhm, Unit::Ohm) : "none";
-    return base::Said("reading.sentence", {{"quantity", std::vector<base::Said>{idOf(reading.quantity)}},
-                                           {"value", readingText(reading)},
-                                           {"load", load},
-                                           {"side", side}});
+    return base::Said(
+        "reading.sentence",
+        {{"quantity", std::vector<base::Said>{idOf(reading.quantity)}},
+         {"value", readingText(reading)},
+         {"load", load},
+         {"device", reading.device ? reading.device->name : "none"},
+         {"after", reading.loadedSeconds ? durationText(*reading.loadedSeconds) : std::string("none")},
+         {"side", side}});
 }
 
 std::string readingSentence(const record::Reading& reading) {

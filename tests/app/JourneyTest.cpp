@@ -28,9 +28,9 @@ std::string loggerFile(int rows) {
     return text;
 }
 
-TEST_F(WindowTest, FirstStartAsksNothingAndOffersThreeDoors) {
+TEST_F(WindowTest, FirstStartAsksNothingAndOffersItsDoors) {
     EXPECT_FALSE(m_bench->store().isOpen());
-    for (const char* door : {"doorFirst", "doorStarter", "doorDemo"}) {
+    for (const char* door : {"doorFirst", "doorFile", "doorDemo"}) {
         EXPECT_TRUE(find<QPushButton>(door)->isVisible()) << door;
     }
     QTest::mouseClick(find<QPushButton>("doorFirst"), Qt::LeftButton);

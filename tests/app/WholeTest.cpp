@@ -1,5 +1,5 @@
 // The whole cell, drawn in its true sizes whatever its construction.
-#include "app/views/cell/WholeShape.h"
+#include "app/widgets/WholeShape.h"
 #include "tests/app/WindowFixture.h"
 #include "tests/support/CellJson.h"
 

@@ -8,7 +8,7 @@ TEST_F(Files, ReadTellsWhatTheEntryLineUnderstandsAndAsks) {
     const Json load = call({"read", "0.9 V 10 ohm 12 min ago", "--json"}).json();
     EXPECT_EQ(load["understood"][0]["kind"], "loaded_voltage");
     EXPECT_EQ(load["understood"][0]["load"]["resistance_ohm"], 10.0);
-    EXPECT_EQ(load["understood"][0]["after_s"], -720.0);
+    EXPECT_EQ(load["understood"][0]["ago_s"], 720.0);
     EXPECT_EQ(call({"read", "1,234 mV", "--json"}).json()["asks"][0]["choices"].size(), 2U);
     EXPECT_EQ(call({"read", "stirred", "--json"}).json()["understood"][0]["kind"], "event");
     const std::string lemon = cell(test::lemon());

@@ -202,5 +202,20 @@ TEST(CatalogueReader, AnotherMetalWorksByAddingDataAlone) {
     EXPECT_GT(moreAlkaline, 3.0);
 }
 
+TEST(CatalogueReader, AFaultOfALoadOrAMeasureSaysWhere) {
+    EXPECT_EQ(faultOf(replaced("loads.json", "\"may_be\": [\"led-red\"", "\"may_be\": [\"led-pink\"")),
+              "loads.json: loads[5].may_be: \"led-pink\"");
+    EXPECT_EQ(faultOf(replaced("loads.json", "[0.85, 0], [1.0, 0.1]", "[0.85, 0.2], [1.0, 0.1]")),
+              "loads.json: loads[0].volts_mA: what it holds");
+    EXPECT_EQ(faultOf(replaced("loads.json", "\"names\": [\"buzzer\", ", "\"names\": [], \"older\": [")),
+              "loads.json: loads[6].names: nothing");
+    EXPECT_EQ(faultOf(replaced("loads.json", "\"blocks_reversed\": true", "\"blocks_reversed\": 1")),
+              "loads.json: loads[0].blocks_reversed: the number 1");
+    EXPECT_EQ(faultOf(replaced("measures.json", "\"mL\": 5,", "\"mL\": -5,")).substr(0, 32),
+              "measures.json: measures[0].mL: t");
+    EXPECT_EQ(faultOf(replaced("measures.json", "\"may_mean\": [\"", "\"may_mean\": [\"x")).substr(0, 25),
+              "measures.json: measures[2");
+}
+
 } // namespace
 } // namespace anodex::formats

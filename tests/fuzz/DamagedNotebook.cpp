@@ -181,7 +181,7 @@ void writeSoundNotebook(const std::filesystem::path& path, std::uint64_t seed) {
             std::span(recorded.seconds).subspan(at, 100),
             {std::span(recorded.volts).subspan(at, 100), std::span(recorded.amps).subspan(at, 100)}));
     }
-    keep("reading", {record::Reading{"last", builds[0], {}, {}, 1.0, {}, now, "", false}});
+    keep("reading", {record::Reading{"last", builds[0], {}, {}, 1.0, {}, {}, {}, now, "", false}});
     require(book.undo());
     require(book.remember("station", "bench"));
 }

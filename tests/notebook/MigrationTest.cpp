@@ -89,5 +89,20 @@ TEST(Migration, ASecondOneKeepsTheFirstBackup) {
     EXPECT_EQ(test::readText(folder.path("cells (version 1).anodex")), "the builder's own");
 }
 
+TEST(Migration, AReadingThatWasDamagedBeforeIsStillFound) {
+    const test::TemporaryFolder folder;
+    const std::string path = folder.path("cells.anodex").string();
+    fs::copy_file(test::sourceDir() / "tests/data/notebooks/version-4.anodex", path);
+    {
+        SQLite::Database file(path, SQLite::OPEN_READWRITE);
+        ASSERT_EQ(file.exec("UPDATE reading SET value = 9.7 WHERE value = 0.97"), 1);
+    }
+    auto book = Notebook::open(path, OpenMode::Write, "test");
+    ASSERT_TRUE(book);
+    const auto faults = *book->check();
+    ASSERT_FALSE(faults.empty());
+    EXPECT_EQ(faults.front().id, "notebook.differs");
+}
+
 } // namespace
 } // namespace anodex::notebook

@@ -73,6 +73,14 @@ struct Command {
     std::function<Answer<void>(Notebook&)> run;
 };
 
+record::Reading onTheBuzzer() {
+    record::Reading made = reading("m7", 0.8);
+    made.loadOhm.reset();
+    made.device = record::OnDevice{"buzzer", "buzzer"};
+    made.loadedSeconds = 600.0;
+    return made;
+}
+
 std::vector<Command> commands() {
     const record::RunHeader second = run("n2", "second");
     record::Revision changed = revision("r1");
@@ -93,6 +101,7 @@ std::vector<Command> commands() {
             {"second build", [=](Notebook& n) { return n.commit("build", 9, {build("b2")}); }},
             {"second reading", [=](Notebook& n) { return n.commit("reading", 9, {reading("m2", 0.5)}); }},
             {"correct a reading", [=](Notebook& n) { return n.commit("correct", 9, {reading("m1", 0.9)}); }},
+            {"on a load", [=](Notebook& n) { return n.commit("reading", 9, {onTheBuzzer()}); }},
             {"strike out", [=](Notebook& n) { return n.commit("strike", 9, {struck}); }},
             {"event",
              [=](Notebook& n) {
@@ -105,6 +114,14 @@ std::vector<Command> commands() {
             {"import", [=](Notebook& n) {
                  return n.importRun("import", 9, second, test::straightDischarge(0.2, 100.0, 500));
              }}};
+}
+
+TEST(Notebook, AReadingKeepsTheLoadItWasTakenOn) {
+    Book b;
+    fill(b.book);
+    ASSERT_TRUE(b.book.commit("reading", 9, {onTheBuzzer()}));
+    const auto readings = *b.book.readings("b1");
+    EXPECT_NE(std::find(readings.begin(), readings.end(), onTheBuzzer()), readings.end());
 }
 
 TEST(Notebook, EveryCommandUndoesRedoesAndReopensEqually) {

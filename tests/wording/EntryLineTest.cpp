@@ -156,8 +156,39 @@ constexpr Plain kPlain[] = {
     {"0.98 V after stirring", kOcv, 0.98},
     {"0.98 ± 0.02 V", kOcv, 0.98},
     {"9.8e-1 V", kOcv, 0.98},
-    {"-0.98 V", kOcv, -0.98},
-    {"−0.98 V", kOcv, -0.98},
+    {"+0.98 V", kOcv, 0.98},
+    {"~0.98 V", kOcv, 0.98},
+    {"about 0.98 V", kOcv, 0.98},
+    {"V=0.98", kOcv, 0.98},
+    {"V 0.98", kOcv, 0.98},
+    {"no load 0.98 V", kOcv, 0.98},
+    {"no-load 0.98 V", kOcv, 0.98},
+    {"0.98 V without the LED", kOcv, 0.98},
+    {"0.98 V without a load", kOcv, 0.98},
+    {"LED off 0.98 V", kOcv, 0.98},
+    {"0.98 V, LED disconnected", kOcv, 0.98},
+    {"0.98 V under the lamp", kOcv, 0.98},
+    {"0.98 V (open)", kOcv, 0.98},
+    {"watch out 0.98 V", kOcv, 0.98},
+    {"short 3", kShort, 0.003},
+    {"isc 2", kShort, 0.002},
+    {"I=1", kAmps, 0.001},
+    {"I = 1 mA", kAmps, 0.001},
+    {"short 3 mA after 5 s", kShort, 0.003},
+    {"0.71 V @10k", kLoad, 0.71, 10000},
+    {"0.71V@10k", kLoad, 0.71, 10000},
+    {"0.71 V/10k", kLoad, 0.71, 10000},
+    {"10k: 0.71 V", kLoad, 0.71, 10000},
+    {"10k 0.71", kLoad, 0.71, 10000},
+    {"R=10k V=0.71", kLoad, 0.71, 10000},
+    {"0.71 V on a 10k resistor", kLoad, 0.71, 10000},
+    {"0.71 loaded", kLoad, 0.71},
+    {"load 0.71", kLoad, 0.71},
+    {"0.71 V under 1 mA", kLoad, 0.71, 710},
+    {"it buzzes, 0.9 V", kLoad, 0.9},
+    {"0.9 on the buzzer", kLoad, 0.9},
+    {"0,71 v at 1k after 10 min", kLoad, 0.71, 1000},
+    {"0.71 V (1k, 10 min)", kLoad, 0.71, 1000},
     {"shorted 3 ma", kShort, 0.003},
     {"short 3 mA", kShort, 0.003},
     {"short circuit 3 mA", kShort, 0.003},
@@ -234,13 +265,20 @@ constexpr Plain kPlain[] = {
     {"1.02 V an hour in the sun", kOcv, 1.02},
 };
 
-constexpr EntryContext kLemon{1.0, 0.001};
+// The lemon, and a jar of the same voltage that gives two hundred times as much.
+EntryContext lemon() {
+    return {1.0, 0.001, &test::catalogue().loads};
+}
+EntryContext jar() {
+    return {1.0, 0.2, &test::catalogue().loads};
+}
 
 TEST(EntryLine, PlainPhrasesAreUnderstoodUnasked) {
     ASSERT_GE(std::size(kPlain), 80U);
     std::size_t right = 0;
     for (const Plain& plain : kPlain) {
-        const Entry entry = readEntry(plain.text, kNow, kLemon);
+        const bool light = plain.loadOhm == 0.0 || plain.loadOhm > 500.0;
+        const Entry entry = readEntry(plain.text, kNow, light ? lemon() : jar());
         const bool good =
             entry.kind == Kind::Reading && entry.reading.quantity == plain.quantity &&
             std::abs(entry.reading.value - plain.value) < 1e-9 + 1e-6 * std::abs(plain.value) &&
@@ -314,30 +352,45 @@ TEST(EntryLine, TrapsAreNeverKeptUnasked) {
                            "1. 02 V",
                            "1 .02 V",
                            "3 1.02 V",
-                           "1.02 V at noon"};
+                           "1.02 V at noon",
+                           "-0.98 V",
+                           "\u22120.98 V",
+                           "short 35 mA",
+                           "0.9 V through 10 ohm",
+                           "0.9 V through 1000",
+                           "0.9 V at 20",
+                           "0.9 V through 10M",
+                           "temp 68",
+                           "sg 1265",
+                           "0.8 V at 10k, 0.95 V",
+                           "0.95 V, 0.8 mA",
+                           "1.8 V on the red LED",
+                           "14h30 1.02 V",
+                           "1.02 V fell to 0.8 V",
+                           "meter says 42"};
     ASSERT_GE(std::size(traps), 40U);
     for (const char* trap : traps) {
-        const Entry entry = readEntry(trap, kNow, kLemon);
+        const Entry entry = readEntry(trap, kNow, lemon());
         EXPECT_EQ(entry.kind, Kind::Question) << trap << " → " << entry.echo;
         EXPECT_FALSE(entry.question.text.empty()) << trap;
     }
 }
 
 TEST(EntryLine, AChoiceIsTypedAsItIsMeant) {
-    const Entry asked = readEntry("1,234 mV", kNow, kLemon);
+    const Entry asked = readEntry("1,234 mV", kNow, lemon());
     ASSERT_EQ(asked.question.choices.size(), 2U);
     for (const std::string& choice : asked.question.choices) {
-        const Entry meant = readEntry(choice, kNow, kLemon, true);
+        const Entry meant = readEntry(choice, kNow, lemon(), true);
         EXPECT_EQ(meant.kind, Kind::Reading) << choice;
     }
-    const Entry far = readEntry("1020 V", kNow, kLemon);
+    const Entry far = readEntry("1020 V", kNow, lemon());
     EXPECT_NE(std::find(far.question.choices.begin(), far.question.choices.end(), "1020 mV"),
               far.question.choices.end());
-    EXPECT_EQ(readEntry("12 V", kNow, kLemon, true).kind, Kind::Reading) << "asked about once";
+    EXPECT_EQ(readEntry("12 V", kNow, lemon(), true).kind, Kind::Reading) << "asked about once";
 }
 
 TEST(EntryLine, SeveralReadingsOfOneLineAreAllKept) {
-    const Entry entry = readEntry("0.9 V 1 mA 21 °C", kNow, kLemon);
+    const Entry entry = readEntry("0.9 V 1 mA 21 °C", kNow, lemon());
     ASSERT_EQ(entry.kind, Kind::Reading);
     ASSERT_EQ(entry.also.size(), 2U);
     EXPECT_EQ(entry.also[0].quantity, kAmps);
@@ -347,7 +400,7 @@ TEST(EntryLine, SeveralReadingsOfOneLineAreAllKept) {
 TEST(EntryLine, OpenVoltsAndShortAmperesOfOneLineAreBothKept) {
     for (const char* text : {"1.02 V, 3 mA short", "short 3 mA 1.02 V", "open 1.02 V, short 3 mA",
                              "ocv 1.02 V isc 3 mA", "isc 3 mA; ocv 1.02 V"}) {
-        const Entry entry = readEntry(text, kNow, kLemon);
+        const Entry entry = readEntry(text, kNow, lemon());
         ASSERT_EQ(entry.kind, Kind::Reading) << text << " → " << entry.echo;
         ASSERT_EQ(entry.also.size(), 1U) << text << " → " << entry.echo;
         const bool voltsFirst = entry.reading.quantity == kOcv;
@@ -362,9 +415,94 @@ TEST(EntryLine, OpenVoltsAndShortAmperesOfOneLineAreBothKept) {
 }
 
 TEST(EntryLine, AFarCurrentIsOfferedInUnitsOfCurrent) {
-    const Entry entry = readEntry("isc 2", kNow, kLemon);
+    const Entry entry = readEntry("isc 2 A", kNow, lemon());
     ASSERT_EQ(entry.kind, Kind::Question);
-    EXPECT_EQ(entry.question.choices, (std::vector<std::string>{"isc 2", "isc 2 mA"}));
+    EXPECT_EQ(entry.question.choices, (std::vector<std::string>{"isc 2 A", "isc 2 mA"}));
+}
+
+TEST(EntryLine, EachClauseIsAReadingOfItsOwn) {
+    const Entry entry = readEntry("open 1.02 V, 0.8 V at 100 ohm, 0.5 V at 10 ohm, short 90 mA", kNow, jar());
+    ASSERT_EQ(entry.kind, Kind::Reading) << entry.echo;
+    ASSERT_EQ(entry.also.size(), 3U);
+    EXPECT_EQ(entry.reading.quantity, kOcv);
+    EXPECT_EQ(entry.also[0].loadOhm, 100.0);
+    EXPECT_EQ(entry.also[1].loadOhm, 10.0);
+    EXPECT_EQ(entry.also[2].quantity, kShort);
+    for (const char* text : {"1.02 open 0.7 loaded", "pH 4 and 21 C", "open: 1.0, short: 0.9",
+                             "1.02 V 12 min ago, 0.98 V now", "0.9 V (20°C)", "U = 1.0 V; temp 21"}) {
+        const Entry two = readEntry(text, kNow, lemon());
+        EXPECT_EQ(two.kind, Kind::Reading) << text << " → " << two.echo;
+        EXPECT_EQ(two.also.size(), 1U) << text << " → " << two.echo;
+    }
+}
+
+TEST(EntryLine, ALoadGoesByItsName) {
+    struct Named {
+        const char* text;
+        const char* id;
+    };
+    for (const Named& named :
+         {Named{"0.9 on the buzzer", "buzzer"}, Named{"0.1 mA into the LED", "led"},
+          Named{"0.9 V with a red LED", "led-red"}, Named{"0.9 V LED (red)", "led-red"},
+          Named{"clock runs on 1.1 V", "clock"}, Named{"0.4 V solar motor", "solar-motor"},
+          Named{"0.4 V on two LEDs", "led"}, Named{"0.4 V lighting an infrared LED.", "led-infrared"}}) {
+        const Entry entry = readEntry(named.text, kNow, lemon());
+        ASSERT_EQ(entry.kind, Kind::Reading) << named.text << " → " << entry.echo;
+        ASSERT_TRUE(entry.reading.device) << named.text;
+        EXPECT_EQ(entry.reading.device->id, named.id) << named.text;
+    }
+    EXPECT_EQ(readEntry("0.9 on the buzzer", kNow, lemon()).echo, "under load 0.9\u00A0V on buzzer · now");
+    EXPECT_FALSE(readEntry("0.9 V under the lamp", kNow, lemon()).reading.device);
+}
+
+TEST(EntryLine, ALoadThatHasBeenOnForAWhileSaysHowLong) {
+    for (const char* text :
+         {"0,71 v at 10k after 10 min", "after 10 min 0.71 V at 10k", "0.71 V 10k 10 min",
+          "10 min later 0.71 V on 10k", "0.71 V (10k, 10 min)", "0.71 V at 1 mA after 600 s",
+          "shorted 1 mA after 10 min", "0.71 V for 10 min on the clock"}) {
+        const Entry entry = readEntry(text, kNow, lemon());
+        ASSERT_EQ(entry.kind, Kind::Reading) << text << " → " << entry.echo;
+        EXPECT_EQ(entry.reading.loadedSeconds, 600.0) << text;
+        EXPECT_EQ(entry.reading.when, kNow) << text;
+    }
+    const Entry still = readEntry("at 10k 0.8 V, after 10 min 0.7 V", kNow, lemon());
+    ASSERT_EQ(still.also.size(), 1U) << still.echo;
+    EXPECT_EQ(still.also[0].loadOhm, 10000.0);
+    EXPECT_EQ(still.also[0].loadedSeconds, 600.0);
+    EXPECT_FALSE(readEntry("0.98 V after 10 min", kNow, lemon()).reading.loadedSeconds)
+        << "nothing was on it";
+}
+
+TEST(EntryLine, TheLikelySlipIsNamed) {
+    struct Slip {
+        const char* text;
+        const char* says;
+        const char* choice;
+    };
+    for (const Slip& slip : {Slip{"short 1 A", "milli", "short 1 mA"}, Slip{"-0.98 V", "leads", "0.98 V"},
+                             Slip{"102 V", "another range", "102 mV"}, Slip{"1020 V", "milli", "1020 mV"},
+                             Slip{"short 35 mA", "another range", "short 35 mA"},
+                             Slip{"0.9 V through 10 ohm", "load is larger", "open 0.9 V"},
+                             Slip{"1.8 V on the red LED", "cells in a row", "1.8 V on the red LED"}}) {
+        const Entry entry = readEntry(slip.text, kNow, lemon());
+        ASSERT_EQ(entry.kind, Kind::Question) << slip.text;
+        EXPECT_NE(entry.question.text.find(slip.says), std::string::npos) << entry.question.text;
+        const auto& choices = entry.question.choices;
+        EXPECT_NE(std::find(choices.begin(), choices.end(), slip.choice), choices.end()) << slip.text;
+    }
+}
+
+TEST(EntryLine, AQuestionsChoicesAreUnderstood) {
+    for (const char* text : {"0.95 V, 0.8 mA", "0.8 V at 10k, 0.95 V", "0.9 V at 20", "temp 68", "sg 1265",
+                             "0.9 V through 1000", "short 30", "0.9"}) {
+        const Entry asked = readEntry(text, kNow, lemon());
+        ASSERT_EQ(asked.kind, Kind::Question) << text << " → " << asked.echo;
+        for (const std::string& choice : asked.question.choices) {
+            const Entry meant = readEntry(choice, kNow, lemon(), true);
+            EXPECT_TRUE(meant.kind == Kind::Reading || choice.ends_with("(as a note)"))
+                << text << " → " << choice << " → " << meant.echo;
+        }
+    }
 }
 
 TEST(EntryLine, DeedsBecomeEventsThatChangeTheCell) {
@@ -392,6 +530,7 @@ TEST(EntryLine, ReadsItsOwnSentences) {
                                                                              : 0.5;
             if (reading.quantity == ReadingQuantity::LoadedVoltage) {
                 reading.loadOhm = 22.0;
+                reading.loadedSeconds = 600.0;
             }
             const std::string sentence = readingSentence(reading);
             const Entry entry = readEntry(sentence, kNow);
@@ -400,6 +539,7 @@ TEST(EntryLine, ReadsItsOwnSentences) {
             EXPECT_EQ(entry.reading.side, reading.side) << sentence;
             EXPECT_NEAR(entry.reading.value, reading.value, 1e-6 * reading.value) << sentence;
             EXPECT_EQ(entry.reading.loadOhm, reading.loadOhm) << sentence;
+            EXPECT_EQ(entry.reading.loadedSeconds, reading.loadedSeconds) << sentence;
             EXPECT_EQ(entry.reading.note, "") << sentence;
         }
     }

@@ -91,9 +91,12 @@ void FileActions::rescueNotebook() {
 
 void FileActions::openDesign() {
     const QString path = m_bench.services().chooseOpen(tr("Begin from a cell file"), tr(kDesigns));
-    if (path.isEmpty()) {
-        return;
+    if (!path.isEmpty()) {
+        openDesign(path);
     }
+}
+
+void FileActions::openDesign(const QString& path) {
     QFile file(path);
     if (!file.open(QIODevice::ReadOnly)) {
         emit refused(tr("%1 cannot be read; check the name and the permissions").arg(path));

@@ -23,6 +23,7 @@ public:
     void rescueNotebook();
     /// A design of its own in this notebook, from a cell file.
     void openDesign();
+    void openDesign(const QString& path);
     void saveDesign();
     void showLog();
 

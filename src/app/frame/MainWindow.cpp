@@ -17,12 +17,15 @@
 
 #include <QApplication>
 #include <QCloseEvent>
+#include <QDragEnterEvent>
 #include <QFileInfo>
 #include <QLineEdit>
 #include <QMenu>
+#include <QMimeData>
 #include <QSettings>
 #include <QShortcut>
 #include <QStackedWidget>
+#include <QUrl>
 #include <QVBoxLayout>
 
 namespace anodex::app {
@@ -31,6 +34,7 @@ namespace {
 // Where what a finding advises is done: sizes in one view, everything else in the other.
 constexpr const char* kSizes = "cell";
 constexpr const char* kRemedies = "couple";
+constexpr const char* kNotebookEnding = ".anodex";
 
 QString q(const std::string& text) {
     return QString::fromStdString(text);
@@ -57,6 +61,7 @@ MainWindow::MainWindow(Workbench& bench, Theme& theme, QWidget* parent)
     refreshTitle();
     resize(1280, 800);
     setMinimumSize(900, 600);
+    setAcceptDrops(true);
 }
 
 void MainWindow::layOut() {
@@ -265,8 +270,34 @@ bool MainWindow::openDemo() {
     return m_files->openDemo();
 }
 
-void MainWindow::openNotebook(const QString& path) {
-    m_files->open(path);
+void MainWindow::openFile(const QString& path) {
+    if (path.endsWith(QLatin1String(kNotebookEnding))) {
+        m_files->open(path);
+        return;
+    }
+    for (std::size_t i = 0; i < m_views.size(); ++i) {
+        if (viewAt(i)->takes(path)) {
+            showStation(QString::fromLatin1(m_views[i].id));
+            viewAt(i)->take(path);
+            return;
+        }
+    }
+    m_files->openDesign(path);
+}
+
+void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
+    const auto urls = event->mimeData()->urls();
+    if (!urls.isEmpty() && urls.front().isLocalFile()) {
+        event->acceptProposedAction();
+    }
+}
+
+void MainWindow::dropEvent(QDropEvent* event) {
+    for (const QUrl& url : event->mimeData()->urls()) {
+        if (url.isLocalFile()) {
+            openFile(url.toLocalFile());
+        }
+    }
 }
 
 void MainWindow::grant(const OneWindow::Wish& wish) {
@@ -278,7 +309,7 @@ void MainWindow::grant(const OneWindow::Wish& wish) {
     if (wish.demo) {
         openDemo();
     } else if (!wish.notebook.isEmpty()) {
-        openNotebook(wish.notebook);
+        openFile(wish.notebook);
     }
 }
 

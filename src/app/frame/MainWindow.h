@@ -31,7 +31,8 @@ public:
     [[nodiscard]] QString station() const { return m_station; }
     /// Opens a fresh, marked copy of the demo notebook.
     bool openDemo();
-    void openNotebook(const QString& path);
+    /// A notebook, a cell file, or what one of the views takes: a shelf, a run.
+    void openFile(const QString& path);
     /// What a later start of the program wants; the window comes to the front.
     void grant(const OneWindow::Wish& wish);
     /// What a view or the frame offers under this id.
@@ -42,6 +43,8 @@ public:
 protected:
     void closeEvent(QCloseEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
+    void dragEnterEvent(QDragEnterEvent* event) override;
+    void dropEvent(QDropEvent* event) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:

@@ -23,6 +23,9 @@ Command begin(const Contents& contents, const Place& at, const design::CellDesig
     fresh.id = notebook::newId();
     fresh.created = now;
     fresh.name = design.name.empty() ? wording::text("name.first-try") : design.name;
+    const bool taken = std::any_of(contents.revisions.begin(), contents.revisions.end(),
+                                   [&](const record::Revision& other) { return other.name == fresh.name; });
+    fresh.name = taken ? contents.freshName(fresh.name) : fresh.name;
     fresh.design = design;
     if (contents.projects.empty()) {
         const record::Project project{notebook::newId(), wording::text("name.project"), now};

@@ -98,6 +98,7 @@ void Contents::findMeasured(BuildSummary& summary) {
         record::measuredValue(summary.readings, summary.events, ReadingQuantity::OpenCircuitVoltage);
     summary.shortCircuit =
         record::measuredValue(summary.readings, summary.events, ReadingQuantity::ShortCircuitCurrent);
+    summary.loaded = record::measuredOnLoad(summary.readings, summary.events);
 }
 
 void Contents::apply(const std::vector<notebook::Change>& changes) {

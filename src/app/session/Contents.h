@@ -21,6 +21,7 @@ struct BuildSummary {
     record::Build build;
     std::optional<record::Reading> openCircuit;
     std::optional<record::Reading> shortCircuit;
+    std::optional<record::Reading> loaded;          ///< The last voltage that names what it was read on.
     std::vector<record::Reading> readings;          ///< Struck out or not, in order of time.
     std::vector<record::Event> events;              ///< In order of time.
     std::vector<record::RunHeader> allRuns;         ///< Set aside or not.

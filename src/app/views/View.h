@@ -29,6 +29,10 @@ public:
     virtual void arrive() {}
     /// What it offers from anywhere; it is brought onto the stage first.
     [[nodiscard]] virtual std::vector<Deed> deeds() { return {}; }
+    /// The file is one for this view, by its name: dropped on the window or named at its start.
+    [[nodiscard]] virtual bool takes(const QString& /*path*/) const { return false; }
+    /// Such a file, once the view is on the stage.
+    virtual void take(const QString& /*path*/) {}
 
 signals:
     /// A computed number wants to show how it was found, near a point of the screen.

@@ -9,6 +9,7 @@
 #include "core/chemistry/Reaction.h"
 #include "core/chemistry/Species.h"
 #include "core/chemistry/Substance.h"
+#include "core/load/Device.h"
 #include <array>
 #include <map>
 #include <memory>
@@ -87,6 +88,7 @@ struct Catalogue {
     std::vector<std::string> families;
     std::vector<KitchenMeasure> measures;
     std::vector<Filling> fillings;
+    std::vector<load::Device> loads;
 
     [[nodiscard]] std::optional<SpeciesIndex> findSpecies(std::string_view name) const;
     [[nodiscard]] const Substance* solvent() const;

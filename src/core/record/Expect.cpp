@@ -69,4 +69,44 @@ std::optional<Expected> expectedLoadedVolts(const Expectation& expectation, doub
     return Expected{*loaded, {std::min(first, *loaded), std::max(last, *loaded)}};
 }
 
+std::optional<ExpectedOnLoad> expectedOnLoad(const Expectation& expectation,
+                                             const std::function<double(double)>& ampsAt) {
+    std::vector<cell::CurvePoint> fromRest = expectation.curve;
+    if (!fromRest.empty() && std::abs(fromRest.front().amps) > std::abs(fromRest.back().amps)) {
+        std::reverse(fromRest.begin(), fromRest.end());
+    }
+    // A cell whose leads were swapped runs down its own curve: both signs turn.
+    const double sign = expectation.openCircuitVolts.value < 0.0 ? -1.0 : 1.0;
+    const auto wanting = [&](const cell::CurvePoint& point) {
+        return ampsAt(sign * point.volts) - sign * point.amps; // falls along the curve
+    };
+    for (std::size_t i = 1; i < fromRest.size(); ++i) {
+        const double before = wanting(fromRest[i - 1]);
+        const double after = wanting(fromRest[i]);
+        if (before > 0.0 && after > 0.0) {
+            continue;
+        }
+        const double share = before <= 0.0 ? 0.0 : before / (before - after);
+        const double amps = fromRest[i - 1].amps + share * (fromRest[i].amps - fromRest[i - 1].amps);
+        const auto volts = amps == 0.0 ? std::optional(expectation.openCircuitVolts)
+                                       : expectedLoadedVolts(expectation, amps);
+        return volts ? std::optional(ExpectedOnLoad{amps, *volts}) : std::nullopt;
+    }
+    return std::nullopt;
+}
+
+std::optional<ExpectedOnLoad> expectedOnLoad(const Expectation& expectation,
+                                             const chemistry::Catalogue& catalogue, const Reading& reading) {
+    if (reading.loadOhm) {
+        return expectedOnLoad(expectation, [&](double volts) { return volts / *reading.loadOhm; });
+    }
+    const auto device =
+        std::find_if(catalogue.loads.begin(), catalogue.loads.end(), [&](const load::Device& one) {
+            return reading.device && one.id == reading.device->id && one.isKnown();
+        });
+    return device == catalogue.loads.end()
+               ? std::nullopt
+               : expectedOnLoad(expectation, [&](double volts) { return load::ampsAt(*device, volts); });
+}
+
 } // namespace anodex::record

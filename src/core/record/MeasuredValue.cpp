@@ -3,9 +3,11 @@
 #include <limits>
 
 namespace anodex::record {
+namespace {
 
-std::optional<Reading> measuredValue(const std::vector<Reading>& readings, const std::vector<Event>& events,
-                                     ReadingQuantity quantity) {
+template <typename Counts>
+std::optional<Reading> latestOf(const std::vector<Reading>& readings, const std::vector<Event>& events,
+                                const Counts& counts) {
     Millis changed = std::numeric_limits<Millis>::min();
     for (const Event& event : events) {
         if (event.changesCell) {
@@ -14,12 +16,26 @@ std::optional<Reading> measuredValue(const std::vector<Reading>& readings, const
     }
     std::optional<Reading> latest;
     for (const Reading& reading : readings) {
-        const bool counts = reading.quantity == quantity && !reading.struckOut && reading.when >= changed;
-        if (counts && (!latest || reading.when >= latest->when)) {
+        const bool stands = counts(reading) && !reading.struckOut && reading.when >= changed;
+        if (stands && (!latest || reading.when >= latest->when)) {
             latest = reading;
         }
     }
     return latest;
+}
+
+} // namespace
+
+std::optional<Reading> measuredValue(const std::vector<Reading>& readings, const std::vector<Event>& events,
+                                     ReadingQuantity quantity) {
+    return latestOf(readings, events, [&](const Reading& reading) { return reading.quantity == quantity; });
+}
+
+std::optional<Reading> measuredOnLoad(const std::vector<Reading>& readings,
+                                      const std::vector<Event>& events) {
+    return latestOf(readings, events, [](const Reading& reading) {
+        return reading.quantity == ReadingQuantity::LoadedVoltage && (reading.loadOhm || reading.device);
+    });
 }
 
 } // namespace anodex::record

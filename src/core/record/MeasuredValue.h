@@ -11,4 +11,8 @@ namespace anodex::record {
                                                    const std::vector<Event>& events,
                                                    ReadingQuantity quantity);
 
+/// The same of the voltages under a load that is named.
+[[nodiscard]] std::optional<Reading> measuredOnLoad(const std::vector<Reading>& readings,
+                                                    const std::vector<Event>& events);
+
 } // namespace anodex::record

@@ -83,13 +83,22 @@ enum class ReadingQuantity {
 
 enum class ReadingSide { Whole = 0, Negative = 1, Positive = 2 };
 
+/// A load of the catalogue, kept as designs keep theirs.
+struct OnDevice {
+    std::string id;
+    std::string name; ///< As it was called.
+    bool operator==(const OnDevice&) const = default;
+};
+
 struct Reading {
     Id id;
     Id build;
     ReadingQuantity quantity = ReadingQuantity::OpenCircuitVoltage;
     ReadingSide side = ReadingSide::Whole;
-    double value = 0.0;            ///< SI (temperature in K, density in kg/m³, mass in kg, level in m).
-    std::optional<double> loadOhm; ///< For a loaded voltage or a current through a known resistor.
+    double value = 0.0;             ///< SI (temperature in K, density in kg/m³, mass in kg, level in m).
+    std::optional<double> loadOhm;  ///< For a loaded voltage or a current through a known resistor.
+    std::optional<OnDevice> device; ///< What it was read on, where that is no resistor.
+    std::optional<double> loadedSeconds; ///< That the load had been on for.
     Millis when = 0;
     std::string note;
     bool struckOut = false;

@@ -15,14 +15,21 @@ struct FileReader {
 };
 
 /// In the order in which they lean on each other.
-constexpr FileReader kReaders[] = {
-    {"sources.json", catalogue::readSources},       {"elements.json", catalogue::readElements},
-    {"species.json", catalogue::readSpecies},       {"pitzer.json", catalogue::readPitzer},
-    {"substances.json", catalogue::readSubstances}, {"liquids.json", catalogue::readLiquids},
-    {"materials.json", catalogue::readMaterials},   {"separators.json", catalogue::readSeparators},
-    {"cases.json", catalogue::readCases},           {"families.json", catalogue::readFamilies},
-    {"reactions.json", catalogue::readReactions},   {"rules.json", catalogue::readRules},
-    {"refused.json", catalogue::readRefused},       {"measures.json", catalogue::readMeasures}};
+constexpr FileReader kReaders[] = {{"sources.json", catalogue::readSources},
+                                   {"elements.json", catalogue::readElements},
+                                   {"species.json", catalogue::readSpecies},
+                                   {"pitzer.json", catalogue::readPitzer},
+                                   {"substances.json", catalogue::readSubstances},
+                                   {"liquids.json", catalogue::readLiquids},
+                                   {"materials.json", catalogue::readMaterials},
+                                   {"separators.json", catalogue::readSeparators},
+                                   {"cases.json", catalogue::readCases},
+                                   {"families.json", catalogue::readFamilies},
+                                   {"reactions.json", catalogue::readReactions},
+                                   {"rules.json", catalogue::readRules},
+                                   {"refused.json", catalogue::readRefused},
+                                   {"measures.json", catalogue::readMeasures},
+                                   {"loads.json", catalogue::readLoads}};
 
 /// A short mark of the contents, kept with every expectation so that later models can be told apart.
 std::string versionOf(const CatalogueFiles& files) {

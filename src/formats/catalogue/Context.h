@@ -35,6 +35,7 @@ void readSeparators(Context& context, JsonObject& root);
 void readCases(Context& context, JsonObject& root);
 void readFamilies(Context& context, JsonObject& root);
 void readMeasures(Context& context, JsonObject& root);
+void readLoads(Context& context, JsonObject& root);
 void readReactions(Context& context, JsonObject& root);
 void readRefused(Context& context, JsonObject& root);
 void readRules(Context& context, JsonObject& root);

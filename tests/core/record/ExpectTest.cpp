@@ -4,6 +4,7 @@
 
 #include <cmath>
 #include <gtest/gtest.h>
+#include <utility>
 
 namespace anodex::record {
 namespace {
@@ -94,6 +95,61 @@ TEST(Expect, HoldsForLeadsThatAreSwapped) {
     EXPECT_NEAR(volts->value, -0.5, 1e-12);
     EXPECT_NEAR(volts->range.low, -1.05 + 0.05 * 10.0 / 1.2, 1e-9);
     EXPECT_NEAR(volts->range.high, -0.95 + 0.05 * 12.5, 1e-9);
+}
+
+std::string withSwappedLeads(std::string json) {
+    for (const auto& [from, to] : {std::pair{"\"negative\"", "\"third\""},
+                                   {"\"positive\"", "\"negative\""},
+                                   {"\"third\"", "\"positive\""}}) {
+        const std::string name = from;
+        for (std::size_t at = json.find(name); at != std::string::npos; at = json.find(name, at)) {
+            json.replace(at, name.size(), to);
+        }
+    }
+    return json;
+}
+
+TEST(Expect, OnAResistorItIsWhereBothCurvesMeet) {
+    for (const std::string& json : {test::beakers(), test::lemon(), withSwappedLeads(test::lemon())}) {
+        const Kept kept(json);
+        const cell::CompiledCell compiled = cell::compile(test::catalogue(), kept.cell);
+        const cell::Polarisation curve(compiled, *kept.evaluation.contents, electrode::Moment::First);
+        for (const double ohm : {10.0, 1000.0, 1e6}) {
+            const auto met = expectedOnLoad(kept.expectation, [&](double volts) { return volts / ohm; });
+            ASSERT_TRUE(met) << ohm;
+            EXPECT_NEAR(met->volts.value, curve.voltsThrough(ohm),
+                        0.01 * std::abs(kept.evaluation.openCircuitVolts))
+                << ohm;
+            EXPECT_NEAR(met->amps, met->volts.value / ohm,
+                        0.02 * std::abs(kept.evaluation.first.shortCircuitAmps))
+                << ohm;
+        }
+    }
+}
+
+TEST(Expect, ADeviceThatTakesNothingYetLeavesTheCellAtRest) {
+    const Kept kept(test::beakers());
+    const auto met = expectedOnLoad(kept.expectation, [](double) { return 0.0; });
+    ASSERT_TRUE(met);
+    EXPECT_EQ(met->amps, 0.0);
+    EXPECT_EQ(met->volts, kept.expectation.openCircuitVolts);
+}
+
+TEST(Expect, AReadingIsJudgedOnWhatItNames) {
+    const Kept kept(test::beakers());
+    Reading reading;
+    reading.quantity = ReadingQuantity::LoadedVoltage;
+    EXPECT_FALSE(expectedOnLoad(kept.expectation, test::catalogue(), reading)) << "it names nothing";
+    reading.device = OnDevice{"led", "LED"};
+    EXPECT_FALSE(expectedOnLoad(kept.expectation, test::catalogue(), reading)) << "of no known colour";
+    reading.device = OnDevice{"buzzer", "buzzer"};
+    const auto buzzer = expectedOnLoad(kept.expectation, test::catalogue(), reading);
+    ASSERT_TRUE(buzzer);
+    EXPECT_LT(buzzer->volts.value, kept.expectation.openCircuitVolts.value);
+    EXPECT_GT(buzzer->amps, 0.0);
+    reading.loadOhm = 1e6;
+    EXPECT_NEAR(expectedOnLoad(kept.expectation, test::catalogue(), reading)->volts.value,
+                kept.expectation.openCircuitVolts.value, 0.01);
 }
 
 } // namespace

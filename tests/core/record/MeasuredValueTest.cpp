@@ -34,5 +34,19 @@ TEST(MeasuredValue, ForgetsWhatCameBeforeAChange) {
     EXPECT_TRUE(measuredValue({volts(1.0, 300)}, events, ReadingQuantity::OpenCircuitVoltage));
 }
 
+TEST(MeasuredValue, OnALoadIsTheLastThatNamesIt) {
+    Reading through = volts(0.8, 100);
+    through.quantity = ReadingQuantity::LoadedVoltage;
+    through.loadOhm = 10.0;
+    Reading on = volts(0.7, 200);
+    on.quantity = ReadingQuantity::LoadedVoltage;
+    on.device = OnDevice{"buzzer", "buzzer"};
+    Reading unnamed = volts(0.6, 300);
+    unnamed.quantity = ReadingQuantity::LoadedVoltage;
+    EXPECT_EQ(measuredOnLoad({through, on, unnamed, volts(1.0, 400)}, {})->value, 0.7);
+    EXPECT_EQ(measuredOnLoad({through, unnamed}, {})->value, 0.8);
+    EXPECT_FALSE(measuredOnLoad({unnamed}, {}));
+}
+
 } // namespace
 } // namespace anodex::record

@@ -14,13 +14,11 @@
 #include "wording/Quantities.h"
 
 #include <QDateTime>
-#include <QDragEnterEvent>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
-#include <QMimeData>
 #include <QPushButton>
 #include <QStackedWidget>
 #include <QUrl>
@@ -44,7 +42,6 @@ BenchView::BenchView(Workbench& bench, const Theme& theme, QWidget* parent)
     : View(parent), m_bench(bench), m_theme(theme), m_stack(new QStackedWidget(this)),
       m_sheet(new ImportSheet(bench, theme, this)), m_asBuilt(new AsBuiltSheet(bench, this)) {
     setObjectName(QStringLiteral("benchView"));
-    setAcceptDrops(true);
     m_stack->addWidget(makeEmpty());
     m_stack->addWidget(makePage());
     auto* layout = new QVBoxLayout(this);
@@ -416,17 +413,8 @@ void BenchView::resizeEvent(QResizeEvent* event) {
     m_sheet->setGeometry(rect().adjusted(8, 8, -8, -8));
 }
 
-void BenchView::dragEnterEvent(QDragEnterEvent* event) {
-    if (event->mimeData()->hasUrls()) {
-        event->acceptProposedAction();
-    }
-}
-
-void BenchView::dropEvent(QDropEvent* event) {
-    const auto urls = event->mimeData()->urls();
-    if (!urls.isEmpty() && urls.front().isLocalFile()) {
-        startImport(urls.front().toLocalFile());
-    }
+bool BenchView::takes(const QString& path) const {
+    return !path.endsWith(QLatin1String(".json"));
 }
 
 ViewEntry benchEntry() {

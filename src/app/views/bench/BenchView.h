@@ -29,6 +29,9 @@ public:
     void askImport();
     void arrive() override;
     [[nodiscard]] std::vector<Deed> deeds() override;
+    /// A logger's file may end in anything but what other views take.
+    [[nodiscard]] bool takes(const QString& path) const override;
+    void take(const QString& path) override { startImport(path); }
     /// Typing anywhere on this view lands in the entry line.
     bool eventFilter(QObject* watched, QEvent* event) override;
     [[nodiscard]] QLineEdit* entry() const { return m_entry; }
@@ -36,8 +39,6 @@ public:
 protected:
     void keyPressEvent(QKeyEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
-    void dragEnterEvent(QDragEnterEvent* event) override;
-    void dropEvent(QDropEvent* event) override;
 
 private:
     enum class RowKind { Reading, Event, Run };

@@ -52,7 +52,7 @@ void EntryBox::refresh() {
 
 wording::Entry EntryBox::read(const QString& text) {
     m_readAt = m_bench.services().now();
-    wording::EntryContext context;
+    wording::EntryContext context{{}, {}, &m_bench.catalogue().loads};
     if (m_bench.selection().build() != nullptr) {
         context.openCircuitVolts = m_bench.selection().build()->build.expectation.openCircuitVolts.value;
         context.shortCircuitAmps = m_bench.selection().build()->build.expectation.shortCircuitAmps.value;

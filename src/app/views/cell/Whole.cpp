@@ -2,6 +2,7 @@
 
 #include "app/views/cell/PartChoices.h"
 #include "app/widgets/Draw.h"
+#include "app/widgets/WholePaint.h"
 #include "wording/Quantities.h"
 
 #include <QMenu>
@@ -126,42 +127,9 @@ void Whole::addPiece(std::vector<PictureItem>& items, std::size_t index, const W
         break;
     }
     item.tooltip = item.name;
-    const double strength =
-        std::clamp(m_bench.draft().outcome().evaluation->solution(piece.side).ionicStrength / 3.0, 0.08, 1.0);
-    item.paint = [=, this, path = piece.path, kind = piece.kind](QPainter& painter) {
-        const Colours& c = m_theme.colours();
-        QColor liquid = c.liquid;
-        liquid.setAlphaF(static_cast<float>(0.25 + 0.55 * strength));
-        painter.setRenderHint(QPainter::Antialiasing);
-        switch (kind) {
-        case Kind::Electrode:
-            // Thinner than a hair on this scale, it is still seen.
-            painter.setPen(QPen(negative ? c.negative : c.positive, 2.0));
-            painter.setBrush(negative ? c.negative : c.positive);
-            break;
-        case Kind::Liquid:
-            painter.setPen(Qt::NoPen);
-            painter.setBrush(liquid);
-            break;
-        case Kind::Separator:
-            painter.setPen(QPen(c.faint, 1.0, Qt::DashLine));
-            painter.setBrush(QBrush(c.faint, Qt::Dense6Pattern));
-            break;
-        case Kind::Oil:
-            painter.setPen(Qt::NoPen);
-            painter.setBrush(QBrush(c.warning, Qt::Dense5Pattern));
-            break;
-        case Kind::Soil:
-            painter.setPen(QPen(c.faint, 1.0));
-            painter.setBrush(QBrush(c.faint, Qt::Dense7Pattern));
-            break;
-        case Kind::Pipe:
-        case Kind::Vessel:
-            painter.setPen(QPen(c.faint, 1.0));
-            painter.setBrush(c.sheet);
-            break;
-        }
-        painter.drawPath(path);
+    const double strength = shownStrength(*m_bench.draft().outcome().evaluation->contents, piece.side);
+    item.paint = [this, piece, strength](QPainter& painter) {
+        paintPiece(painter, m_theme.colours(), piece, strength);
     };
     items.push_back(std::move(item));
 }
@@ -197,19 +165,10 @@ void Whole::rebuild() {
         std::vector<WholePiece> pieces =
             wholeCell(m_bench.catalogue(), cell, *m_bench.draft().outcome().evaluation->contents,
                       constructionOf(m_bench.catalogue(), m_bench.draft().design(), cell));
-        QRectF bounds;
-        for (const WholePiece& piece : pieces) {
-            bounds = bounds.united(piece.path.boundingRect());
-        }
         const QRectF room(Theme::em(0.8), Theme::em(1.9), width() - Theme::em(1.6),
                           height() - Theme::em(1.9) - Theme::em(2.6));
-        m_pixelsPerMm = std::min(room.width() / bounds.width(), room.height() / bounds.height());
-        QTransform place;
-        place.translate(room.center().x(), room.center().y());
-        place.scale(m_pixelsPerMm, m_pixelsPerMm);
-        place.translate(-bounds.center().x(), -bounds.center().y());
+        m_pixelsPerMm = placeWhole(pieces, room);
         for (std::size_t i = 0; i < pieces.size(); ++i) {
-            pieces[i].path = place.map(pieces[i].path);
             addPiece(items, i, pieces[i]);
         }
         items.push_back(title());

@@ -3,7 +3,7 @@
 #pragma once
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
-#include "app/views/cell/WholeShape.h"
+#include "app/widgets/WholeShape.h"
 #include "app/widgets/picture/Picture.h"
 
 namespace anodex::app {

@@ -8,9 +8,11 @@
 #include "app/views/couple/MaterialPicker.h"
 #include "core/design/Identify.h"
 #include "wording/Quantities.h"
+#include "wording/TypedLoad.h"
 
 #include <QHBoxLayout>
 #include <QLabel>
+#include <QLineEdit>
 #include <QPushButton>
 #include <QSlider>
 #include <QStackedWidget>
@@ -19,6 +21,24 @@
 #include <cmath>
 
 namespace anodex::app {
+namespace {
+
+// From no load over a thousandth of the short circuit, by equal ratios, to the whole of it.
+constexpr int kSliderSteps = 120;
+constexpr double kLeastShare = 1e-3;
+
+double shareAt(int step) {
+    return step == 0 ? 0.0
+                     : kLeastShare * std::pow(1.0 / kLeastShare, static_cast<double>(step) / kSliderSteps);
+}
+
+int sliderAt(double share) {
+    const double steps = kSliderSteps * (1.0 - std::log(share) / std::log(kLeastShare));
+    return share <= kLeastShare ? (share > 0.0 ? 1 : 0)
+                                : std::min(kSliderSteps, static_cast<int>(std::lround(steps)));
+}
+
+} // namespace
 
 CoupleView::CoupleView(Workbench& bench, const Theme& theme, QWidget* parent)
     : View(parent), m_bench(bench), m_ladder(new Ladder(bench, theme, this)),
@@ -62,8 +82,8 @@ QWidget* CoupleView::makeLoadRow() {
     m_load = new QSlider(Qt::Horizontal, row);
     m_load->setObjectName(QStringLiteral("loadSlider"));
     m_load->setAccessibleName(tr("Load current"));
-    m_load->setRange(0, 100);
-    m_load->setValue(25);
+    m_load->setRange(0, kSliderSteps);
+    m_load->setValue(m_loadValue);
     m_load->setMinimumHeight(static_cast<int>(Theme::em(1.8)));
     m_loadText = new QPushButton(row);
     m_loadText->setObjectName(QStringLiteral("loadText"));
@@ -76,6 +96,13 @@ QWidget* CoupleView::makeLoadRow() {
                    : explain::QuantityKey{explain::Quantity::ShortCircuitCurrent, {}, 0, 0.0},
             m_loadText->mapToGlobal(QPoint(0, 0)));
     });
+    m_loadField = new QLineEdit(row);
+    m_loadField->setObjectName(QStringLiteral("loadField"));
+    m_loadField->setAccessibleName(tr("Load, as ohms, amperes, watts or by its name"));
+    m_loadField->setToolTip(tr("What hangs on the cell: 1 kΩ, 5 mA, 20 mW, red LED, buzzer"));
+    m_loadField->setPlaceholderText(tr("1 kΩ, red LED"));
+    m_loadField->setFixedWidth(static_cast<int>(Theme::em(8.0)));
+    connect(m_loadField, &QLineEdit::returnPressed, this, &CoupleView::takeTypedLoad);
     m_least = new QLabel(row);
     m_least->setObjectName(QStringLiteral("faint"));
     const std::pair<QString, const char*> faces[] = {
@@ -98,6 +125,7 @@ QWidget* CoupleView::makeLoadRow() {
     layout->addWidget(m_least);
     layout->addWidget(m_load, 1);
     layout->addWidget(m_moment);
+    layout->addWidget(m_loadField);
     layout->addWidget(m_loadText);
     layout->addWidget(m_plan);
     connect(m_moment, &QPushButton::clicked, this, [this] {
@@ -123,6 +151,7 @@ void CoupleView::showFace(Face face) {
     m_least->setText(charge ? tr("slow") : tr("no load"));
     m_load->setAccessibleName(charge ? tr("Charging current") : tr("Load current"));
     m_plan->setVisible(charge);
+    m_loadField->setVisible(!charge);
     m_moment->setVisible(face == Face::Ladder);
     if (charge) {
         m_chargeLadder->startAnew();
@@ -136,13 +165,42 @@ void CoupleView::showFace(Face face) {
 
 void CoupleView::slide(int value) {
     if (m_face == Face::Charge) {
-        m_chargeLadder->setShare(value / 100.0);
+        m_chargeLadder->setShare(static_cast<double>(value) / kSliderSteps);
         return;
     }
     m_loadValue = value;
-    m_ladder->setLoadShare(value / 100.0);
-    m_curves->setLoadShare(value / 100.0);
+    m_loadField->clear();
+    setLoad({load::Load::Kind::Share, shareAt(value), {}});
+}
+
+void CoupleView::setLoad(const load::Load& load) {
+    m_shown = load;
+    m_ladder->setLoad(load);
+    m_curves->setLoad(load);
     sayLoad();
+}
+
+void CoupleView::takeTypedLoad() {
+    const std::string typed = m_loadField->text().trimmed().toStdString();
+    if (typed.empty()) {
+        setLoad({load::Load::Kind::Share, shareAt(m_loadValue), {}});
+        return;
+    }
+    const wording::TypedLoad read = wording::typedLoad(typed, m_bench.catalogue().loads);
+    if (!read.load) {
+        emit refused(QString::fromStdString(read.question->text));
+        return;
+    }
+    setLoad(*read.load);
+    if (!m_ladder->loadAmps() && m_bench.draft().outcome().usable()) {
+        const auto& first = m_bench.draft().outcome().evaluation->first;
+        emit refused(tr("%1 is more than this cell can carry: %2 shorted, %3 at best")
+                         .arg(QString::fromStdString(wording::loadText(*read.load)),
+                              QString::fromStdString(wording::quantityText(std::abs(first.shortCircuitAmps),
+                                                                           explain::Unit::Ampere)),
+                              QString::fromStdString(
+                                  wording::quantityText(first.maximumPower.watts, explain::Unit::Watt))));
+    }
 }
 
 /// With a large font the row has room for bare numbers only.
@@ -162,11 +220,21 @@ void CoupleView::sayLoad() {
     if (m_face == Face::Charge) {
         return;
     }
-    const QString amps =
-        QString::fromStdString(wording::quantityText(m_ladder->loadAmps(), explain::Unit::Ampere));
-    m_loadText->setText(isNarrow() ? amps
-                                   : tr("load %1, %2 % of short circuit").arg(amps).arg(m_load->value()));
+    const Outcome& outcome = m_bench.draft().outcome();
+    const double shorted = outcome.usable() ? outcome.evaluation->first.shortCircuitAmps : 0.0;
+    const std::optional<double> drawn = m_ladder->loadAmps();
+    const double amps = drawn ? *drawn : 0.0;
+    const QString shown = QString::fromStdString(wording::quantityText(amps, explain::Unit::Ampere));
+    const double share = shorted != 0.0 ? amps / shorted : 0.0;
+    const QString percent = QString::fromStdString(wording::numberText(100.0 * share, 2));
+    m_loadText->setText(!drawn       ? tr("more than it can carry")
+                        : isNarrow() ? shown
+                                     : tr("load %1, %2 % of short circuit").arg(shown, percent));
     m_load->setToolTip(m_loadText->text());
+    if (m_shown.kind != load::Load::Kind::Share) {
+        const QSignalBlocker quiet(m_load); // follows what was typed
+        m_load->setValue(sliderAt(drawn ? share : 1.0));
+    }
 }
 
 void CoupleView::sayCharge() {
@@ -174,7 +242,7 @@ void CoupleView::sayCharge() {
         return;
     }
     const QSignalBlocker quiet(m_load);
-    m_load->setValue(static_cast<int>(std::lround(100.0 * m_chargeLadder->share())));
+    m_load->setValue(static_cast<int>(std::lround(kSliderSteps * m_chargeLadder->share())));
     const QString amps =
         QString::fromStdString(wording::quantityText(m_chargeLadder->amps(), explain::Unit::Ampere));
     m_loadText->setText(isNarrow() ? amps : tr("charge with %1").arg(amps));

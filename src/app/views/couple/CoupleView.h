@@ -4,10 +4,12 @@
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
 #include "app/views/View.h"
+#include "core/load/Load.h"
 #include <array>
 
 class QHBoxLayout;
 class QLabel;
+class QLineEdit;
 class QPushButton;
 class QSlider;
 class QStackedWidget;
@@ -40,6 +42,8 @@ private:
     void splitOrJoin();
     QWidget* makeLoadRow();
     void slide(int value);
+    void setLoad(const load::Load& load);
+    void takeTypedLoad();
     [[nodiscard]] bool isNarrow() const;
     void sayLoad();
     void sayCharge();
@@ -61,7 +65,9 @@ private:
     QPushButton* m_plan = nullptr;
     QPushButton* m_moment = nullptr;
     QLabel* m_least = nullptr;
-    int m_loadValue = 25;
+    QLineEdit* m_loadField = nullptr;
+    int m_loadValue = 96; ///< Of the slider: a quarter of the short circuit.
+    load::Load m_shown{load::Load::Kind::Share, 0.25, {}};
 };
 
 } // namespace anodex::app

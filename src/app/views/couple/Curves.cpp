@@ -1,7 +1,9 @@
 #include "app/views/couple/Curves.h"
 
 #include "app/widgets/Draw.h"
+#include "core/pack/OnLoad.h"
 #include "wording/Quantities.h"
+#include "wording/TypedLoad.h"
 
 #include <algorithm>
 #include <cmath>
@@ -10,6 +12,7 @@ namespace anodex::app {
 namespace {
 
 constexpr int kPoints = 48;
+constexpr int kLoadPoints = 60;
 
 QString q(const std::string& text) {
     return QString::fromStdString(text);
@@ -49,8 +52,8 @@ Curves::Curves(Workbench& bench, const Theme& theme, QWidget* parent)
     });
 }
 
-void Curves::setLoadShare(double share) {
-    m_share = std::clamp(share, 0.0, 1.0);
+void Curves::setLoad(const load::Load& load) {
+    m_load = load;
     rebuild();
 }
 
@@ -68,7 +71,8 @@ void Curves::compute() {
     Lines lines;
     lines.first = cell::SampledCurve(first, e.first.shortCircuitAmps).points(kPoints);
     lines.settled = cell::SampledCurve(settled, e.settled.shortCircuitAmps).points(kPoints);
-    lines.loadAmps = m_share * e.first.shortCircuitAmps;
+    const std::optional<double> drawn = pack::ampsOn(first, e.first.shortCircuitAmps, m_load);
+    lines.loadAmps = drawn ? *drawn : 0.0;
     lines.loadVolts = first.voltsAt(lines.loadAmps);
     // A cell labelled the wrong way round is drawn the right way up.
     const double sign = e.openCircuitVolts < 0.0 ? -1.0 : 1.0;
@@ -226,7 +230,9 @@ void Curves::addLoad(std::vector<PictureItem>& items) const {
     item.id = QStringLiteral("load");
     item.area = QRectF(point.x() - 10, point.y() - 10, 20, 20);
     item.role = QAccessible::Button;
-    item.name = tr("Load of %1").arg(si(ohm, explain::Unit::Ohm));
+    const bool share = m_load.kind == load::Load::Kind::Share;
+    const load::Load drawn = share ? load::Load{load::Load::Kind::Resistor, ohm, {}} : m_load;
+    item.name = tr("Load of %1").arg(q(wording::loadText(drawn)));
     const QString words =
         tr("%1 at %2, %3")
             .arg(si(m_lines->loadVolts, explain::Unit::Volt), si(m_lines->loadAmps, explain::Unit::Ampere),
@@ -244,8 +250,12 @@ void Curves::addLoad(std::vector<PictureItem>& items) const {
         painter.save();
         painter.setClipRect(field);
         painter.setPen(QPen(c.liquid, 1.5));
-        painter.drawLine(at(field, 0.0, 0.0, 1.0),
-                         at(field, 3.0 * m_lines->loadAmps, 3.0 * m_lines->loadVolts, m_lines->volts));
+        QPolygonF line;
+        for (int i = 1; i <= kLoadPoints; ++i) {
+            const double volts = m_lines->volts * i / kLoadPoints;
+            line << at(field, load::ampsAt(drawn, volts), volts, m_lines->volts);
+        }
+        painter.drawPolyline(line);
         painter.restore();
         painter.setPen(Qt::NoPen);
         painter.setBrush(c.ink);

@@ -2,11 +2,12 @@
 // and the load's own line.
 //
 // Scale      both curves over one axis of current: voltage above, power below. The pale field joins the
-//            ranges of open and short circuit; the straight line through zero is the load shown.
+//            ranges of open and short circuit; the line of the load shown goes through zero.
 #pragma once
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
 #include "app/widgets/picture/Picture.h"
+#include "core/load/Load.h"
 
 namespace anodex::app {
 
@@ -15,8 +16,7 @@ class Curves : public Picture {
 public:
     Curves(Workbench& bench, const Theme& theme, QWidget* parent);
 
-    /// The load to show, as a share of the short-circuit current.
-    void setLoadShare(double share);
+    void setLoad(const load::Load& load);
 
 signals:
     void numberAsked(const anodex::explain::QuantityKey& key, const QPoint& at);
@@ -46,7 +46,7 @@ private:
     Workbench& m_bench;
     const Theme& m_theme;
     std::optional<Lines> m_lines;
-    double m_share = 0.25;
+    load::Load m_load{load::Load::Kind::Share, 0.25, {}};
 };
 
 } // namespace anodex::app

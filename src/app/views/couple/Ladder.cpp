@@ -2,6 +2,7 @@
 
 #include "app/views/couple/VoltAxis.h"
 #include "app/widgets/Draw.h"
+#include "core/pack/OnLoad.h"
 #include "wording/ExplainText.h"
 #include "wording/PartText.h"
 #include "wording/Quantities.h"
@@ -48,8 +49,8 @@ Ladder::Ladder(Workbench& bench, const Theme& theme, QWidget* parent)
     });
 }
 
-void Ladder::setLoadShare(double share) {
-    m_share = std::clamp(share, 0.0, 1.0);
+void Ladder::setLoad(const load::Load& load) {
+    m_load = load;
     rebuild();
 }
 
@@ -58,12 +59,21 @@ void Ladder::setMoment(electrode::Moment moment) {
     rebuild();
 }
 
-double Ladder::loadAmps() const {
-    if (!m_bench.draft().outcome().usable()) {
-        return 0.0;
+void Ladder::findLoad() {
+    m_loadAmps = 0.0;
+    const Outcome& outcome = m_bench.draft().outcome();
+    if (!outcome.usable()) {
+        return;
     }
-    const cell::Evaluation& e = *m_bench.draft().outcome().evaluation;
-    return m_share * (m_moment == electrode::Moment::First ? e.first : e.settled).shortCircuitAmps;
+    const cell::Evaluation& e = *outcome.evaluation;
+    const double shorted = (m_moment == electrode::Moment::First ? e.first : e.settled).shortCircuitAmps;
+    if (m_load.kind == load::Load::Kind::Share) {
+        m_loadAmps = m_load.value * shorted;
+        return;
+    }
+    const cell::CompiledCell compiled = cell::compile(*outcome.catalogue, *outcome.cell);
+    const cell::Polarisation curve(compiled, *e.contents, m_moment);
+    m_loadAmps = pack::ampsOn(curve, shorted, m_load);
 }
 
 double Ladder::barHalf() const {
@@ -269,7 +279,7 @@ void Ladder::addBracket(std::vector<PictureItem>& items) const {
 void Ladder::addLoaded(std::vector<PictureItem>& items) const {
     const Outcome& outcome = m_bench.draft().outcome();
     const cell::Evaluation& e = *outcome.evaluation;
-    const double amps = loadAmps();
+    const double amps = m_loadAmps.value_or(0.0);
     if (amps == 0.0) {
         return;
     }
@@ -404,6 +414,7 @@ void Ladder::rebuild() {
         return;
     }
     setFocusColour(m_theme.colours().focus);
+    findLoad();
     std::vector<PictureItem> items;
     if (m_bench.draft().outcome().usable()) {
         chooseScale();

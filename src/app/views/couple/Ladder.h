@@ -8,6 +8,7 @@
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
 #include "app/widgets/picture/Picture.h"
+#include "core/load/Load.h"
 
 namespace anodex::app {
 
@@ -16,12 +17,12 @@ class Ladder : public Picture {
 public:
     Ladder(Workbench& bench, const Theme& theme, QWidget* parent);
 
-    /// The load to show, as a share of the short-circuit current.
-    void setLoadShare(double share);
+    void setLoad(const load::Load& load);
     /// Five seconds after closing, or once everything has settled.
     void setMoment(electrode::Moment moment);
     [[nodiscard]] electrode::Moment moment() const { return m_moment; }
-    [[nodiscard]] double loadAmps() const;
+    /// What the load shown draws at the moment shown, signed as the cell; nothing where the cell cannot carry it.
+    [[nodiscard]] std::optional<double> loadAmps() const { return m_loadAmps; }
 
 signals:
     void numberAsked(const anodex::explain::QuantityKey& key, const QPoint& at);
@@ -43,6 +44,7 @@ private:
     };
 
     void rebuild();
+    void findLoad();
     void chooseScale();
     [[nodiscard]] std::vector<Rung> rungsOf(design::Side side) const;
     /// Chooses which rungs are told in words when not all fit.
@@ -64,7 +66,8 @@ private:
     const Theme& m_theme;
     double m_low = -1.0;
     double m_high = 1.0;
-    double m_share = 0.25;
+    load::Load m_load{load::Load::Kind::Share, 0.25, {}};
+    std::optional<double> m_loadAmps;
     electrode::Moment m_moment = electrode::Moment::First;
 };
 

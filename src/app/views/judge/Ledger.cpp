@@ -71,6 +71,15 @@ std::vector<Ledger::Row> Ledger::rows() const {
         explain::Unit::Volt, {explain::Quantity::OpenCircuitVoltage, {}, 0, 0.0});
     add("shortCircuit", tr("short circuit"), expectation.shortCircuitAmps, reading(build.shortCircuit),
         explain::Unit::Ampere, {explain::Quantity::ShortCircuitCurrent, {}, 0, 0.0});
+    if (build.loaded) {
+        const auto onLoad = record::expectedOnLoad(expectation, m_bench.catalogue(), *build.loaded);
+        const QString load = build.loaded->loadOhm
+                                 ? q(wording::quantityText(*build.loaded->loadOhm, explain::Unit::Ohm))
+                                 : q(build.loaded->device->name);
+        add("onLoad", build.loaded->loadOhm ? tr("through %1").arg(load) : tr("on the %1").arg(load),
+            onLoad ? std::optional(onLoad->volts) : std::nullopt, build.loaded->value, explain::Unit::Volt,
+            {explain::Quantity::LoadedVoltage, {}, 0, onLoad ? onLoad->amps : 0.0});
+    }
     if (run != nullptr && run->loadedAmps > 0.0) {
         add("loaded",
             tr("under load, %1").arg(q(wording::quantityText(run->loadedAmps, explain::Unit::Ampere))),

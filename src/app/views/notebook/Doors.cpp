@@ -1,100 +1,111 @@
 #include "app/views/notebook/Doors.h"
 
-#include "core/chemistry/NameLookup.h"
-#include "formats/CellFile.h"
-#include "formats/EmbeddedData.h"
+#include "app/session/Starters.h"
+#include "app/views/notebook/Gallery.h"
+#include "app/widgets/picture/PictureScroll.h"
 
+#include <QHBoxLayout>
 #include <QLabel>
-#include <QMenu>
 #include <QPushButton>
+#include <QScrollBar>
 #include <QVBoxLayout>
-#include <map>
+#include <algorithm>
+#include <memory>
 #include <utility>
+#include <vector>
 
 namespace anodex::app {
 namespace {
 
-/// "a, b and c": what the first starter is made of.
-QString firstAnswers() {
-    const auto design = formats::readCellFile(formats::embeddedFile("starters/first.cell.json"));
-    return design ? Doors::tr("%1, %2 and %3")
-                        .arg(QString::fromStdString(design->negative.material.written),
-                             QString::fromStdString(design->positive.material.written),
-                             QString::fromStdString(design->liquid.ready.written))
-                  : QString();
+constexpr const char* kTwoMetals = "first"; // the starter with nothing but two metals and a liquid
+
+design::CellDesign twoMetals() {
+    const std::vector<Starter> all = starters();
+    return std::find_if(all.begin(), all.end(),
+                        [](const Starter& starter) { return starter.id == kTwoMetals; })
+        ->design;
 }
 
 } // namespace
 
-/// One entry a starter cell, under the kind of cell it is.
-QMenu* Doors::starterMenu(QWidget* parent) {
-    auto* menu = new QMenu(parent);
-    std::map<QString, QMenu*> kinds;
-    for (const formats::EmbeddedFile& file : formats::embeddedFiles()) {
-        const auto design = file.name.starts_with("starters/") ? formats::readCellFile(file.content)
-                                                               : tl::unexpected(formats::FileError{});
-        if (!design) {
-            continue;
-        }
-        const QString kind = QString::fromStdString(design->family.empty() ? "other" : design->family);
-        QMenu*& below = kinds[kind];
-        if (below == nullptr) {
-            below = menu->addMenu(kind);
-        }
-        const QString name = QString::fromUtf8(file.name.data(), static_cast<qsizetype>(file.name.size()));
-        below->addAction(QString::fromStdString(design->name), this,
-                         [this, name] { emit starterAsked(name); });
-    }
-    return menu;
-}
-
-Doors::Doors(QWidget* parent)
-    : QWidget(parent), m_title(new QLabel(this)), m_words(new QLabel(this)),
-      m_demo(new QPushButton(tr("Look at the demo"), this)),
-      m_back(new QPushButton(tr("Back to the notebook"), this)) {
+Doors::Doors(Workbench& bench, const Theme& theme, QWidget* parent)
+    : QWidget(parent), m_gallery(new Gallery(bench, theme, this)), m_title(new QLabel(this)),
+      m_words(new QLabel(this)) {
     setObjectName(QStringLiteral("doors"));
-    m_title->setFont(Theme::font(1.8, true));
-    const auto faint = [](QLabel* label) {
-        label->setObjectName(QStringLiteral("faint"));
-        label->setWordWrap(true);
-        label->setAlignment(Qt::AlignCenter);
-        return label;
-    };
-    auto* first = new QPushButton(tr("Start from two metals"), this);
-    first->setObjectName(QStringLiteral("doorFirst"));
-    auto* starter = new QPushButton(tr("Open a starter cell"), this);
-    starter->setObjectName(QStringLiteral("doorStarter"));
-    auto* file = new QPushButton(tr("Open a cell file"), this);
-    file->setObjectName(QStringLiteral("doorFile"));
-    m_demo->setObjectName(QStringLiteral("doorDemo"));
-    m_back->setObjectName(QStringLiteral("doorBack"));
-    m_back->setProperty("quiet", true);
-    starter->setMenu(starterMenu(starter));
-    connect(first, &QPushButton::clicked, this, &Doors::firstCellAsked);
+    m_title->setFont(Theme::font(1.4, true));
+    m_words->setObjectName(QStringLiteral("faint"));
+    m_words->setWordWrap(true);
+    auto* row = new QHBoxLayout;
+    QPushButton* first =
+        addDoor(*row, "doorFirst", tr("Two metals"), tr("begin with the simplest and change what you like"));
+    QPushButton* file =
+        addDoor(*row, "doorFile", tr("A cell file…"), tr("a design that was saved, or that someone sent"));
+    m_copy =
+        addDoor(*row, "doorCopy", tr("A copy of this one"), tr("a line of its own, from what it is now"));
+    m_demo = addDoor(*row, "doorDemo", tr("Look at the demo"),
+                     tr("a jar in three revisions, with readings and runs, to look around in"));
+    m_back = addDoor(*row, "doorBack", tr("Back to the notebook"), {});
+    row->addStretch(1);
+    connect(first, &QPushButton::clicked, this, [this] { emit starterAsked(twoMetals()); });
     connect(file, &QPushButton::clicked, this, &Doors::fileAsked);
+    connect(m_copy, &QPushButton::clicked, this, &Doors::copyAsked);
     connect(m_demo, &QPushButton::clicked, this, &Doors::demoAsked);
     connect(m_back, &QPushButton::clicked, this, &Doors::backAsked);
+    connect(m_gallery, &Gallery::starterChosen, this, &Doors::starterAsked);
     auto* layout = new QVBoxLayout(this);
-    layout->addStretch(2);
-    layout->addWidget(m_title, 0, Qt::AlignHCenter);
-    // Without an alignment of its own in the layout, a wrapped line gets the height it needs.
-    layout->addWidget(faint(m_words));
-    const std::pair<QPushButton*, QString> doors[] = {
-        {first, tr("%1 are already answered; change what you like").arg(firstAnswers())},
-        {starter, tr("one of each kind, ready to change to what you have")},
-        {file, tr("a design that was saved before, or that someone sent")},
-        {m_demo, tr("a jar in three revisions, with readings and runs, to look around in")}};
-    for (const auto& [door, words] : doors) {
-        layout->addSpacing(static_cast<int>(Theme::em(0.7)));
-        door->setFont(Theme::font(1.25));
-        door->setMinimumSize(static_cast<int>(Theme::em(20.0)), static_cast<int>(Theme::em(3.0)));
-        layout->addWidget(door, 0, Qt::AlignHCenter);
-        m_demoWords = faint(new QLabel(words, this));
-        layout->addWidget(m_demoWords);
-    }
-    layout->addWidget(m_back, 0, Qt::AlignHCenter);
-    layout->addStretch(3);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->addWidget(m_title);
+    layout->addWidget(m_words);
+    layout->addLayout(row);
+    layout->addWidget(makeOrders());
+    m_scroll = new PictureScroll(m_gallery, this);
+    layout->addWidget(m_scroll, 1);
     setAnother(false);
+}
+
+QPushButton* Doors::addDoor(QHBoxLayout& row, const char* name, const QString& words, const QString& hint) {
+    auto* door = new QPushButton(words, this);
+    door->setObjectName(QString::fromLatin1(name));
+    door->setToolTip(hint);
+    door->setAccessibleDescription(hint);
+    row.addWidget(door);
+    return door;
+}
+
+/// Not an exclusive group: Tab stops at each.
+QWidget* Doors::makeOrders() {
+    auto* line = new QWidget(this);
+    auto* row = new QHBoxLayout(line);
+    row->setContentsMargins(0, 0, 0, 0);
+    auto* label = new QLabel(tr("Or one of these:"), line);
+    row->addWidget(label);
+    auto buttons = std::make_shared<std::vector<QPushButton*>>();
+    const std::pair<QString, Gallery::Order> orders[] = {
+        {tr("by kind"), Gallery::Order::ByFamily},
+        {tr("fewest things first"), Gallery::Order::FewestThingsFirst},
+        {tr("on my shelf first"), Gallery::Order::OnMyShelfFirst}};
+    for (const auto& [words, order] : orders) {
+        auto* button = new QPushButton(words, line);
+        button->setCheckable(true);
+        button->setChecked(order == Gallery::Order::ByFamily);
+        button->setProperty("quiet", true);
+        button->setObjectName(QStringLiteral("order:%1").arg(static_cast<int>(order)));
+        buttons->push_back(button);
+        connect(button, &QPushButton::clicked, this, [this, chosen = order, buttons, button] {
+            for (QPushButton* one : *buttons) {
+                one->setChecked(one == button);
+            }
+            m_gallery->setOrder(chosen);
+        });
+        row->addWidget(button);
+    }
+    row->addStretch(1);
+    return line;
+}
+
+void Doors::begin() {
+    findChild<QPushButton*>(QStringLiteral("doorFirst"))->setFocus();
+    m_scroll->verticalScrollBar()->setValue(0);
 }
 
 void Doors::setAnother(bool another) {
@@ -102,8 +113,8 @@ void Doors::setAnother(bool another) {
     m_words->setText(another
                          ? tr("It begins a line of its own in this notebook; nothing that is there changes.")
                          : tr("Nothing is written down yet; the first change makes a notebook by itself."));
+    m_copy->setVisible(another);
     m_demo->setVisible(!another);
-    m_demoWords->setVisible(!another);
     m_back->setVisible(another);
 }
 

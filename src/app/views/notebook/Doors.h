@@ -1,37 +1,47 @@
-// src/app/views/notebook/Doors.h - the three ways to begin when nothing is written down yet.
+// src/app/views/notebook/Doors.h - the ways to begin: a starter from the gallery, two metals, a copy, or a file.
 #pragma once
+#include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
+
 #include <QWidget>
 
+class QHBoxLayout;
 class QLabel;
-class QMenu;
 class QPushButton;
 
 namespace anodex::app {
 
+class Gallery;
+class PictureScroll;
+
 class Doors : public QWidget {
     Q_OBJECT
 public:
-    explicit Doors(QWidget* parent);
+    Doors(Workbench& bench, const Theme& theme, QWidget* parent);
 
-    /// True where designs exist already: a way back instead of the demo.
+    /// True where designs exist already: a copy and a way back instead of the demo.
     void setAnother(bool another);
-
-private:
-    QMenu* starterMenu(QWidget* parent);
-
-    QLabel* m_title;
-    QLabel* m_words;
-    QPushButton* m_demo;
-    QLabel* m_demoWords = nullptr;
-    QPushButton* m_back;
+    /// Keys go to the first door, the gallery is at its top.
+    void begin();
 
 signals:
-    void firstCellAsked();
-    void starterAsked(const QString& file);
+    void starterAsked(const anodex::design::CellDesign& design);
+    void copyAsked();
     void demoAsked();
     void fileAsked();
     void backAsked();
+
+private:
+    QPushButton* addDoor(QHBoxLayout& row, const char* name, const QString& words, const QString& hint);
+    QWidget* makeOrders();
+
+    Gallery* m_gallery;
+    PictureScroll* m_scroll = nullptr;
+    QLabel* m_title;
+    QLabel* m_words;
+    QPushButton* m_copy = nullptr;
+    QPushButton* m_demo = nullptr;
+    QPushButton* m_back = nullptr;
 };
 
 } // namespace anodex::app

@@ -5,9 +5,6 @@
 #include "app/views/notebook/Doors.h"
 #include "app/views/notebook/Timeline.h"
 #include "app/widgets/picture/PictureScroll.h"
-#include "formats/CellFile.h"
-#include "formats/EmbeddedData.h"
-#include "wording/ErrorText.h"
 
 #include <QHBoxLayout>
 #include <QKeyEvent>
@@ -21,7 +18,7 @@
 namespace anodex::app {
 
 NotebookView::NotebookView(Workbench& bench, const Theme& theme, QWidget* parent)
-    : View(parent), m_bench(bench), m_stack(new QStackedWidget(this)), m_doors(new Doors(this)),
+    : View(parent), m_bench(bench), m_stack(new QStackedWidget(this)), m_doors(new Doors(bench, theme, this)),
       m_timeline(new Timeline(bench, theme, this)), m_rename(new QLineEdit(this)) {
     setObjectName(QStringLiteral("notebookView"));
     auto* scroll = new PictureScroll(m_timeline, this);
@@ -54,12 +51,11 @@ NotebookView::NotebookView(Workbench& bench, const Theme& theme, QWidget* parent
             emit stationAsked(QStringLiteral("bench"));
         }
     });
-    connect(m_doors, &Doors::firstCellAsked, this,
-            [this] { openStarter(QStringLiteral("starters/first.cell.json")); });
-    connect(m_doors, &Doors::starterAsked, this, &NotebookView::openStarter);
+    connect(m_doors, &Doors::starterAsked, this, &NotebookView::begin);
+    connect(m_doors, &Doors::copyAsked, this, [this] { beginCopy(); });
     connect(m_doors, &Doors::demoAsked, this, [this] { emit deedAsked(QStringLiteral("openDemo")); });
     connect(m_doors, &Doors::fileAsked, this, [this] { emit deedAsked(QStringLiteral("openDesign")); });
-    connect(m_doors, &Doors::backAsked, this, &NotebookView::refresh);
+    connect(m_doors, &Doors::backAsked, this, &NotebookView::arrive);
     onChange(bench, this, kContent & ~Parts(Part::Documents), &NotebookView::refresh);
     connect(m_timeline, &Picture::resized, this, &NotebookView::showCurrent);
     refresh();
@@ -120,11 +116,18 @@ void NotebookView::renameCurrent() {
     m_rename->selectAll();
 }
 
-void NotebookView::openStarter(const QString& file) {
-    const auto design = formats::readCellFile(formats::embeddedFile(file.toStdString()));
-    if (design) {
-        m_bench.startDesign(*design);
-        emit stationAsked(QStringLiteral("couple"));
+void NotebookView::begin(const design::CellDesign& design) {
+    m_beginning = false;
+    m_bench.startDesign(design);
+    emit stationAsked(QStringLiteral("couple"));
+}
+
+void NotebookView::beginCopy() {
+    m_bench.settle();
+    if (const record::Revision* at = m_bench.selection().revision()) {
+        design::CellDesign copy = at->design;
+        copy.name = m_bench.contents().freshName(at->name);
+        begin(copy);
     }
 }
 
@@ -140,30 +143,36 @@ void NotebookView::showCurrent() {
 }
 
 void NotebookView::beginAnother() {
-    m_doors->setAnother(!m_bench.contents().revisions.empty());
-    m_stack->setCurrentWidget(m_doors);
-    m_doors->findChild<QPushButton*>(QStringLiteral("doorFirst"))->setFocus();
+    m_beginning = true;
+    refresh();
+    m_doors->begin();
 }
 
 std::vector<Deed> NotebookView::deeds() {
     return {{QStringLiteral("beginAnother"),
              Deed::Group::Work,
-             tr("Begin another design…"),
+             tr("New design…"),
              {QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_N)},
              [this] { beginAnother(); }}};
 }
 
 void NotebookView::keyPressEvent(QKeyEvent* event) {
     if (event->key() == Qt::Key_Escape && m_stack->currentWidget() == m_doors) {
-        refresh();
+        arrive();
         return;
     }
     View::keyPressEvent(event);
 }
 
+void NotebookView::arrive() {
+    m_beginning = false;
+    refresh();
+}
+
 void NotebookView::refresh() {
-    m_doors->setAnother(false);
-    m_stack->setCurrentIndex(m_bench.contents().revisions.empty() ? 0 : 1);
+    const bool empty = m_bench.contents().revisions.empty();
+    m_doors->setAnother(!empty);
+    m_stack->setCurrentIndex(empty || m_beginning ? 0 : 1);
 }
 
 ViewEntry notebookEntry() {

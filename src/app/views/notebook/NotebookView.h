@@ -20,8 +20,9 @@ public:
 
     [[nodiscard]] Timeline* timeline() const { return m_timeline; }
     void renameCurrent();
-    /// The doors, though there are designs already; Escape leads back.
+    /// The gallery, though there are designs already; Escape leads back.
     void beginAnother();
+    void arrive() override;
     [[nodiscard]] std::vector<Deed> deeds() override;
 
 protected:
@@ -31,7 +32,9 @@ private:
     void refresh();
     /// Scrolls to the revision at hand.
     void showCurrent();
-    void openStarter(const QString& file);
+    void begin(const design::CellDesign& design);
+    /// A line of its own, from the design at hand.
+    void beginCopy();
     QWidget* makeHead();
 
     Workbench& m_bench;
@@ -39,6 +42,7 @@ private:
     Doors* m_doors;
     Timeline* m_timeline;
     QLineEdit* m_rename;
+    bool m_beginning = false; ///< The gallery is asked for, though there are designs.
 };
 
 } // namespace anodex::app

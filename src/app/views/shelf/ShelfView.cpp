@@ -39,7 +39,7 @@ ShelfView::ShelfView(Workbench& bench, const Theme& theme, QWidget* parent)
     m_layout->setContentsMargins(0, 0, 0, 0);
     m_layout->addWidget(makeShelf(), 3);
     m_layout->addWidget(makeRanking(), 5);
-    connect(&m_worker, &ScreenWorker::stateChanged, this, &ShelfView::take);
+    connect(&m_worker, &ScreenWorker::stateChanged, this, &ShelfView::takeState);
     onChange(bench, this, Part::Documents | Part::File, &ShelfView::rank);
 }
 
@@ -169,9 +169,16 @@ void ShelfView::takeOff(std::size_t thing) {
 
 void ShelfView::openFile() {
     const QString path = m_bench.services().chooseOpen(tr("Open a shelf"), tr(kShelfFiles));
-    if (path.isEmpty()) {
-        return;
+    if (!path.isEmpty()) {
+        take(path);
     }
+}
+
+bool ShelfView::takes(const QString& path) const {
+    return path.endsWith(QLatin1String(".shelf.json"));
+}
+
+void ShelfView::take(const QString& path) {
     QFile file(path);
     if (!file.open(QIODevice::ReadOnly)) {
         emit refused(tr("%1 cannot be read; choose a file that can").arg(path));
@@ -235,7 +242,7 @@ void ShelfView::stop() {
     }
 }
 
-void ShelfView::take(const ScreenState& state) {
+void ShelfView::takeState(const ScreenState& state) {
     if (!isVisible() || m_ranked.empty()) {
         return; // of a search that was stopped
     }

@@ -23,6 +23,8 @@ public:
     ShelfView(Workbench& bench, const Theme& theme, QWidget* parent);
 
     [[nodiscard]] Ranking* ranking() const { return m_ranking; }
+    [[nodiscard]] bool takes(const QString& path) const override;
+    void take(const QString& path) override;
 
 protected:
     void resizeEvent(QResizeEvent* event) override;
@@ -38,7 +40,7 @@ private:
     void saveFile();
     void rank();
     void stop();
-    void take(const ScreenState& state);
+    void takeState(const ScreenState& state);
     void choose(design::CellDesign design);
 
     Workbench& m_bench;

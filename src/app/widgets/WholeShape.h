@@ -1,4 +1,4 @@
-// src/app/views/cell/WholeShape.h - the whole cell as it stands on the bench: outlines in their true sizes.
+// src/app/widgets/WholeShape.h - the whole cell as it stands on the bench: outlines in their true sizes.
 //
 // Sizes      from areas, thicknesses, gap and volumes; a plate is half as high again as it is wide, a rod is
 //            as long as its area asks, a vessel as wide as its liquid asks.

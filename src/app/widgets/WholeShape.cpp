@@ -1,4 +1,4 @@
-#include "app/views/cell/WholeShape.h"
+#include "app/widgets/WholeShape.h"
 
 #include <QPainterPathStroker>
 #include <algorithm>

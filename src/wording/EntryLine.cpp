@@ -46,8 +46,11 @@ std::optional<ReadingQuantity> quantityFor(const ParsedQuantity& value, const Un
         return !asked || *asked == ReadingQuantity::Resistance ? std::optional(ReadingQuantity::Resistance)
                                                                : std::nullopt;
     case Dimension::Kelvin:
-        return !asked || *asked == ReadingQuantity::Temperature ? std::optional(ReadingQuantity::Temperature)
-                                                                : std::nullopt;
+        // "sg 1.02 at 21 C": what the word asks for stands elsewhere.
+        return !asked || *asked == ReadingQuantity::Temperature || understanding.has(Dimension::None) ||
+                       understanding.has(Dimension::Volt) || understanding.has(Dimension::Ampere)
+                   ? std::optional(ReadingQuantity::Temperature)
+                   : std::nullopt;
     case Dimension::Density:
         return !asked || *asked == ReadingQuantity::Density ? std::optional(ReadingQuantity::Density)
                                                             : std::nullopt;

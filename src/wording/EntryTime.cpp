@@ -91,7 +91,7 @@ void takeLoadedTime(Understanding& understanding) {
         }
         understanding.loadedSeconds = words[i].quantity->value;
         words[i].used = true;
-        if (before == "after" || before == "for" || before == "within" || before == "at") {
+        if (before == "after" || before == "for" || before == "within" || before == "at" || before == "@") {
             words[i - 1].used = true;
         }
         if (behind == "later" || behind == "in" || behind == "on" || behind == "loaded") {

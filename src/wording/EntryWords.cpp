@@ -125,7 +125,7 @@ std::optional<std::size_t> rangeIn(const Tokens& words) {
     for (std::size_t i = 0; i + 2 < words.size(); ++i) {
         const std::string joint = words[i + 1].word();
         const bool joins = joint == "to" || joint == "and" || joint == "or" || joint == "..." ||
-                           joint == "-" || joint == "\u2013" || joint == "\u2026";
+                           joint == "/" || joint == "-" || joint == "\u2013" || joint == "\u2026";
         if (joins && words[i].isBare() && words[i + 2].quantity && !words[i + 2].isBare()) {
             return i;
         }

@@ -367,6 +367,7 @@ TEST(EntryLine, TrapsAreNeverKeptUnasked) {
                            "1.8 V on the red LED",
                            "14h30 1.02 V",
                            "1.02 V fell to 0.8 V",
+                           "0.9 / 0.8 mA",
                            "meter says 42"};
     ASSERT_GE(std::size(traps), 40U);
     for (const char* trap : traps) {
@@ -428,8 +429,9 @@ TEST(EntryLine, EachClauseIsAReadingOfItsOwn) {
     EXPECT_EQ(entry.also[0].loadOhm, 100.0);
     EXPECT_EQ(entry.also[1].loadOhm, 10.0);
     EXPECT_EQ(entry.also[2].quantity, kShort);
-    for (const char* text : {"1.02 open 0.7 loaded", "pH 4 and 21 C", "open: 1.0, short: 0.9",
-                             "1.02 V 12 min ago, 0.98 V now", "0.9 V (20°C)", "U = 1.0 V; temp 21"}) {
+    for (const char* text :
+         {"1.02 open 0.7 loaded", "pH 4 and 21 C", "open: 1.0, short: 0.9", "21 °C pH 2.3", "sg 1.02 at 21 C",
+          "open 1.0 V at 21 C", "1.02 V 12 min ago, 0.98 V now", "0.9 V (20°C)", "U = 1.0 V; temp 21"}) {
         const Entry two = readEntry(text, kNow, lemon());
         EXPECT_EQ(two.kind, Kind::Reading) << text << " → " << two.echo;
         EXPECT_EQ(two.also.size(), 1U) << text << " → " << two.echo;

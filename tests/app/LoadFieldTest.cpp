@@ -77,5 +77,25 @@ TEST_F(LoadFieldTest, WhatIsNoLoadChangesNothing) {
     EXPECT_EQ(*amps(), before);
 }
 
+TEST_F(LoadFieldTest, AReadingOnADeviceIsJudgedAtThatLoad) {
+    QTest::keyClick(m_window.get(), Qt::Key_B, Qt::ControlModifier);
+    go(6);
+    type(find<QLineEdit>("entryLine"), "0.9 on the clock after 10 min");
+    ASSERT_EQ(m_bench->selection().readings().size(), 1U) << message().toStdString();
+    const record::Reading reading = m_bench->selection().readings().front();
+    ASSERT_TRUE(reading.device);
+    EXPECT_EQ(reading.device->id, "clock");
+    EXPECT_EQ(reading.loadedSeconds, 600.0);
+    go(7);
+    const PictureItem* row = picture("ledger")->item(QStringLiteral("onLoad"));
+    ASSERT_NE(row, nullptr);
+    EXPECT_TRUE(row->name.contains("clock")) << row->name.toStdString();
+    EXPECT_TRUE(row->value.contains("expected 0.9") || row->value.contains("expected 1"))
+        << row->value.toStdString();
+    EXPECT_TRUE(row->value.contains("measured 0.9")) << row->value.toStdString();
+    QTest::keyClick(m_window.get(), Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_TRUE(m_bench->selection().readings().empty());
+}
+
 } // namespace
 } // namespace anodex::app

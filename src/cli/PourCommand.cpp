@@ -1,7 +1,7 @@
 #include "cli/PourCommand.h"
 
 #include "cli/Command.h"
-#include "wording/PourLine.h"
+#include "wording/pour/PourLine.h"
 
 #include <cmath>
 

@@ -3,7 +3,7 @@
 #include "cli/CellInput.h"
 #include "cli/Command.h"
 #include "core/cell/Evaluation.h"
-#include "wording/EntryLine.h"
+#include "wording/entry/EntryLine.h"
 
 namespace anodex::cli {
 namespace {

@@ -7,10 +7,10 @@
 #include "formats/EmbeddedData.h"
 #include "tests/app/CutTexts.h"
 #include "tests/app/WindowFixture.h"
-#include "wording/EntryLine.h"
 #include "wording/ErrorText.h"
 #include "wording/FindingText.h"
 #include "wording/Texts.h"
+#include "wording/entry/EntryLine.h"
 
 #include "app/widgets/ExplainPanel.h"
 

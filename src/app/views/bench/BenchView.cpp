@@ -8,10 +8,10 @@
 #include "app/views/bench/ImportSheet.h"
 #include "app/widgets/CurvePlot.h"
 #include "wording/ChangeText.h"
-#include "wording/EntryLine.h"
 #include "wording/ErrorText.h"
 #include "wording/PartText.h"
 #include "wording/Quantities.h"
+#include "wording/entry/EntryLine.h"
 
 #include <QDateTime>
 #include <QHBoxLayout>

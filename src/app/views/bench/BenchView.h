@@ -4,7 +4,7 @@
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
 #include "app/views/View.h"
-#include "wording/EntryLine.h"
+#include "wording/entry/EntryLine.h"
 
 class QLabel;
 class QLineEdit;

@@ -6,7 +6,7 @@
 // typed.
 #pragma once
 #include "app/session/Workbench.h"
-#include "wording/EntryLine.h"
+#include "wording/entry/EntryLine.h"
 #include <QWidget>
 #include <functional>
 

@@ -2,9 +2,9 @@
 
 #include "app/widgets/ElidedLabel.h"
 #include "core/chemistry/Catalogue.h"
-#include "wording/PourLine.h"
-#include "wording/PouredLiquid.h"
 #include "wording/Quantities.h"
+#include "wording/pour/PourLine.h"
+#include "wording/pour/PouredLiquid.h"
 
 #include <QHBoxLayout>
 #include <QKeyEvent>

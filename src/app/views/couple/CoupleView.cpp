@@ -101,7 +101,6 @@ QWidget* CoupleView::makeLoadRow() {
     m_loadField->setAccessibleName(tr("Load, as ohms, amperes, watts or by its name"));
     m_loadField->setToolTip(tr("What hangs on the cell: 1 kΩ, 5 mA, 20 mW, red LED, buzzer"));
     m_loadField->setPlaceholderText(tr("1 kΩ, red LED"));
-    m_loadField->setFixedWidth(static_cast<int>(Theme::em(8.0)));
     connect(m_loadField, &QLineEdit::returnPressed, this, &CoupleView::takeTypedLoad);
     m_least = new QLabel(row);
     m_least->setObjectName(QStringLiteral("faint"));
@@ -212,6 +211,7 @@ bool CoupleView::isNarrow() const {
 void CoupleView::resizeEvent(QResizeEvent* event) {
     View::resizeEvent(event);
     m_least->setVisible(!isNarrow());
+    m_loadField->setFixedWidth(static_cast<int>(Theme::em(isNarrow() ? 5.0 : 8.0)));
     sayLoad();
     sayCharge();
 }

@@ -16,6 +16,8 @@ public:
     /// In place of what is being worked out. First every figure, then every range.
     void request(CatalogueHandle catalogue, std::vector<design::CellDesign> designs);
 
+    void cancel() { m_aside.stop(); }
+
 signals:
     /// Twice for each: without its ranges, then with them.
     void finished(int index, const anodex::app::Outcome& outcome);

@@ -84,6 +84,12 @@ void Gallery::askForFigures() {
     m_worker.request(m_asked, std::move(designs));
 }
 
+void Gallery::hideEvent(QHideEvent* event) {
+    m_worker.cancel();
+    m_asked.reset();
+    Picture::hideEvent(event);
+}
+
 std::vector<Gallery::Group> Gallery::groups() const {
     const auto& all = m_starters;
     std::vector<Group> groups;

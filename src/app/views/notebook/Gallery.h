@@ -23,6 +23,10 @@ public:
 signals:
     void starterChosen(const anodex::design::CellDesign& design);
 
+protected:
+    /// Whatever is still being worked out makes way for the cell that was chosen.
+    void hideEvent(QHideEvent* event) override;
+
 private:
     /// Starters that stand under one heading.
     struct Group {

@@ -11,8 +11,8 @@ constexpr int kStrides =
     24; // from rest to the short circuit, to find on which side of a power's best it lies
 constexpr double kNearly = 1e-7; // of the short circuit
 
-/// How much less the cell brings than the load takes, at a current from rest on; both signs turned where they are.
-struct Wanting {
+/// How much more the cell brings than the load takes, at a current from rest on; both signs turned where they are.
+struct Surplus {
     const cell::Polarisation& curve;
     const load::Load& load;
     double sign;
@@ -39,18 +39,18 @@ std::optional<double> ampsOn(const cell::Polarisation& curve, double shortCircui
     if (load.kind == Kind::Resistor) {
         return curve.shortCircuitAmps(load.value);
     }
-    const Wanting wanting{curve, load, sign};
+    const Surplus surplus{curve, load, sign};
     double low = 0.0;
     for (int i = 1; i <= kStrides && most > 0.0; ++i) {
         const double share = static_cast<double>(i) / kStrides;
         const double high = most * share * share; // a light load lies near rest
-        if (wanting(high) >= 0.0) {
+        if (surplus(high) >= 0.0) {
             base::RootOptions options;
             options.lowest = low;
             options.highest = high;
             options.step = high - low;
             options.tolerance = kNearly * most;
-            return sign * base::rootOfRising(wanting, low, options);
+            return sign * base::rootOfRising(surplus, low, options);
         }
         low = high;
     }

@@ -85,8 +85,14 @@ int main(int argc, char** argv) {
     const QString last = settings.value(QStringLiteral("lastNotebook")).toString();
     if (parser.isSet(demo)) {
         window.openDemo();
-    } else if (!files.isEmpty() || QFileInfo::exists(last)) {
-        window.openFile(files.isEmpty() ? last : files.front());
+    } else {
+        // What is no notebook comes into the one that was open last.
+        if ((files.isEmpty() || !app::MainWindow::isNotebook(files.front())) && QFileInfo::exists(last)) {
+            window.openFile(last);
+        }
+        if (!files.isEmpty()) {
+            window.openFile(files.front());
+        }
     }
     if (parser.isSet(quit)) {
         QTimer::singleShot(0, &application, &QCoreApplication::quit);

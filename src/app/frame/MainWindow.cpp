@@ -270,8 +270,12 @@ bool MainWindow::openDemo() {
     return m_files->openDemo();
 }
 
+bool MainWindow::isNotebook(const QString& path) {
+    return path.endsWith(QLatin1String(kNotebookEnding));
+}
+
 void MainWindow::openFile(const QString& path) {
-    if (path.endsWith(QLatin1String(kNotebookEnding))) {
+    if (isNotebook(path)) {
         m_files->open(path);
         return;
     }

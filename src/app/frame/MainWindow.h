@@ -33,6 +33,8 @@ public:
     bool openDemo();
     /// A notebook, a cell file, or what one of the views takes: a shelf, a run.
     void openFile(const QString& path);
+    /// By its name.
+    [[nodiscard]] static bool isNotebook(const QString& path);
     /// What a later start of the program wants; the window comes to the front.
     void grant(const OneWindow::Wish& wish);
     /// What a view or the frame offers under this id.

@@ -87,6 +87,10 @@ void drawWrapped(QPainter& painter, const QRectF& box, const QString& text, int 
            flags);
 }
 
+double wordsWidth(const QString& text, const QFont& font) {
+    return shapedOnce({font, text, kAnyWidth, Fit::Whole}).size().width();
+}
+
 double wrappedHeight(const QString& text, double width, const QFont& font) {
     return sizeOf(shapedOnce({font, text, static_cast<int>(width), Fit::Wrapped}), font).height();
 }

@@ -15,6 +15,8 @@ void drawWords(QPainter& painter, const QRectF& box, const QString& text, int fl
 /// Broken into lines as wide as the box.
 void drawWrapped(QPainter& painter, const QRectF& box, const QString& text,
                  int flags = Qt::AlignLeft | Qt::AlignTop);
+/// Width that drawWords() takes, px.
+[[nodiscard]] double wordsWidth(const QString& text, const QFont& font);
 /// Height that drawWrapped() takes, px.
 [[nodiscard]] double wrappedHeight(const QString& text, double width, const QFont& font);
 

@@ -1,5 +1,7 @@
 #include "app/widgets/WholePaint.h"
 
+#include "app/widgets/Draw.h"
+
 #include <QPainter>
 #include <QTransform>
 #include <algorithm>
@@ -18,6 +20,7 @@ double placeWhole(std::vector<WholePiece>& pieces, const QRectF& room) {
     place.translate(-bounds.center().x(), -bounds.center().y());
     for (WholePiece& piece : pieces) {
         piece.path = place.map(piece.path);
+        piece.thickness *= scale;
     }
     return scale;
 }
@@ -29,39 +32,43 @@ double shownStrength(const state::Contents& contents, design::Side side) {
 
 void paintPiece(QPainter& painter, const Colours& c, const WholePiece& piece, double strength) {
     using Kind = WholePiece::Kind;
-    const QColor& metal = piece.side == design::Side::Negative ? c.negative : c.positive;
-    QColor liquid = c.liquid;
-    liquid.setAlphaF(static_cast<float>(0.25 + 0.55 * strength));
-    painter.setRenderHint(QPainter::Antialiasing);
+    const auto fill = [&](const QBrush& brush, bool smooth = true) {
+        // Smooth edges of a pattern cost as much as all the rest.
+        painter.setRenderHint(QPainter::Antialiasing, smooth);
+        painter.fillPath(piece.path, brush);
+        painter.setRenderHint(QPainter::Antialiasing);
+    };
     switch (piece.kind) {
-    case Kind::Electrode:
-        // Thinner than a hair on this scale, it is still seen.
-        painter.setPen(QPen(metal, 2.0));
-        painter.setBrush(metal);
+    case Kind::Electrode: {
+        const QColor& metal = piece.side == design::Side::Negative ? c.negative : c.positive;
+        constexpr double kSeen = 2.0; // px; thinner than a hair on this scale, it is still seen
+        if (piece.thickness > kSeen) {
+            fill(metal);
+        } else {
+            painter.strokePath(piece.path, QPen(metal, kSeen));
+        }
         break;
+    }
     case Kind::Liquid:
-        painter.setPen(Qt::NoPen);
-        painter.setBrush(liquid);
+        fill(tintedOver(c.paper, c.liquid, 0.25 + 0.55 * strength));
         break;
     case Kind::Separator:
-        painter.setPen(QPen(c.faint, 1.0, Qt::DashLine));
-        painter.setBrush(QBrush(c.faint, Qt::Dense6Pattern));
+        fill(QBrush(c.faint, Qt::Dense6Pattern), false);
+        painter.strokePath(piece.path, QPen(c.faint, 1.0, Qt::DashLine));
         break;
     case Kind::Oil:
-        painter.setPen(Qt::NoPen);
-        painter.setBrush(QBrush(c.warning, Qt::Dense5Pattern));
+        fill(QBrush(c.warning, Qt::Dense5Pattern), false);
         break;
     case Kind::Soil:
-        painter.setPen(QPen(c.faint, 1.0));
-        painter.setBrush(QBrush(c.faint, Qt::Dense7Pattern));
+        fill(QBrush(c.faint, Qt::Dense7Pattern), false);
+        painter.strokePath(piece.path, QPen(c.faint, 1.0));
         break;
     case Kind::Pipe:
     case Kind::Vessel:
-        painter.setPen(QPen(c.faint, 1.0));
-        painter.setBrush(c.sheet);
+        fill(c.sheet);
+        painter.strokePath(piece.path, QPen(c.faint, 1.0));
         break;
     }
-    painter.drawPath(piece.path);
 }
 
 } // namespace anodex::app

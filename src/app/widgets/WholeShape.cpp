@@ -63,7 +63,10 @@ public:
     }
 
 private:
-    void add(Kind kind, Side side, const QPainterPath& path) { m_pieces.push_back({kind, side, path}); }
+    void add(Kind kind, Side side, const QPainterPath& path) {
+        const QRectF bounds = path.boundingRect();
+        m_pieces.push_back({kind, side, path, std::min(bounds.width(), bounds.height())});
+    }
     void addBox(Kind kind, Side side, const QRectF& box) {
         QPainterPath path;
         path.addRect(box);
@@ -256,8 +259,10 @@ private:
         add(Kind::Vessel, Side::Negative, stroked(liquid, kWall));
         const double first = thick(Side::Negative) / 2.0;
         const double second = thick(Side::Negative) + gap() + thick(Side::Positive) / 2.0;
-        add(Kind::Electrode, Side::Negative, stroked(spiral(first), thick(Side::Negative)));
-        add(Kind::Electrode, Side::Positive, stroked(spiral(second), thick(Side::Positive)));
+        for (const Side side : {Side::Negative, Side::Positive}) {
+            const QPainterPath line = spiral(side == Side::Negative ? first : second);
+            m_pieces.push_back({Kind::Electrode, side, stroked(line, thick(side)), thick(side)});
+        }
     }
 
     void rods() {

@@ -17,6 +17,7 @@ struct WholePiece {
     Kind kind = Kind::Vessel;
     design::Side side = design::Side::Negative; ///< Of electrodes and liquids.
     QPainterPath path;
+    double thickness = 0.0; ///< The smaller of its two dimensions; of a wound one, of the strip.
 };
 
 /// As the design says, or as its parts suggest.

@@ -68,12 +68,9 @@ void Section::addLiquidFacts(std::vector<PictureItem>& items, design::Side side)
         const QRectF text = box.adjusted(8 + (right ? 0.0 : wire), 0, -8 - (right ? wire : 0.0), 0);
         const double line = Theme::em(1.3);
         painter.setFont(Theme::font(0.95));
-        const QFontMetricsF metrics(painter.font());
-        const QString value =
-            metrics.horizontalAdvance(liquid.value) <= text.width() ? liquid.value : acidity;
-        const double broad = std::min(
-            text.width(),
-            std::max(metrics.horizontalAdvance(liquid.name), metrics.horizontalAdvance(value)) + 12.0);
+        const auto lengthOf = [&](const QString& words) { return wordsWidth(words, painter.font()); };
+        const QString value = lengthOf(liquid.value) <= text.width() ? liquid.value : acidity;
+        const double broad = std::min(text.width(), std::max(lengthOf(liquid.name), lengthOf(value)) + 12.0);
         QColor ground = c.sheet;
         ground.setAlphaF(0.75F);
         painter.fillRect(QRectF(text.center().x() - broad / 2, text.center().y() - line, broad, 2 * line),
@@ -113,6 +110,7 @@ void Section::addBarrier(std::vector<PictureItem>& items) const {
     item.tooltip = item.name + QStringLiteral(" ") + item.value;
     item.paint = [=, this, words = item.name](QPainter& painter) {
         const Colours& c = m_theme.colours();
+        painter.setRenderHint(QPainter::Antialiasing, false); // a smooth edge of a pattern is dear
         painter.setPen(QPen(c.faint, 1.0, Qt::DashLine));
         painter.setBrush(QBrush(c.faint, Qt::Dense6Pattern));
         painter.drawRect(box);

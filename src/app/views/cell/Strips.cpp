@@ -117,12 +117,11 @@ double Strips::addBars(std::vector<PictureItem>& items, const QString& title, co
                        bar.value, Qt::AlignRight | Qt::AlignVCenter);
             const QRectF track(area.left(), area.top() + text + 1, area.width(),
                                std::max(4.0, area.height() - text - 3));
-            painter.setPen(Qt::NoPen);
-            painter.setBrush(c.rule);
-            painter.drawRect(QRectF(track.left(), track.bottom() - 1, track.width(), 1));
-            painter.setBrush(bar.marked ? QBrush(bar.colour) : QBrush(bar.colour, Qt::Dense4Pattern));
-            painter.drawRect(QRectF(track.left(), track.top(), std::max(2.0, track.width() * bar.length),
-                                    std::min(track.height(), Theme::em(0.7))));
+            painter.fillRect(QRectF(track.left(), track.bottom() - 1, track.width(), 1), c.rule);
+            painter.setRenderHint(QPainter::Antialiasing, false); // a smooth edge of a pattern is dear
+            painter.fillRect(QRectF(track.left(), track.top(), std::max(2.0, track.width() * bar.length),
+                                    std::min(track.height(), Theme::em(0.7))),
+                             bar.marked ? QBrush(bar.colour) : QBrush(bar.colour, Qt::Dense4Pattern));
         };
         items.push_back(std::move(item));
         y += each;

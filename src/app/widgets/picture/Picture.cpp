@@ -15,6 +15,7 @@ Picture::Picture(const QString& accessibleName, QWidget* parent) : QWidget(paren
     setAccessibleName(accessibleName);
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
+    setAttribute(Qt::WA_OpaquePaintEvent); // its paper covers all of it
 }
 
 void Picture::setItems(std::vector<PictureItem> items) {

@@ -1,7 +1,7 @@
 // bench/Shots.cpp - draws every main view of the real window from the demo data into a folder.
 //
 // Options after the folder: --dark, --scale S (font), --size WxH, --notebook FILE, --cell FILE, --only
-// STATION, --prefix TEXT, --language NAME.
+// STATION, --place PLACE, --prefix TEXT, --language NAME.
 #include "app/frame/MainWindow.h"
 #include "app/theme/TableTranslator.h"
 #include "app/views/couple/CoupleView.h"
@@ -58,6 +58,7 @@ int main(int argc, char** argv) {
                        {"empty", "No notebook at all"},
                        {"language", "Of the texts", "NAME", "en"},
                        {"only", "One station", "ID"},
+                       {"place", "In the handbook or the catalogue, where the one station takes it", "PLACE"},
                        {"prefix", "Put before each name", "TEXT"}});
     parser.process(application);
     const QString folder = parser.positionalArguments().value(0, "docs/screenshots");
@@ -109,6 +110,9 @@ int main(int argc, char** argv) {
         window.showStation(view == "gallery" ? QString("notebook") : station);
         if (view == "gallery") {
             window.perform("beginAnother");
+        }
+        if (parser.isSet("place")) {
+            window.openFile(parser.value("place"));
         }
         if (auto* couple = window.findChild<app::CoupleView*>(); couple != nullptr && station == "couple") {
             couple->showFace(view == "charge"   ? app::CoupleView::Face::Charge

@@ -129,6 +129,7 @@ std::unique_ptr<Texts>& chosen() {
 } // namespace
 
 struct Texts::Table {
+    std::string language;
     Patterns patterns;
     icu::Locale locale;
     bool isPseudo = false;
@@ -154,11 +155,12 @@ Texts::~Texts() = default;
 std::unique_ptr<Texts> Texts::load(const std::string& language) {
     const bool isPseudo = language == kPseudo;
     auto table = std::make_unique<Table>();
-    table->patterns = patternsOf(isPseudo ? kSource : language);
+    table->language = isPseudo ? kSource : language;
+    table->patterns = patternsOf(table->language);
     if (table->patterns.empty()) {
         return nullptr;
     }
-    table->locale = icu::Locale(isPseudo ? kSource : language.c_str());
+    table->locale = icu::Locale(table->language.c_str());
     table->isPseudo = isPseudo;
     if (isPseudo) {
         for (auto& [id, pattern] : table->patterns) {
@@ -210,6 +212,10 @@ std::vector<std::string> Texts::ids() const {
         all.push_back(id);
     }
     return all;
+}
+
+const std::string& Texts::language() const {
+    return m_table->language;
 }
 
 std::string Texts::text(const Said& said) const {

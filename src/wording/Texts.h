@@ -30,6 +30,8 @@ public:
     /// The pattern itself; empty when there is none.
     [[nodiscard]] std::string pattern(const std::string& id) const;
     [[nodiscard]] std::vector<std::string> ids() const;
+    /// Its folder below data/texts.
+    [[nodiscard]] const std::string& language() const;
 
     ~Texts();
 

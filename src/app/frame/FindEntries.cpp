@@ -1,18 +1,22 @@
 #include "app/frame/FindEntries.h"
 
 #include "app/session/Deeds.h"
+#include "app/session/Starters.h"
 #include "app/theme/Words.h"
 #include "wording/PartText.h"
+#include "wording/handbook/Handbook.h"
 
 namespace anodex::app {
 namespace {
 
-using Show = std::function<void(const QString& station)>;
+using Show = std::function<void(const QString& where)>;
 
 // Where a thing that was found is seen.
 const QString kDesign = QStringLiteral("couple");
 const QString kMeasured = QStringLiteral("bench");
 const QString kJudged = QStringLiteral("judge");
+const QString kMaterials = kCatalogue + QStringLiteral("materials/");
+const QString kSubstances = kCatalogue + QStringLiteral("substances/");
 
 QString q(const std::string& text) {
     return QString::fromStdString(text);
@@ -63,6 +67,24 @@ void addBuilds(Workbench& bench, const Show& show, std::vector<FindEntry>& entri
     }
 }
 
+/// What is in no notebook: starters, materials, pages.
+void addGiven(Workbench& bench, const Show& show, std::vector<FindEntry>& entries) {
+    for (const Starter& starter : starters()) {
+        entries.push_back({q(starter.design.name), tr("starter: begins a design"), [&bench, show, starter] {
+                               bench.startDesign(starter.design);
+                               show(kDesign);
+                           }});
+    }
+    for (const chemistry::Material& material : bench.catalogue().materials) {
+        entries.push_back(
+            {q(material.name), tr("material"), [show, id = q(material.id)] { show(kMaterials + id); }});
+    }
+    for (const wording::HandbookPage& page : wording::handbookPages()) {
+        entries.push_back({q(page.title), tr("handbook: %1").arg(q(page.chapter)),
+                           [show, place = kHandbook + q(page.id)] { show(place); }});
+    }
+}
+
 } // namespace
 
 std::vector<FindEntry> findEntries(Workbench& bench, const std::vector<ViewEntry>& views,
@@ -90,8 +112,9 @@ std::vector<FindEntry> findEntries(Workbench& bench, const std::vector<ViewEntry
     }
     for (const chemistry::Substance& substance : bench.catalogue().substances) {
         entries.push_back({q(substance.name) + QStringLiteral("  ") + q(substance.formulaText),
-                           tr("substance"), [show] { show(kDesign); }});
+                           tr("substance"), [show, id = q(substance.id)] { show(kSubstances + id); }});
     }
+    addGiven(bench, show, entries);
     return entries;
 }
 

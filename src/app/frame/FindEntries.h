@@ -5,8 +5,9 @@
 
 namespace anodex::app {
 
+/// `show` takes the id of a view, or a place that a view takes.
 [[nodiscard]] std::vector<FindEntry> findEntries(Workbench& bench, const std::vector<ViewEntry>& views,
                                                  const std::vector<Deed>& deeds,
-                                                 const std::function<void(const QString& station)>& show);
+                                                 const std::function<void(const QString& where)>& show);
 
 } // namespace anodex::app

@@ -1,5 +1,6 @@
 #include "app/frame/FindPanel.h"
 
+#include "app/frame/FindMatch.h"
 #include "app/theme/Theme.h"
 
 #include <QApplication>
@@ -17,7 +18,7 @@ FindPanel::FindPanel(QWidget* parent)
     setAccessibleName(tr("Find"));
     m_field->setObjectName(QStringLiteral("findField"));
     m_field->setAccessibleName(tr("What to find"));
-    m_field->setPlaceholderText(tr("a design, a build, a reading, a substance, an action"));
+    m_field->setPlaceholderText(tr("a design, a reading, a starter, a material, a page, an action"));
     m_field->setFont(Theme::font(1.2));
     m_list->setObjectName(QStringLiteral("findList"));
     m_list->setAccessibleName(tr("Found"));
@@ -48,32 +49,48 @@ void FindPanel::open(std::vector<FindEntry> entries) {
 void FindPanel::filter(const QString& text) {
     m_list->clear();
     const QStringList words = text.toLower().split(QLatin1Char(' '), Qt::SkipEmptyParts);
-    constexpr int kMost = 60;
-    for (std::size_t i = 0; i < m_entries.size() && m_list->count() < kMost; ++i) {
-        const QString line = m_entries[i].text + QStringLiteral("   · ") + m_entries[i].kind;
-        const bool fits = std::all_of(words.begin(), words.end(),
-                                      [&](const QString& word) { return line.toLower().contains(word); });
-        if (fits) {
-            auto* row = new QListWidgetItem(line, m_list);
-            row->setToolTip(line);
-            row->setData(Qt::UserRole, static_cast<int>(i));
+    std::vector<std::pair<Fit, std::size_t>> fitting;
+    for (std::size_t i = 0; i < m_entries.size(); ++i) {
+        const Fit fit = fitOf(m_entries[i].text + QLatin1Char(' ') + m_entries[i].kind, words);
+        if (fit != Fit::None) {
+            fitting.emplace_back(fit, i);
         }
+    }
+    std::stable_sort(fitting.begin(), fitting.end(),
+                     [](const auto& a, const auto& b) { return a.first > b.first; });
+    // What is only near is no answer where something fits as it was typed.
+    const bool exact = !fitting.empty() && fitting.front().first > Fit::Nearly;
+    constexpr int kMost = 60;
+    for (const auto& [fit, index] : fitting) {
+        if (m_list->count() == kMost || (exact && fit == Fit::Nearly)) {
+            break;
+        }
+        const QString line = m_entries[index].text + QStringLiteral("   · ") + m_entries[index].kind;
+        auto* row = new QListWidgetItem(line, m_list);
+        row->setToolTip(line);
+        row->setData(Qt::UserRole, static_cast<int>(index));
+    }
+    if (fitting.empty()) {
+        auto* none = new QListWidgetItem(tr("Nothing is called so. Try a part of its name."), m_list);
+        none->setFlags(Qt::NoItemFlags);
+        return;
     }
     m_list->setCurrentRow(0);
 }
 
 void FindPanel::choose() {
     const QListWidgetItem* row = m_list->currentItem();
+    if (row == nullptr) {
+        return;
+    }
     hide();
     if (m_back != nullptr) {
         m_back->setFocus();
     }
-    if (row != nullptr) {
-        const auto index = static_cast<std::size_t>(row->data(Qt::UserRole).toInt());
-        const auto go = m_entries[index].go;
-        if (go) {
-            go();
-        }
+    const auto index = static_cast<std::size_t>(row->data(Qt::UserRole).toInt());
+    const auto go = m_entries[index].go;
+    if (go) {
+        go();
     }
 }
 

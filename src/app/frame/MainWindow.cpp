@@ -91,6 +91,7 @@ void MainWindow::connectParts() {
     connect(m_wire, &Wire::findAsked, this, &MainWindow::showFind);
     connect(m_rail, &Rail::numberAsked, this, &MainWindow::explain);
     connect(m_rail, &Rail::remedyAsked, this, &MainWindow::goToRemedy);
+    connect(m_rail, &Rail::pageAsked, this, [this](const QString& place) { offer(kHandbook + place); });
     connect(m_files, &FileActions::stationAsked, this, &MainWindow::showStation);
     connect(m_files, &FileActions::refused, m_strip, &MessageStrip::refuse);
     connect(m_files, &FileActions::said, m_strip, &MessageStrip::say);
@@ -115,6 +116,7 @@ void MainWindow::addView(View* view) {
             });
     connect(view, &View::stationAsked, this, &MainWindow::showStation);
     connect(view, &View::deedAsked, this, &MainWindow::perform);
+    view->setAllDeeds([this] { return deeds(); });
     connect(view, &View::refused, m_strip, &MessageStrip::refuse);
 }
 
@@ -190,6 +192,7 @@ void MainWindow::showStation(const QString& wanted) {
         entry = m_views.begin();
     }
     m_bench.settle();
+    const QString before = m_station;
     m_station = QString::fromLatin1(entry->id);
     m_needsDesign = entry->needs == ViewEntry::Needs::Design;
     m_ofBuild = entry->ofBuild;
@@ -197,7 +200,7 @@ void MainWindow::showStation(const QString& wanted) {
     m_rail->showBuilt(m_ofBuild);
     const auto index = static_cast<std::size_t>(entry - m_views.begin());
     m_stage->setCurrentIndex(static_cast<int>(index));
-    viewAt(index)->arrive();
+    viewAt(index)->arriveFrom(before == m_station ? QString() : before);
     refreshWire();
 }
 
@@ -263,7 +266,13 @@ void MainWindow::setTheme(ThemeChoice choice) {
 }
 
 void MainWindow::showFind() {
-    m_find->open(findEntries(m_bench, m_views, deeds(), [this](const QString& id) { showStation(id); }));
+    m_find->open(findEntries(m_bench, m_views, deeds(), [this](const QString& where) {
+        if (isPlace(where)) {
+            offer(where);
+        } else {
+            showStation(where);
+        }
+    }));
 }
 
 bool MainWindow::openDemo() {
@@ -277,16 +286,20 @@ bool MainWindow::isNotebook(const QString& path) {
 void MainWindow::openFile(const QString& path) {
     if (isNotebook(path)) {
         m_files->open(path);
-        return;
+    } else if (!offer(path)) {
+        m_files->openDesign(path);
     }
+}
+
+bool MainWindow::offer(const QString& path) {
     for (std::size_t i = 0; i < m_views.size(); ++i) {
         if (viewAt(i)->takes(path)) {
             showStation(QString::fromLatin1(m_views[i].id));
             viewAt(i)->take(path);
-            return;
+            return true;
         }
     }
-    m_files->openDesign(path);
+    return false;
 }
 
 void MainWindow::dragEnterEvent(QDragEnterEvent* event) {

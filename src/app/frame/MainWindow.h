@@ -59,6 +59,8 @@ private:
     void showDrawer();
     void showFind();
     [[nodiscard]] std::vector<Deed> deeds();
+    /// False when no view takes it.
+    bool offer(const QString& path);
     [[nodiscard]] View* viewAt(std::size_t index) const;
     void explain(const explain::QuantityKey& key, const QPoint& at);
     void goToRemedy(const findings::Finding& finding);

@@ -12,7 +12,7 @@ namespace anodex::app {
 
 MessageStrip::MessageStrip(const Theme& theme, QWidget* parent)
     : QWidget(parent), m_theme(theme), m_label(new QLabel(this)), m_deed(new QPushButton(this)),
-      m_close(new QPushButton(tr("Good"), this)), m_timer(new QTimer(this)) {
+      m_close(new QPushButton(tr("Close"), this)), m_timer(new QTimer(this)) {
     setObjectName(QStringLiteral("messageStrip"));
     m_label->setObjectName(QStringLiteral("message"));
     m_label->setWordWrap(true);

@@ -2,7 +2,6 @@
 
 #include "app/widgets/Draw.h"
 #include "app/widgets/Listed.h"
-#include "wording/FindingText.h"
 #include "wording/PartText.h"
 #include "wording/Quantities.h"
 
@@ -37,6 +36,10 @@ Rail::Rail(Workbench& bench, const Theme& theme, QWidget* parent)
             emit numberAsked(*hit->opens, mapToGlobal(hit->area.center().toPoint()));
         } else if (id == QLatin1String("remedy") && !outcome().findings.empty()) {
             emit remedyAsked(outcome().findings.front());
+        } else if (id == QLatin1String("readFinding")) {
+            askPage(0);
+        } else if (id.startsWith(QLatin1String("finding:"))) {
+            askPage(id.section(QLatin1Char(':'), 1).toUInt());
         }
     });
 }
@@ -188,87 +191,6 @@ double Rail::addRow(std::vector<PictureItem>& items, const Row& row, double y) c
     return y + height;
 }
 
-double Rail::addFinding(std::vector<PictureItem>& items, double y) const {
-    const auto& findings = outcome().findings;
-    if (findings.empty()) {
-        return y;
-    }
-    const findings::Finding worst = findings.front();
-    const wording::FindingText words = wording::findingText(worst);
-    const double inner = width() - Theme::em(2.6);
-    const QFont small = Theme::font(0.92);
-    const double textTall = wrappedHeight(q(words.text), inner, small);
-    const double remedyTall = wrappedHeight(q(words.remedy), inner, small);
-    const QRectF box(Theme::em(0.6), y, width() - Theme::em(1.2), textTall + remedyTall + Theme::em(3.4));
-    PictureItem card;
-    card.id = QStringLiteral("finding");
-    card.area = box;
-    card.role = QAccessible::AlertMessage;
-    card.name = q(words.title);
-    card.value = q(words.text);
-    card.tooltip = q(words.text);
-    const auto more = static_cast<int>(findings.size()) - 1;
-    card.paint = [=, this](QPainter& painter) {
-        const Colours& c = m_theme.colours();
-        painter.setPen(QPen(severityColour(worst.severity, c), 1.5));
-        painter.setBrush(c.paper);
-        painter.drawRoundedRect(box, 5, 5);
-        drawSeverity(painter, {box.left() + Theme::em(1.0), box.top() + Theme::em(0.95)}, Theme::em(0.55),
-                     worst.severity, c);
-        painter.setPen(c.ink);
-        painter.setFont(Theme::font(1.0, true));
-        drawElided(painter,
-                   QRectF(box.left() + Theme::em(1.9), box.top() + Theme::em(0.3),
-                          box.width() - Theme::em(2.4), Theme::em(1.3)),
-                   q(words.title));
-        painter.setFont(small);
-        drawWrapped(painter,
-                    QRectF(box.left() + Theme::em(0.7), box.top() + Theme::em(1.7), inner, textTall + 2),
-                    q(words.text));
-    };
-    items.push_back(std::move(card));
-    const QRectF button(box.left() + Theme::em(0.4), box.top() + Theme::em(2.0) + textTall,
-                        box.width() - Theme::em(0.8), remedyTall + Theme::em(0.8));
-    PictureItem remedy;
-    remedy.id = QStringLiteral("remedy");
-    remedy.area = button;
-    remedy.role = QAccessible::Button;
-    remedy.name = q(words.remedy);
-    remedy.tooltip = tr("Go to where this is changed");
-    remedy.paint = [=, this](QPainter& painter) {
-        const Colours& c = m_theme.colours();
-        painter.setPen(QPen(c.rule, 1.0));
-        painter.setBrush(c.sheet);
-        painter.drawRoundedRect(button, 4, 4);
-        painter.setPen(c.ink);
-        painter.setFont(small);
-        drawWrapped(painter, button.adjusted(Theme::em(0.3), 0, -Theme::em(0.3), 0), q(words.remedy),
-                    Qt::AlignLeft | Qt::AlignVCenter);
-    };
-    items.push_back(std::move(remedy));
-    if (more > 0) {
-        PictureItem rest;
-        rest.id = QStringLiteral("moreFindings");
-        rest.area = QRectF(box.left(), box.bottom() + 4, box.width(), Theme::em(1.3));
-        QStringList titles;
-        for (std::size_t i = 1; i < findings.size(); ++i) {
-            titles << q(wording::findingText(findings[i]).title);
-        }
-        rest.name = tr("Also: %1").arg(listed(titles));
-        rest.tooltip = titles.join(QStringLiteral("\n"));
-        const QRectF area = rest.area;
-        rest.paint = [this, area, words = rest.name](QPainter& painter) {
-            painter.setPen(m_theme.colours().faint);
-            painter.setFont(Theme::font(0.92));
-            drawElided(painter, area, words);
-        };
-        const double bottom = rest.area.bottom();
-        items.push_back(std::move(rest));
-        return bottom;
-    }
-    return box.bottom();
-}
-
 void Rail::rebuild() {
     setFocusColour(m_theme.colours().focus);
     std::vector<PictureItem> items;
@@ -282,7 +204,7 @@ void Rail::rebuild() {
         // A danger must be seen without scrolling: where the rows leave no room below, it stands above them.
         const bool danger =
             !shown.findings.empty() && shown.findings.front().severity == findings::Severity::Danger;
-        const bool above = danger && tall + Theme::em(10.0) > parentWidget()->height();
+        const bool above = danger && tall + Theme::em(11.5) > parentWidget()->height();
         double y = Theme::em(0.6);
         if (above) {
             y = addFinding(items, y) + Theme::em(0.4);

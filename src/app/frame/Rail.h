@@ -18,6 +18,8 @@ public:
 signals:
     void numberAsked(const anodex::explain::QuantityKey& key, const QPoint& at);
     void remedyAsked(const anodex::findings::Finding& finding);
+    /// A place in the handbook.
+    void pageAsked(const QString& place);
 
 private:
     struct Row {
@@ -40,6 +42,9 @@ private:
     [[nodiscard]] static double rowHeight(const Row& row);
     double addRow(std::vector<PictureItem>& items, const Row& row, double y) const;
     double addFinding(std::vector<PictureItem>& items, double y) const;
+    double addOther(std::vector<PictureItem>& items, std::size_t index, double y) const;
+    [[nodiscard]] PictureItem pageLink(const QRectF& area, const QString& title) const;
+    void askPage(std::size_t finding);
     void paintRow(QPainter& painter, const Row& row, const QRectF& box) const;
 
     Workbench& m_bench;

@@ -55,7 +55,7 @@ QString styleSheet(const Colours& c) {
         QPushButton:disabled { color: %7; }
         QListView, QTreeView, QTableView { background: %3; border: 1px solid %4; border-radius: 4px; outline: none;
                     gridline-color: %4; alternate-background-color: %2; }
-        QListView::item, QTreeView::item { padding: 4px 6px; }
+        QListView::item, QTreeView::item { padding: 4px 6px; border: 0px solid transparent; }
         QListView::item:selected, QTreeView::item:selected, QTableView::item:selected { background: %6; color: %3; }
         QHeaderView::section { background: %2; border: none; border-bottom: 1px solid %4; padding: 4px 6px; }
         QMenu { background: %3; border: 1px solid %4; padding: 4px; }
@@ -106,8 +106,8 @@ void Theme::apply(QApplication& application, ThemeChoice choice) {
     palette.setColor(QPalette::Highlight, m_colours.focus);
     palette.setColor(QPalette::HighlightedText, m_colours.sheet);
     palette.setColor(QPalette::PlaceholderText, m_colours.faint);
-    palette.setColor(QPalette::Link, m_colours.faint);
-    palette.setColor(QPalette::LinkVisited, m_colours.faint);
+    palette.setColor(QPalette::Link, m_colours.focus);
+    palette.setColor(QPalette::LinkVisited, m_colours.focus);
     palette.setColor(QPalette::ToolTipBase, m_colours.sheet);
     palette.setColor(QPalette::ToolTipText, m_colours.ink);
     QApplication::setPalette(palette);

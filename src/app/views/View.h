@@ -27,12 +27,16 @@ public:
 
     /// It was just brought onto the stage: keys go where the work of this view is.
     virtual void arrive() {}
+    /// From which other view, or from none.
+    virtual void arriveFrom(const QString& /*view*/) { arrive(); }
     /// What it offers from anywhere; it is brought onto the stage first.
     [[nodiscard]] virtual std::vector<Deed> deeds() { return {}; }
-    /// The file is one for this view, by its name: dropped on the window or named at its start.
+    /// The file, or the place below, is one for this view, by its name.
     [[nodiscard]] virtual bool takes(const QString& /*path*/) const { return false; }
-    /// Such a file, once the view is on the stage.
+    /// Such a one, once the view is on the stage.
     virtual void take(const QString& /*path*/) {}
+    /// All that can be done from anywhere, for a view that tells of it.
+    void setAllDeeds(std::function<std::vector<Deed>()> all) { m_allDeeds = std::move(all); }
 
 signals:
     /// A computed number wants to show how it was found, near a point of the screen.
@@ -46,6 +50,17 @@ signals:
     void deedAsked(const QString& id);
     /// One line: what, where, what would be right.
     void refused(const QString& text);
+
+protected:
+    std::function<std::vector<Deed>()> m_allDeeds;
 };
+
+/// The schemes of places: "handbook:PAGE#SECTION", "catalogue:LIST/ID".
+inline const QString kHandbook = QStringLiteral("handbook:");
+inline const QString kCatalogue = QStringLiteral("catalogue:");
+/// Against the path of a file.
+[[nodiscard]] inline bool isPlace(const QString& path) {
+    return path.startsWith(kHandbook) || path.startsWith(kCatalogue);
+}
 
 } // namespace anodex::app

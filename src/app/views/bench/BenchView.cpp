@@ -414,7 +414,7 @@ void BenchView::resizeEvent(QResizeEvent* event) {
 }
 
 bool BenchView::takes(const QString& path) const {
-    return !path.endsWith(QLatin1String(".json"));
+    return !isPlace(path) && !path.endsWith(QLatin1String(".json"));
 }
 
 ViewEntry benchEntry() {

@@ -252,6 +252,26 @@ void CatalogueView::remove() {
     }
 }
 
+bool CatalogueView::takes(const QString& path) const {
+    return path.startsWith(kCatalogue);
+}
+
+void CatalogueView::take(const QString& path) {
+    const QString list = path.mid(kCatalogue.size()).section(QLatin1Char('/'), 0, 0);
+    const std::string id = path.section(QLatin1Char('/'), 1).toStdString();
+    m_filter->clear();
+    for (int i = 0; i < m_lists->count(); ++i) {
+        if (formats::openLists()[static_cast<std::size_t>(i)] == list.toStdString()) {
+            m_lists->setCurrentRow(i);
+        }
+    }
+    for (std::size_t i = 0; i < m_shown.size(); ++i) {
+        if (m_shown[i].id == id) {
+            m_entries->setCurrentRow(static_cast<int>(i));
+        }
+    }
+}
+
 ViewEntry catalogueEntry() {
     return {"catalogue",
             CatalogueView::tr("Catalogue and sources"),

@@ -17,6 +17,9 @@ class CatalogueView : public View {
 public:
     CatalogueView(Workbench& bench, QWidget* parent);
 
+    [[nodiscard]] bool takes(const QString& path) const override;
+    void take(const QString& path) override;
+
 protected:
     void showEvent(QShowEvent* event) override;
 

@@ -74,8 +74,8 @@ TEST(Handbook, EveryFindingAndEveryViewHasItsPlace) {
         finding.code = static_cast<findings::FindingCode>(code);
         EXPECT_TRUE(leads(handbookPlace(finding))) << code << ": " << handbookPlace(finding);
     }
-    for (const char* view :
-         {"notebook", "couple", "cell", "bench", "judge", "shelf", "catalogue", "handbook"}) {
+    for (const char* view : {"notebook", "couple", "cell", "bench", "judge", "shelf", "catalogue", "compare",
+                             "history", "handbook"}) {
         EXPECT_TRUE(leads(handbookPlaceOfView(view))) << view;
     }
 }

@@ -1,5 +1,6 @@
 #include "app/session/FileJobs.h"
 
+#include "notebook/Travel.h"
 #include "wording/ErrorText.h"
 #include "wording/Texts.h"
 
@@ -40,6 +41,17 @@ void FileJobs::check(const QString& notebook) {
 void FileJobs::copy(const QString& from, const QString& to) {
     m_jobs.queue([this, from, to](const std::stop_token& /*stop*/, const Aside::Tell& tell) {
         const QString problem = problemOf(notebook::copyNotebook(from.toStdString(), to.toStdString()));
+        tell([this, to, problem] { emit copied(to, problem); });
+    });
+}
+
+void FileJobs::copyAsOf(const QString& from, const QString& to, std::int64_t entry) {
+    m_jobs.queue([this, from, to, entry](const std::stop_token& /*stop*/, const Aside::Tell& tell) {
+        QString problem = problemOf(notebook::copyNotebook(from.toStdString(), to.toStdString()));
+        if (problem.isEmpty()) {
+            auto copy = notebook::Notebook::open(to.toStdString(), notebook::OpenMode::Write);
+            problem = copy ? problemOf(notebook::travelTo(*copy, entry)) : problemOf(copy);
+        }
         tell([this, to, problem] { emit copied(to, problem); });
     });
 }

@@ -17,6 +17,8 @@ public:
 
     void check(const QString& notebook);
     void copy(const QString& from, const QString& to);
+    /// As it was once this entry of its history stood.
+    void copyAsOf(const QString& from, const QString& to, std::int64_t entry);
     void rescue(const QString& damaged, const QString& fresh);
     /// Begins when `free` is ready: nobody reads the notebook any more.
     void restore(const QString& notebook, const QString& backup, std::shared_future<void> free);

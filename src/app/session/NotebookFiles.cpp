@@ -174,6 +174,12 @@ void NotebookFiles::saveCopy(const QString& path) {
     m_jobs.copy(m_store.path(), path);
 }
 
+void NotebookFiles::saveCopyAsOf(const QString& path, std::int64_t entry) {
+    m_hooks.settle();
+    m_services.log->command("save copy as of");
+    m_jobs.copyAsOf(m_store.path(), path, entry);
+}
+
 void NotebookFiles::writeBack() {
     if (!m_store.isOpen()) {
         return;

@@ -27,6 +27,8 @@ public:
     void keepAs(const QString& path);
     /// Everything as it stands into a new file, aside; what is open stays.
     void saveCopy(const QString& path);
+    /// As it was once this entry of its history stood.
+    void saveCopyAsOf(const QString& path, std::int64_t entry);
     /// The open notebook to where it stood, or beside what stands there now; then what could not be kept is
     /// tried again.
     void writeBack();

@@ -1,6 +1,7 @@
 #include "app/session/Store.h"
 
 #include "core/design/Identify.h"
+#include "notebook/Travel.h"
 #include "wording/ErrorText.h"
 
 #include <iterator>
@@ -142,6 +143,24 @@ std::optional<base::Said> Store::undo() {
 std::optional<base::Said> Store::redo() {
     m_services.log->command("redo");
     return step("redo", m_notebook->redo());
+}
+
+std::optional<int> Store::travelTo(std::int64_t entry) {
+    m_services.log->command("travel");
+    m_idle.start();
+    Parts touched;
+    const auto steps = notebook::travelTo(*m_notebook, entry, [&](const notebook::Step& step) {
+        m_contents.apply(step.now);
+        touched |= partsOf(step.now) | m_contents.remove(step.gone);
+    });
+    if (touched) {
+        settleContents(touched);
+    }
+    if (!steps) {
+        report("travel", steps.error());
+        return std::nullopt;
+    }
+    return *steps;
 }
 
 std::vector<notebook::HistoryEntry> Store::history() const {

@@ -39,6 +39,8 @@ public:
     /// What was undone or redone; empty when there was nothing; none when it could not be, which is told.
     std::optional<base::Said> undo();
     std::optional<base::Said> redo();
+    /// The notebook as it was once this entry of history() stood; 0: before all of them. The number of steps.
+    std::optional<int> travelTo(std::int64_t entry);
     [[nodiscard]] std::vector<notebook::HistoryEntry> history() const;
     /// What Undo and Redo could do.
     [[nodiscard]] notebook::StepsLeft stepsLeft() const;

@@ -176,6 +176,17 @@ void Workbench::redo() {
     }
 }
 
+void Workbench::travelTo(std::int64_t entry) {
+    settle();
+    if (!m_store.isOpen()) {
+        return;
+    }
+    if (const auto steps = m_store.travelTo(entry)) {
+        m_draft.dropBefore();
+        answer(base::Said("command.travelled", {{"steps", std::int64_t{*steps}}}));
+    }
+}
+
 void Workbench::settle() {
     m_quiet.stop();
     if (!m_draft.isPending()) {

@@ -43,6 +43,8 @@ public:
     bool run(const Command& command);
     void undo();
     void redo();
+    /// As the notebook was once this entry of its history stood; see Store.
+    void travelTo(std::int64_t entry);
 
     // --- what takes the design in hand ---
     /// What is in hand becomes a command; an unusable design is refused and what is stored shown again.

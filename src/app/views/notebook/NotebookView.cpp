@@ -95,6 +95,11 @@ QWidget* NotebookView::makeHead() {
     legend->setObjectName(QStringLiteral("faint"));
     legend->setWordWrap(true);
     layout->addStretch(1);
+    auto* compare = new QPushButton(tr("Compare"), head);
+    compare->setObjectName(QStringLiteral("compareVersions"));
+    compare->setToolTip(tr("The version at hand beside the one before it"));
+    connect(compare, &QPushButton::clicked, this, [this] { emit stationAsked(QStringLiteral("compare")); });
+    layout->addWidget(compare);
     rows->addWidget(legend);
     return head;
 }

@@ -15,7 +15,7 @@ install(TARGETS anodex-cli RUNTIME DESTINATION ${CMAKE_INSTALL_BINDIR})
 install(FILES ${PAGES}/anodex-cli.1 DESTINATION ${CMAKE_INSTALL_MANDIR}/man1)
 install(FILES ${PAGES}/anodex-cli.bash DESTINATION ${CMAKE_INSTALL_DATADIR}/bash-completion/completions
   RENAME anodex-cli)
-install(DIRECTORY data/schema data/starters data/catalogue data/texts data/handbook
+install(DIRECTORY data/schema data/starters data/catalogue data/texts data/handbook data/cupboard
   DESTINATION ${CMAKE_INSTALL_DATADIR}/anodex)
 install(FILES LICENSE README.md CHANGELOG.md DESTINATION ${CMAKE_INSTALL_DOCDIR})
 if(ANODEX_APP)

@@ -13,6 +13,7 @@
 #include "formats/catalogue/CatalogueReader.h"
 #include "notebook/Notebook.h"
 #include "wording/ErrorText.h"
+#include "wording/PartText.h"
 
 #include <cmath>
 #include <cstdio>
@@ -46,7 +47,7 @@ public:
 
     void write() {
         m_project = {idFor("project"), "Allotment power", kStart - kDay};
-        commit("New project Allotment power", {m_project});
+        commit({"command.new-project", {{"name", m_project.name}}}, {m_project});
         fillShelf();
         design::CellDesign design =
             *formats::readCellFile(formats::embeddedFile("starters/gravity.cell.json"));
@@ -103,13 +104,13 @@ private:
         owned.liquids = {{"vinegar", 5e-4, 0.8}, {"lemon juice", 2e-4, 1.5}};
         owned.separators = {{"kitchen paper", 0.05}, {"porous pot", 4.0}};
         owned.cases = {{"glass", 0.5}, {"HDPE", 0.3}};
-        commit("Put the shed on the shelf",
+        commit({"command.shelf-from", {{"file", std::string("shed.shelf.json")}}},
                {record::Document{idFor("shelf"), record::DocumentKind::Shelf, "shelf",
                                  formats::writeShelfFile(owned), false}});
     }
 
-    void commit(const std::string& sentence, const std::vector<notebook::Change>& changes) {
-        if (const auto done = m_book.commit(sentence, m_now, changes); !done) {
+    void commit(const base::Said& said, const std::vector<notebook::Change>& changes) {
+        if (const auto done = m_book.commit(said, m_now, changes); !done) {
             stop(wording::errorText(done.error()));
         }
     }
@@ -118,7 +119,7 @@ private:
                               const design::CellDesign& design, record::Millis after) {
         m_now = kStart + after;
         record::Revision made{idFor(name), m_project.id, parent, name, design, m_now, false};
-        commit("New design " + name, {made});
+        commit({"command.begin", {{"name", name}}}, {made});
         return made;
     }
 
@@ -134,7 +135,7 @@ private:
         made.built = m_now;
         made.asBuilt = revision.design;
         made.expectation = record::expectationOf(m_catalogue.version, e, doubt);
-        commit("Wrote down " + name + " of " + revision.name, {made});
+        commit({"command.write-down", {{"build", name}, {"design", revision.name}}}, {made});
         return made.id;
     }
 
@@ -148,19 +149,24 @@ private:
         volts.value = std::round((e.openCircuitVolts + voltsOff) * 1000.0) / 1000.0;
         volts.when = m_now;
         volts.note = note;
-        commit("Noted an open circuit", {volts});
+        commit(noted(volts), {volts});
         record::Reading amps = volts;
         amps.id = idFor(build + "amps");
         amps.quantity = record::ReadingQuantity::ShortCircuitCurrent;
         amps.value = std::round(e.first.shortCircuitAmps * ampsFactor * 1e4) / 1e4;
         amps.when = m_now + 300'000;
         amps.note.clear();
-        commit("Noted a short circuit", {amps});
+        commit(noted(amps), {amps});
+    }
+
+    static base::Said noted(const record::Reading& reading) {
+        return {"command.noted", {{"what", std::vector{wording::readingSaid(reading)}}}};
     }
 
     void event(const record::Id& build, record::Millis after, const std::string& text, bool changes) {
         m_now = kStart + after;
-        commit("Noted \"" + text + "\"", {record::Event{idFor(build + text), build, m_now, text, changes}});
+        commit({"command.noted-event", {{"text", text}}},
+               {record::Event{idFor(build + text), build, m_now, text, changes}});
     }
 
     void run(const record::Id& build, const design::CellDesign& design, const std::string& name,
@@ -168,7 +174,8 @@ private:
         m_now = kStart + after;
         record::RunHeader header{idFor(build + name), build, name, m_now, 0, 0.0, false};
         const auto samples = demo::discharge(m_catalogue, design, plan);
-        if (const auto done = m_book.importRun("Added the run " + name, m_now, header, samples); !done) {
+        if (const auto done = m_book.importRun({"command.import", {{"name", name}}}, m_now, header, samples);
+            !done) {
             stop(wording::errorText(done.error()));
         }
     }

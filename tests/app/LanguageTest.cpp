@@ -79,6 +79,12 @@ protected:
             add(one.equation);
             add(one.id);
         }
+        for (const auto& one : m_bench->contents().projects) {
+            add(one.name);
+        }
+        for (const char* unit : {"mAh", "shed.shelf.json"}) {
+            add(unit);
+        }
         for (const auto& one : m_bench->contents().revisions) {
             add(one.name);
         }

@@ -1,12 +1,17 @@
 // The shelf: typed, drawn, taken off, screened as found; a click makes a design.
 #include "app/session/ShelfBook.h"
+#include "app/views/shelf/Cupboard.h"
 #include "app/views/shelf/OwnedText.h"
 #include "app/views/shelf/Ranking.h"
 #include "app/views/shelf/ShelfView.h"
+#include "core/shelf/ShelfNames.h"
+#include "formats/EmbeddedData.h"
+#include "formats/JsonObject.h"
 #include "formats/ShelfFile.h"
 #include "tests/app/WindowFixture.h"
 
 #include <QPushButton>
+#include <set>
 
 namespace anodex::app {
 namespace {
@@ -166,6 +171,62 @@ TEST_F(ShelfTest, AnEmptyShelfSaysWhatIsNeeded) {
     EXPECT_TRUE(picture("boards")->items().empty());
     EXPECT_TRUE(ranking()->items().empty());
     EXPECT_FALSE(find<QPushButton>("stopScreening")->isVisible());
+}
+
+TEST(Cupboard, EveryThingIsKnownToTheCatalogueAndStandsOnce) {
+    formats::Json file;
+    ASSERT_FALSE(formats::parseJson(formats::embeddedFile("cupboard/cupboard.json"), file));
+    std::size_t named = 0;
+    for (const formats::Json& place : file["places"]) {
+        named += place["things"].size();
+    }
+    std::set<QString> ids;
+    std::set<std::string> put;
+    for (const CupboardPlace& place : cupboard(test::catalogue())) {
+        EXPECT_GE(place.things.size(), 6U) << place.name.toStdString();
+        for (const CupboardThing& thing : place.things) {
+            EXPECT_TRUE(ids.insert(thing.id).second) << thing.id.toStdString();
+            EXPECT_TRUE(put.insert(thing.put).second) << thing.put;
+            EXPECT_TRUE(stands(thing.alone, thing)) << thing.put;
+            EXPECT_TRUE(without(thing.alone, thing).empty()) << thing.put;
+            EXPECT_FALSE(thing.name.isEmpty());
+        }
+    }
+    EXPECT_EQ(ids.size(), named) << "the rest is typed as no catalogue knows it";
+    EXPECT_GE(named, 50U);
+}
+
+TEST(Cupboard, AnotherAmountOfAThingIsTheSameThing) {
+    QString problem;
+    shelf::Shelf shelf = typed({"3 kg salt", "30 cm² zinc"}, problem);
+    shelf::identify(test::catalogue(), shelf);
+    for (const CupboardPlace& place : cupboard(test::catalogue())) {
+        for (const CupboardThing& thing : place.things) {
+            EXPECT_EQ(stands(shelf, thing),
+                      thing.id == QLatin1String("table-salt") || thing.id == QLatin1String("zinc-sheet"))
+                << thing.put;
+        }
+    }
+}
+
+TEST_F(ShelfTest, TheCupboardIsShownWhileNothingIsOwnedAndTicksThingsOnAndOff) {
+    openShelf();
+    Picture* things = picture("cupboard");
+    ASSERT_TRUE(things->isVisible());
+    click(things, "cupboard:table-salt");
+    click(things, "cupboard:vinegar");
+    EXPECT_EQ(shelfIn(*m_bench).substances.size(), 1U);
+    EXPECT_TRUE(things->item("cupboard:vinegar")->value.contains("on the shelf"));
+    click(things, "cupboard:vinegar");
+    EXPECT_TRUE(shelfIn(*m_bench).liquids.empty());
+    m_bench->undo();
+    EXPECT_EQ(shelfIn(*m_bench).liquids.size(), 1U) << "ticking is undone like anything else";
+    QTest::mouseClick(find<QPushButton>("showCupboard"), Qt::LeftButton);
+    EXPECT_TRUE(picture("boards")->isVisible());
+    EXPECT_EQ(picture("boards")->items().size(), 2U);
+    go(1);
+    openShelf();
+    EXPECT_TRUE(picture("boards")->isVisible()) << "what is owned is shown where there is something";
 }
 
 } // namespace

@@ -34,6 +34,12 @@ shelf::Shelf shelfIn(Workbench& bench) {
     return std::move(*shelf);
 }
 
+shelf::Shelf shelfKnown(Workbench& bench) {
+    shelf::Shelf shelf = shelfIn(bench);
+    shelf::identify(bench.catalogue(), shelf);
+    return shelf;
+}
+
 bool keepShelf(Workbench& bench, const shelf::Shelf& shelf, const base::Said& said) {
     const record::Document* before = shelfDocument(bench);
     record::Document document =

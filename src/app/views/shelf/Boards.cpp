@@ -1,9 +1,9 @@
 #include "app/views/shelf/Boards.h"
 
 #include "app/session/ShelfBook.h"
+#include "app/views/shelf/ThingPaint.h"
 #include "app/widgets/Draw.h"
 
-#include <QPainterPath>
 #include <algorithm>
 
 namespace anodex::app {
@@ -39,59 +39,6 @@ Boards::Boards(Workbench& bench, const Theme& theme, QWidget* parent)
     });
 }
 
-void Boards::paintThing(QPainter& painter, OwnedThing::Kind kind, const QRectF& box) const {
-    const Colours& c = m_theme.colours();
-    const double w = box.width();
-    const double h = box.height();
-    painter.setRenderHint(QPainter::Antialiasing);
-    painter.setPen(QPen(c.ink, 1.3));
-    switch (kind) {
-    case OwnedThing::Kind::Material:
-        painter.setBrush(c.rule);
-        painter.drawPolygon(QPolygonF({{box.left() + 0.2 * w, box.bottom()},
-                                       {box.left() + 0.2 * w, box.top() + 0.15 * h},
-                                       {box.left() + 0.7 * w, box.top()},
-                                       {box.left() + 0.7 * w, box.bottom() - 0.15 * h}}));
-        break;
-    case OwnedThing::Kind::Substance:
-        painter.setBrush(c.sheet);
-        painter.drawRoundedRect(QRectF(box.left() + 0.2 * w, box.top() + 0.2 * h, 0.6 * w, 0.8 * h), 3, 3);
-        painter.setBrush(c.faint);
-        painter.drawRect(QRectF(box.left() + 0.15 * w, box.top() + 0.08 * h, 0.7 * w, 0.14 * h));
-        painter.setBrush(c.expected);
-        painter.setPen(Qt::NoPen);
-        painter.drawRect(QRectF(box.left() + 0.23 * w, box.top() + 0.55 * h, 0.54 * w, 0.42 * h));
-        break;
-    case OwnedThing::Kind::Liquid: {
-        QPainterPath bottle(QPointF(box.left() + 0.4 * w, box.top()));
-        bottle.lineTo(box.left() + 0.6 * w, box.top());
-        bottle.lineTo(box.left() + 0.6 * w, box.top() + 0.25 * h);
-        bottle.lineTo(box.left() + 0.8 * w, box.top() + 0.45 * h);
-        bottle.lineTo(box.left() + 0.8 * w, box.bottom());
-        bottle.lineTo(box.left() + 0.2 * w, box.bottom());
-        bottle.lineTo(box.left() + 0.2 * w, box.top() + 0.45 * h);
-        bottle.lineTo(box.left() + 0.4 * w, box.top() + 0.25 * h);
-        bottle.closeSubpath();
-        painter.fillPath(bottle, c.sheet);
-        painter.fillRect(QRectF(box.left() + 0.2 * w, box.top() + 0.55 * h, 0.6 * w, 0.45 * h), c.liquid);
-        painter.setBrush(Qt::NoBrush);
-        painter.drawPath(bottle);
-        break;
-    }
-    case OwnedThing::Kind::Separator:
-        painter.setBrush(QBrush(c.faint, Qt::Dense6Pattern));
-        painter.drawRect(QRectF(box.left() + 0.15 * w, box.top() + 0.2 * h, 0.7 * w, 0.8 * h));
-        break;
-    case OwnedThing::Kind::Case:
-        painter.setBrush(Qt::NoBrush);
-        painter.drawPolyline(QPolygonF({{box.left() + 0.15 * w, box.top() + 0.2 * h},
-                                        {box.left() + 0.15 * w, box.bottom()},
-                                        {box.right() - 0.15 * w, box.bottom()},
-                                        {box.right() - 0.15 * w, box.top() + 0.2 * h}}));
-        break;
-    }
-}
-
 PictureItem Boards::drawn(std::size_t index, const QRectF& area) const {
     const OwnedThing& thing = m_things[index];
     PictureItem item;
@@ -105,7 +52,7 @@ PictureItem Boards::drawn(std::size_t index, const QRectF& area) const {
     item.paint = [=, this](QPainter& painter) {
         const Colours& c = m_theme.colours();
         const double text = Theme::em(1.15);
-        paintThing(painter, thing.kind,
+        paintThing(painter, m_theme.colours(), thing.kind,
                    QRectF(area.center().x() - Theme::em(1.2), area.top() + 2, Theme::em(2.4),
                           area.height() - 2.0 * text - 6));
         painter.setPen(c.ink);

@@ -21,7 +21,6 @@ signals:
 private:
     void rebuild();
     [[nodiscard]] PictureItem drawn(std::size_t index, const QRectF& area) const;
-    void paintThing(QPainter& painter, OwnedThing::Kind kind, const QRectF& box) const;
 
     Workbench& m_bench;
     const Theme& m_theme;

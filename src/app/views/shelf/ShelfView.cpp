@@ -3,6 +3,7 @@
 #include "app/session/ShelfBook.h"
 #include "app/views/ViewList.h"
 #include "app/views/shelf/Boards.h"
+#include "app/views/shelf/CupboardBoards.h"
 #include "app/views/shelf/Ranking.h"
 #include "app/widgets/picture/PictureScroll.h"
 #include "formats/ShelfFile.h"
@@ -15,6 +16,7 @@
 #include <QProgressBar>
 #include <QPushButton>
 #include <QSaveFile>
+#include <QStackedWidget>
 #include <QVBoxLayout>
 
 namespace anodex::app {
@@ -55,18 +57,31 @@ QWidget* ShelfView::makeShelf() {
     auto* save = new QPushButton(tr("Save…"), side);
     save->setProperty("quiet", true);
     save->setToolTip(tr("Write the shelf into a file"));
+    m_cupboard = new QPushButton(tr("Cupboard"), side);
+    m_cupboard->setObjectName(QStringLiteral("showCupboard"));
+    m_cupboard->setCheckable(true);
+    m_cupboard->setToolTip(tr("What lies about in a house, to be ticked"));
     head->addWidget(title, 1);
+    head->addWidget(m_cupboard);
     head->addWidget(open);
     head->addWidget(save);
     m_boards = new Boards(m_bench, m_theme, side);
-    auto* scroll = new PictureScroll(m_boards, side);
-    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    auto* ticks = new CupboardBoards(m_bench, m_theme, side);
+    m_sides = new QStackedWidget(side);
+    for (Picture* picture : std::initializer_list<Picture*>{m_boards, ticks}) {
+        auto* scroll = new PictureScroll(picture, side);
+        scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+        m_sides->addWidget(scroll);
+    }
+    connect(m_cupboard, &QPushButton::toggled, m_sides,
+            [this](bool on) { m_sides->setCurrentIndex(on ? 1 : 0); });
+    connect(ticks, &CupboardBoards::toggled, this, &ShelfView::toggle);
     m_entry = new QLineEdit(side);
     m_entry->setObjectName(QStringLiteral("ownedEntry"));
     m_entry->setAccessibleName(tr("Put on the shelf"));
     m_entry->setPlaceholderText(ownedExamples(m_bench.catalogue()).join(QStringLiteral(", ")));
     layout->addLayout(head);
-    layout->addWidget(scroll, 1);
+    layout->addWidget(m_sides, 1);
     layout->addWidget(m_entry);
     connect(open, &QPushButton::clicked, this, &ShelfView::openFile);
     connect(save, &QPushButton::clicked, this, &ShelfView::saveFile);
@@ -100,7 +115,7 @@ QWidget* ShelfView::makeRanking() {
     m_ranking = new Ranking(m_bench, m_theme, side);
     auto* scroll = new PictureScroll(m_ranking, side);
     scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    auto* foot = new QHBoxLayout;
+    auto* below = new QHBoxLayout;
     m_state = new QLabel(side);
     m_state->setObjectName(QStringLiteral("faint"));
     m_state->setWordWrap(true);
@@ -110,12 +125,12 @@ QWidget* ShelfView::makeRanking() {
     m_progress->setAccessibleName(tr("Cells tried"));
     m_stop = new QPushButton(tr("Stop"), side);
     m_stop->setObjectName(QStringLiteral("stopScreening"));
-    foot->addWidget(m_state, 2);
-    foot->addWidget(m_progress, 1);
-    foot->addWidget(m_stop);
+    below->addWidget(m_state, 2);
+    below->addWidget(m_progress, 1);
+    below->addWidget(m_stop);
     layout->addLayout(head);
+    layout->addLayout(below);
     layout->addWidget(scroll, 1);
-    layout->addLayout(foot);
     m_progress->hide();
     m_stop->hide();
     connect(m_stop, &QPushButton::clicked, this, &ShelfView::stop);
@@ -134,6 +149,9 @@ void ShelfView::resizeEvent(QResizeEvent* event) {
 void ShelfView::showEvent(QShowEvent* event) {
     View::showEvent(event);
     m_entry->setFocus();
+    if (shelfIn(m_bench).empty()) {
+        m_cupboard->setChecked(true); // nothing to look at otherwise
+    }
     rank();
 }
 
@@ -155,6 +173,20 @@ void ShelfView::add() {
     }
     if (keepShelf(m_bench, *shelf, base::Said("command.shelf-on", {{"name", typed.toStdString()}}))) {
         m_entry->clear();
+        m_cupboard->setChecked(false); // what was typed is seen where it stands
+    }
+}
+
+void ShelfView::toggle(const CupboardThing& thing) {
+    const shelf::Shelf shelf = shelfKnown(m_bench);
+    const std::string name = thing.name.toStdString();
+    if (stands(shelf, thing)) {
+        keepShelf(m_bench, without(shelf, thing), base::Said("command.shelf-off", {{"name", name}}));
+        return;
+    }
+    QString problem;
+    if (const auto more = withOwned(m_bench.catalogue(), shelf, thing.put, problem)) {
+        keepShelf(m_bench, *more, base::Said("command.shelf-on", {{"name", name}}));
     }
 }
 

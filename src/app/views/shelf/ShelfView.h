@@ -11,11 +11,13 @@ class QLabel;
 class QLineEdit;
 class QProgressBar;
 class QPushButton;
+class QStackedWidget;
 
 namespace anodex::app {
 
 class Boards;
 class Ranking;
+struct CupboardThing;
 
 class ShelfView : public View {
     Q_OBJECT
@@ -35,6 +37,7 @@ private:
     QWidget* makeShelf();
     QWidget* makeRanking();
     void add();
+    void toggle(const CupboardThing& thing);
     void takeOff(std::size_t thing);
     void openFile();
     void saveFile();
@@ -49,6 +52,8 @@ private:
     QBoxLayout* m_layout;
     Boards* m_boards = nullptr;
     Ranking* m_ranking = nullptr;
+    QStackedWidget* m_sides = nullptr; ///< The shelf, or the cupboard.
+    QPushButton* m_cupboard = nullptr;
     QLineEdit* m_entry = nullptr;
     QLabel* m_state = nullptr;
     QProgressBar* m_progress = nullptr;

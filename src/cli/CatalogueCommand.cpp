@@ -1,6 +1,7 @@
 #include "cli/CatalogueCommand.h"
 
 #include "cli/Command.h"
+#include "cli/PlainText.h"
 #include "wording/FindingText.h"
 #include "wording/Listing.h"
 
@@ -245,8 +246,12 @@ Json listCatalogue(const Catalogue& catalogue, const std::string& kind) {
 }
 
 Command catalogueCommand() {
-    return {"catalogue", {{"KIND", "kind", true}}, [](const Call& call) -> int {
-                print(call.console(), listCatalogue(call.catalogue(), call.text("KIND")));
+    std::vector<std::string> names;
+    for (const Kind& one : kKinds) {
+        names.emplace_back(one.name);
+    }
+    return {"catalogue", {{"KIND", "kind", true, names}}, [](const Call& call) -> int {
+                print(call.console(), listCatalogue(call.catalogue(), call.text("KIND")), catalogueText);
                 return kGood;
             }};
 }

@@ -16,6 +16,7 @@ struct Option {
     const char* name;      ///< "--curve" takes a value; "CELL" is told by its place.
     const char* value;     ///< What stands for the value in help: "POINTS"; of a place, what it is.
     bool required = false; ///< Of a place.
+    std::vector<std::string> choices = {}; ///< All that may stand there, where they can be listed.
 
     [[nodiscard]] bool isPlace() const { return name[0] != '-'; }
 };
@@ -56,6 +57,8 @@ struct Command {
 /// One line in the language in use.
 [[nodiscard]] std::string helpOf(const Command& command);
 [[nodiscard]] std::string helpOf(const Command& command, const Option& option);
+/// A line as it would be typed.
+[[nodiscard]] std::string exampleOf(const Command& command);
 [[nodiscard]] std::string helpOfCommon(const std::string& option);
 
 } // namespace anodex::cli

@@ -71,6 +71,7 @@ std::string manPage(const std::string& version, const std::string& date) {
         for (const Option& option : command.options) {
             page += optionText(option, helpOf(command, option));
         }
+        page += ".PP\n.nf\n.RS\n" + troff(exampleOf(command)) + "\n.RE\n.fi\n";
     }
     page += ".SH OPTIONS\n" + sentence(wording::text("cli.page.of-every"));
     for (const Option& option : commonOptions()) {
@@ -83,40 +84,6 @@ std::string manPage(const std::string& version, const std::string& date) {
         page += ".TP\n.B " + std::to_string(status++) + "\n" + sentence(wording::text(meaning));
     }
     return page + ".SH SEE ALSO\n.BR anodex (1)\n";
-}
-
-std::string completion() {
-    std::string names;
-    std::string cases;
-    for (const Command& command : commands()) {
-        names += (names.empty() ? "" : " ") + std::string(command.name);
-        std::string options;
-        for (const std::vector<Option>* list : {&command.options, &commonOptions()}) {
-            for (const Option& option : *list) {
-                options += option.isPlace() ? std::string() : std::string(option.name) + " ";
-            }
-        }
-        cases += "        " + std::string(command.name) + ") options=\"" + options + "--help\" ;;\n";
-    }
-    return "# Completion of anodex-cli for bash, made from its table of commands.\n"
-           "_anodex_cli() {\n"
-           "    local current=\"${COMP_WORDS[COMP_CWORD]}\" options=\"\"\n"
-           "    if [ \"$COMP_CWORD\" -eq 1 ]; then\n"
-           "        mapfile -t COMPREPLY < <(compgen -W \"" +
-           names +
-           " --help\" -- \"$current\")\n"
-           "        return\n"
-           "    fi\n"
-           "    case \"${COMP_WORDS[1]}\" in\n" +
-           cases +
-           "    esac\n"
-           "    if [[ \"$current\" == -* ]]; then\n"
-           "        mapfile -t COMPREPLY < <(compgen -W \"$options\" -- \"$current\")\n"
-           "    else\n"
-           "        mapfile -t COMPREPLY < <(compgen -f -- \"$current\")\n"
-           "    fi\n"
-           "}\n"
-           "complete -o filenames -F _anodex_cli anodex-cli\n";
 }
 
 } // namespace anodex::cli

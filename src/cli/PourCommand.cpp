@@ -1,6 +1,7 @@
 #include "cli/PourCommand.h"
 
 #include "cli/Command.h"
+#include "cli/PlainText.h"
 #include "wording/pour/PourLine.h"
 
 #include <cmath>
@@ -48,7 +49,7 @@ Json readPourLine(const chemistry::Catalogue& catalogue, const std::string& text
 
 Command pourCommand() {
     return {"pour", {{"TEXT", "text", true}}, [](const Call& call) -> int {
-                print(call.console(), readPourLine(call.catalogue(), call.text("TEXT")));
+                print(call.console(), readPourLine(call.catalogue(), call.text("TEXT")), pourText);
                 return kGood;
             }};
 }

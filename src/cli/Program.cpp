@@ -16,13 +16,14 @@ namespace anodex::cli {
 namespace {
 
 constexpr const char* kProgram = "anodex-cli";
-constexpr const char* kNotBuiltYet[] = {"mix",      "simulate", "pack",   "sheet", "record",
-                                        "protocol", "schema",   "export", "import"};
+constexpr const char* kNotBuiltYet[] = {"mix",    "simulate", "pack",   "sheet",
+                                        "record", "protocol", "export", "import"};
 
 void describe(CLI::App& app, const Command& command, bool& json, std::map<std::string, std::string>& values) {
     CLI::App* sub = app.add_subcommand(command.name, helpOf(command));
     sub->group(wording::text("cli.commands"));
     sub->get_help_ptr()->group(wording::text("cli.options"));
+    sub->footer(wording::text({"cli.example", {{"line", exampleOf(command)}}}));
     const auto add = [&](const Option& option, const std::string& help) {
         CLI::Option* added = *option.value == '\0' ? sub->add_flag(option.name, json, help)
                                                    : sub->add_option(option.name, values[option.name], help);

@@ -2,6 +2,7 @@
 
 #include "cli/CellInput.h"
 #include "cli/Command.h"
+#include "cli/PlainText.h"
 #include "core/cell/Evaluation.h"
 #include "wording/entry/EntryLine.h"
 
@@ -88,9 +89,8 @@ Json readingJson(const record::Reading& reading) {
     return json;
 }
 
-} // namespace
-
-Json readLine(const chemistry::Catalogue& catalogue, const std::string& text, const std::string& cellPath) {
+wording::Entry entryOf(const chemistry::Catalogue& catalogue, const std::string& text,
+                       const std::string& cellPath) {
     wording::EntryContext context{{}, {}, &catalogue.loads};
     if (!cellPath.empty()) {
         const CellInput input = readCell(catalogue, cellPath);
@@ -98,7 +98,10 @@ Json readLine(const chemistry::Catalogue& catalogue, const std::string& text, co
         context.openCircuitVolts = evaluation.openCircuitVolts;
         context.shortCircuitAmps = evaluation.first.shortCircuitAmps;
     }
-    const wording::Entry entry = wording::readEntry(text, kNow, context);
+    return wording::readEntry(text, kNow, context);
+}
+
+Json entryJson(const wording::Entry& entry) {
     Json json = {{"understood", Json::array()}, {"asks", Json::array()}};
     switch (entry.kind) {
     case wording::Entry::Kind::Reading:
@@ -121,9 +124,25 @@ Json readLine(const chemistry::Catalogue& catalogue, const std::string& text, co
     return json;
 }
 
+} // namespace
+
+Json readLine(const chemistry::Catalogue& catalogue, const std::string& text, const std::string& cellPath) {
+    return entryJson(entryOf(catalogue, text, cellPath));
+}
+
 Command readCommand() {
     return {"read", {{"TEXT", "text", true}, {"--cell", "CELL"}}, [](const Call& call) -> int {
-                print(call.console(), readLine(call.catalogue(), call.text("TEXT"), call.text("--cell")));
+                const Console& console = call.console();
+                const wording::Entry entry =
+                    entryOf(call.catalogue(), call.text("TEXT"), call.text("--cell"));
+                const Json json = entryJson(entry);
+                if (console.json) {
+                    print(console, json);
+                } else if (entry.kind == wording::Entry::Kind::Question) {
+                    console.output << asksText(json["asks"], console.screen);
+                } else {
+                    console.output << wrapped("", entry.echo, console.screen);
+                }
                 return kGood;
             }};
 }

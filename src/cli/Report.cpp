@@ -84,6 +84,15 @@ Json asked(const wording::Question& question) {
     return {{"question", question.text}, {"choices", question.choices}};
 }
 
+void print(const Console& console, const Json& json,
+           std::string (*plain)(const Json& json, const Screen& screen)) {
+    if (console.json) {
+        print(console, json);
+    } else {
+        console.output << plain(json, console.screen);
+    }
+}
+
 void print(const Console& console, const Json& json) {
     if (console.json) {
         console.output << json.dump(2) << '\n';

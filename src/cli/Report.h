@@ -24,5 +24,8 @@ struct Console {
 [[nodiscard]] formats::Json asked(const wording::Question& question);
 /// JSON as it is, or as an indented table of keys and values.
 void print(const Console& console, const formats::Json& json);
+/// JSON as it is, or as people read it.
+void print(const Console& console, const formats::Json& json,
+           std::string (*plain)(const formats::Json& json, const Screen& screen));
 
 } // namespace anodex::cli

@@ -1,6 +1,7 @@
 #include "cli/ScreenCommand.h"
 
 #include "cli/Command.h"
+#include "cli/PlainText.h"
 #include "core/design/Resolve.h"
 #include "formats/CellFile.h"
 #include "formats/ShelfFile.h"
@@ -113,7 +114,7 @@ Command screenCommand() {
                 request.shelfPath = call.text("SHELF");
                 request.by = call.text("--by").empty() ? request.by : call.text("--by");
                 request.top = call.count("--top", request.top, 1);
-                print(call.console(), screenShelf(call.catalogue(), request));
+                print(call.console(), screenShelf(call.catalogue(), request), screenText);
                 return kGood;
             }};
 }

@@ -1,6 +1,7 @@
 #include "cli/SolutionCommand.h"
 
 #include "cli/Command.h"
+#include "cli/PlainText.h"
 #include "core/base/Constants.h"
 #include "core/design/Liquid.h"
 #include "core/design/Resolve.h"
@@ -95,7 +96,7 @@ Json describeSolution(const Catalogue& catalogue, const std::string& path) {
 
 Command solutionCommand() {
     return {"solution", {{"LIQUID", "*.liquid.json", true}}, [](const Call& call) -> int {
-                print(call.console(), describeSolution(call.catalogue(), call.text("LIQUID")));
+                print(call.console(), describeSolution(call.catalogue(), call.text("LIQUID")), solutionText);
                 return kGood;
             }};
 }

@@ -115,6 +115,7 @@ TEST(Help, HasALineForEveryCommandAndOptionAndNoOther) {
     for (const Command& command : commands()) {
         const std::string id = std::string("help.") + command.name;
         wanted.insert(id);
+        wanted.insert(id + ".example");
         for (const Option& option : command.options) {
             wanted.insert(id + "." + option.name);
         }

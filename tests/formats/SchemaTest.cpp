@@ -59,6 +59,44 @@ TEST(Schema, AgreesWithTheReaderOnEveryFileOfTheCorpus) {
     EXPECT_GE(files, 50);
 }
 
+TEST(Schema, OfAShelfAgreesWithItsReader) {
+    const test::TemporaryFolder folder;
+    const std::string head = R"({"format": "anodex-shelf/1")";
+    const std::vector<std::pair<std::string, bool>> files = {
+        {head + "}", true},
+        {head + R"(, "materials": [{"material": "zinc", "area_cm2": 30, "mass_g": 40, "price": 2.5}]})",
+         true},
+        {head + R"(, "substances": [{"substance": "NaCl", "mass_g": 500}], "x-note": 1})", true},
+        {head + R"(, "liquids": [{"ready": "vinegar", "volume_mL": 500}], "cases": [{"material": "glass"}]})",
+         true},
+        {head + R"(, "materials": [{"material": "zinc"}]})", false},
+        {head + R"(, "materials": [{"material": "zinc", "area_cm2": 0}]})", false},
+        {head + R"(, "substances": [{"substance": "NaCl", "mass_g": 5, "price": -1}]})", false},
+        {head + R"(, "liquids": [{"ready": "vinegar", "volume_ml": 5}]})", false},
+        {R"({"format": "anodex-shelf/2"})", false},
+        {R"({"materials": []})", false}};
+    std::string script = "import json, sys, jsonschema\n"
+                         "v = jsonschema.Draft7Validator(json.load(open(sys.argv[1])))\n"
+                         "for path in sys.argv[2:]: print(1 if v.is_valid(json.load(open(path))) else 0)\n";
+    test::writeText(folder.path("v.py"), script);
+    std::string command = "/usr/bin/python3 " + folder.path("v.py").string() + " " +
+                          (test::sourceDir() / "data/schema/shelf.schema.json").string();
+    for (std::size_t i = 0; i < files.size(); ++i) {
+        const auto path = folder.path(std::to_string(i) + ".shelf.json");
+        test::writeText(path, files[i].first);
+        command += " " + path.string();
+    }
+    FILE* pipe = popen(command.c_str(), "r");
+    ASSERT_NE(pipe, nullptr);
+    for (const auto& [text, right] : files) {
+        std::array<char, 16> line{};
+        ASSERT_NE(fgets(line.data(), line.size(), pipe), nullptr);
+        EXPECT_EQ(line[0] == '1', right) << "the schema: " << text;
+        EXPECT_EQ(readShelfFile(text).has_value(), right) << "the reader: " << text;
+    }
+    EXPECT_EQ(pclose(pipe), 0);
+}
+
 TEST(Schema, EveryJsonBlockInTheDocsReads) {
     const std::regex block("```json\n([\\s\\S]*?)```");
     int blocks = 0;

@@ -64,6 +64,47 @@ TEST_F(InstallTest, TheCommandLineRunsFromAnyPrefixWithItsPageAndCompletion) {
     EXPECT_EQ(completed.output, "evaluate\n");
 }
 
+TEST_F(InstallTest, BashCompletesCommandsOptionsKindsAndFiles) {
+    const auto completed = [&](const std::string& words, int at_) {
+        return ran("bash -c 'source \"" + at("share/bash-completion/completions/anodex-cli") +
+                   "\"; COMP_WORDS=(" + words + "); COMP_CWORD=" + std::to_string(at_) +
+                   "; _anodex_cli; echo ${COMPREPLY[*]}'")
+            .output;
+    };
+    EXPECT_EQ(completed("anodex-cli s", 1), "solution screen schema\n");
+    EXPECT_EQ(completed("anodex-cli catalogue ma", 2), "materials\n");
+    EXPECT_EQ(completed("anodex-cli schema \"\"", 2), "cell liquid shelf\n");
+    EXPECT_EQ(completed("anodex-cli evaluate --cu", 2), "--current --curve\n");
+    EXPECT_EQ(completed("anodex-cli read --c", 2), "--cell --catalogue\n");
+    test::writeText(m_folder.path("mine.cell.json"), "{}");
+    EXPECT_EQ(completed("anodex-cli evaluate " + m_folder.path("mine").string(), 2),
+              m_folder.path("mine.cell.json").string() + "\n");
+}
+
+TEST_F(InstallTest, ZshAndFishCompleteTheSame) {
+    const std::string zsh = at("share/zsh/site-functions/_anodex-cli");
+    expectClean("zsh -n " + quoted(zsh));
+    const Ran described =
+        ran("zsh -fc 'autoload -U compinit; compinit -D -u; _describe() { print -l ${(P)2}; }; "
+            "_arguments() { print -l -- \"$@\"; }; CURRENT=2; words=(anodex-cli \"\"); "
+            "source \"" +
+            zsh + "\"; CURRENT=3; words=(anodex-cli catalogue \"\"); _anodex_cli'");
+    EXPECT_NE(described.output.find("evaluate:What the model says"), std::string::npos) << described.output;
+    EXPECT_NE(described.output.find("1:kind:(substances liquids materials"), std::string::npos)
+        << described.output;
+    const std::string fish = at("share/fish/vendor_completions.d/anodex-cli.fish");
+    expectClean("fish --no-execute " + quoted(fish));
+    const std::string home = "HOME=" + m_folder.path("home").string() + " ";
+    const auto offered = [&](const std::string& line) {
+        return ran(home + "fish --no-config -c 'source \"" + fish + "\"; complete -C \"" + line + "\"'")
+            .output;
+    };
+    EXPECT_NE(offered("anodex-cli ev").find("evaluate"), std::string::npos) << offered("anodex-cli ev");
+    EXPECT_NE(offered("anodex-cli catalogue ma").find("materials"), std::string::npos);
+    EXPECT_NE(offered("anodex-cli evaluate --cur").find("--curve"), std::string::npos);
+    EXPECT_EQ(offered("anodex-cli schema m").find("materials"), std::string::npos);
+}
+
 #ifdef ANODEX_APP
 TEST_F(InstallTest, TheWindowIsKnownToTheDesktop) {
     expectClean("desktop-file-validate " + quoted(at("share/applications/anodex.desktop")));

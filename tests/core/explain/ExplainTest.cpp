@@ -193,6 +193,23 @@ TEST(Explain, LeadsDownToSources) {
     }
 }
 
+TEST(Explain, TheAcidityNamesWhatTheLiquidHolds) {
+    const Case c = caseOf(test::foilInSalt());
+    const Explanation acidity = explained(c, Quantity::Acidity);
+    const liquid::Solution& solution = c.evaluation.solution(design::Side::Negative);
+    double named = 0.0;
+    for (const Explanation& input : acidity.inputs) {
+        named += input.value;
+        EXPECT_FALSE(input.sources.empty()) << input.value;
+    }
+    double held = 0.0;
+    for (const double molality : solution.molality) {
+        held += molality > 1e-9 ? molality : 0.0;
+    }
+    EXPECT_GT(acidity.inputs.size(), 2U);
+    EXPECT_NEAR(named, held, 1e-12);
+}
+
 TEST(Explain, TheVoltageUnderLoadIsWhatTheLossesLeave) {
     for (const std::string& json : {test::beakers(), test::lemon(), test::foilInAlkali()}) {
         const Case c = caseOf(json);

@@ -80,6 +80,21 @@ TEST(State, ASolidIsTakenFromEveryPlaceByItsShare) {
     EXPECT_NEAR(molesOf(electrode, zinc), 0.5, 1e-12);
 }
 
+TEST(State, ADepositGrowsOnADepositOfItsKindAlone) {
+    ElectrodeState electrode;
+    const SpeciesIndex zinc = named("Zn(s)");
+    const SpeciesIndex copper = named("Cu(s)");
+    electrode.solids = {{zinc, Place::Body, 3.0}, {copper, Place::Deposit, 1.0}};
+    addSolid(electrode, zinc, 0.5);
+    ASSERT_EQ(electrode.solids.size(), 3U);
+    EXPECT_EQ(electrode.solids[0].moles, 3.0) << "the body stays what it was";
+    EXPECT_EQ(electrode.solids[1].moles, 1.0) << "copper does not become zinc";
+    EXPECT_EQ(electrode.solids[2].place, Place::Deposit);
+    addSolid(electrode, zinc, 0.25);
+    ASSERT_EQ(electrode.solids.size(), 3U);
+    EXPECT_EQ(electrode.solids[2].moles, 0.75);
+}
+
 TEST(State, TellsWhatWasTakenBeyondWhatIsThere) {
     const test::Filled filled(test::beakers());
     State state = filled.contents.state;

@@ -227,6 +227,7 @@ Json analyseFile(const chemistry::Catalogue& catalogue, const AnalyseRequest& re
 
 Command analyseCommand() {
     return {"analyse",
+            "anodex-cli analyse night.csv --cell lemon.cell.json",
             {{"RUN", "file", true},
              {"--cell", "CELL"},
              {"--time", "COLUMN"},

@@ -250,7 +250,10 @@ Command catalogueCommand() {
     for (const Kind& one : kKinds) {
         names.emplace_back(one.name);
     }
-    return {"catalogue", {{"KIND", "kind", true, names}}, [](const Call& call) -> int {
+    return {"catalogue",
+            "anodex-cli catalogue materials",
+            {{"KIND", "kind", true, names}},
+            [](const Call& call) -> int {
                 print(call.console(), listCatalogue(call.catalogue(), call.text("KIND")), catalogueText);
                 return kGood;
             }};

@@ -45,6 +45,7 @@ private:
 
 struct Command {
     const char* name;
+    const char* example; ///< A line as it would be typed; the same in every language.
     std::vector<Option> options;
     int (*run)(const Call& call); ///< The exit code; throws Stop.
 };
@@ -57,8 +58,6 @@ struct Command {
 /// One line in the language in use.
 [[nodiscard]] std::string helpOf(const Command& command);
 [[nodiscard]] std::string helpOf(const Command& command, const Option& option);
-/// A line as it would be typed.
-[[nodiscard]] std::string exampleOf(const Command& command);
 [[nodiscard]] std::string helpOfCommon(const std::string& option);
 
 } // namespace anodex::cli

@@ -15,9 +15,10 @@ Command notebookCommand();
 Command schemaCommand();
 
 const std::vector<Command>& commands() {
-    static const std::vector<Command> kCommands = {evaluateCommand(),  solutionCommand(), analyseCommand(),
-                                                   catalogueCommand(), screenCommand(),   readCommand(),
-                                                   pourCommand(),      notebookCommand(), schemaCommand()};
+    static const std::vector<Command> kCommands = {
+        evaluateCommand(), solutionCommand(), analyseCommand(),  catalogueCommand(), screenCommand(),
+        readCommand(),     pourCommand(),     notebookCommand(), schemaCommand(),
+    };
     return kCommands;
 }
 
@@ -32,10 +33,6 @@ std::string helpOf(const Command& command) {
 
 std::string helpOf(const Command& command, const Option& option) {
     return wording::text(std::string("help.") + command.name + "." + option.name);
-}
-
-std::string exampleOf(const Command& command) {
-    return wording::text(std::string("help.") + command.name + ".example");
 }
 
 std::string helpOfCommon(const std::string& option) {

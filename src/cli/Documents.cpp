@@ -71,7 +71,7 @@ std::string manPage(const std::string& version, const std::string& date) {
         for (const Option& option : command.options) {
             page += optionText(option, helpOf(command, option));
         }
-        page += ".PP\n.nf\n.RS\n" + troff(exampleOf(command)) + "\n.RE\n.fi\n";
+        page += ".PP\n.nf\n.RS\n" + troff(command.example) + "\n.RE\n.fi\n";
     }
     page += ".SH OPTIONS\n" + sentence(wording::text("cli.page.of-every"));
     for (const Option& option : commonOptions()) {

@@ -166,6 +166,7 @@ Json evaluateCell(const Catalogue& catalogue, const EvaluateRequest& request) {
 
 Command evaluateCommand() {
     return {"evaluate",
+            "anodex-cli evaluate lemon.cell.json --curve 20",
             {{"CELL", "*.cell.json", true},
              {"--current", "AMPERES"},
              {"--curve", "POINTS"},

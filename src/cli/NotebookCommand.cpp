@@ -111,6 +111,7 @@ NotebookReport inspectNotebook(const std::string& path, const std::string& verb,
 
 Command notebookCommand() {
     return {"notebook",
+            "anodex-cli notebook shed.anodex check",
             {{"FILE", "*.anodex", true}, {"VERB", "verb", true}, {"OTHER", "file"}},
             [](const Call& call) -> int {
                 const std::string& path = call.text("FILE");

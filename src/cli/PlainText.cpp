@@ -31,7 +31,7 @@ std::string strongest(const Json& species) {
     return text;
 }
 
-/// "zinc | copper in vinegar"
+/// Both materials, and what they stand in.
 std::string cellName(const Json& cell) {
     const auto liquidName = [](const Json& liquid) {
         if (liquid.contains("ready")) {
@@ -77,7 +77,7 @@ std::string candidateLine(std::size_t rank, const Json& candidate, const Screen&
 std::string solutionText(const Json& answer, const Screen& screen) {
     const auto number = [&](const char* key) { return answer[key].get<double>(); };
     std::string text =
-        line("cli.pH", fmt::format("{:.2f}", number("pH")), screen) +
+        line("cli.acidity", fmt::format("{:.2f}", number("pH")), screen) +
         line("cli.density", fmt::format("{:.3f} g/mL", number("density_g_per_mL")), screen) +
         line("cli.conductivity", wording::quantityText(number("conductivity_S_per_m"), Unit::SiemensPerMetre),
              screen) +

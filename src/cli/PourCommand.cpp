@@ -48,7 +48,7 @@ Json readPourLine(const chemistry::Catalogue& catalogue, const std::string& text
 }
 
 Command pourCommand() {
-    return {"pour", {{"TEXT", "text", true}}, [](const Call& call) -> int {
+    return {"pour", "anodex-cli pour '2 tsp salt'", {{"TEXT", "text", true}}, [](const Call& call) -> int {
                 print(call.console(), readPourLine(call.catalogue(), call.text("TEXT")), pourText);
                 return kGood;
             }};

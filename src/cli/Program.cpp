@@ -23,7 +23,7 @@ void describe(CLI::App& app, const Command& command, bool& json, std::map<std::s
     CLI::App* sub = app.add_subcommand(command.name, helpOf(command));
     sub->group(wording::text("cli.commands"));
     sub->get_help_ptr()->group(wording::text("cli.options"));
-    sub->footer(wording::text({"cli.example", {{"line", exampleOf(command)}}}));
+    sub->footer(wording::text({"cli.example", {{"line", std::string(command.example)}}}));
     const auto add = [&](const Option& option, const std::string& help) {
         CLI::Option* added = *option.value == '\0' ? sub->add_flag(option.name, json, help)
                                                    : sub->add_option(option.name, values[option.name], help);

@@ -131,7 +131,10 @@ Json readLine(const chemistry::Catalogue& catalogue, const std::string& text, co
 }
 
 Command readCommand() {
-    return {"read", {{"TEXT", "text", true}, {"--cell", "CELL"}}, [](const Call& call) -> int {
+    return {"read",
+            "anodex-cli read '0.71 V at 1k after 10 min' --cell lemon.cell.json",
+            {{"TEXT", "text", true}, {"--cell", "CELL"}},
+            [](const Call& call) -> int {
                 const Console& console = call.console();
                 const wording::Entry entry =
                     entryOf(call.catalogue(), call.text("TEXT"), call.text("--cell"));

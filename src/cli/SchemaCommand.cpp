@@ -32,15 +32,16 @@ Json liquidSchema() {
 } // namespace
 
 Command schemaCommand() {
-    return {"schema", {{"KIND", "kind", true, kKinds}}, [](const Call& call) -> int {
-                const std::string kind = call.text("KIND");
-                if (std::find(kKinds.begin(), kKinds.end(), kind) == kKinds.end()) {
-                    throw misfit("schema", kind, wording::choiceOf(kKinds));
-                }
-                // A schema is for programs, whoever asks for it.
-                call.console().output << (kind == "liquid" ? liquidSchema() : shipped(kind)).dump(2) << '\n';
-                return kGood;
-            }};
+    return {
+        "schema", "anodex-cli schema cell", {{"KIND", "kind", true, kKinds}}, [](const Call& call) -> int {
+            const std::string kind = call.text("KIND");
+            if (std::find(kKinds.begin(), kKinds.end(), kind) == kKinds.end()) {
+                throw misfit("schema", kind, wording::choiceOf(kKinds));
+            }
+            // A schema is for programs, whoever asks for it.
+            call.console().output << (kind == "liquid" ? liquidSchema() : shipped(kind)).dump(2) << '\n';
+            return kGood;
+        }};
 }
 
 } // namespace anodex::cli

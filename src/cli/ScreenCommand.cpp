@@ -108,6 +108,7 @@ Json screenShelf(const Catalogue& catalogue, const ScreenRequest& request) {
 
 Command screenCommand() {
     return {"screen",
+            "anodex-cli screen mine.shelf.json --by power --top 5",
             {{"SHELF", "*.shelf.json", true}, {"--by", "FIGURE"}, {"--top", "COUNT"}},
             [](const Call& call) -> int {
                 ScreenRequest request;

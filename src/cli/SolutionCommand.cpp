@@ -95,7 +95,10 @@ Json describeSolution(const Catalogue& catalogue, const std::string& path) {
 }
 
 Command solutionCommand() {
-    return {"solution", {{"LIQUID", "*.liquid.json", true}}, [](const Call& call) -> int {
+    return {"solution",
+            "anodex-cli solution brine.liquid.json",
+            {{"LIQUID", "*.liquid.json", true}},
+            [](const Call& call) -> int {
                 print(call.console(), describeSolution(call.catalogue(), call.text("LIQUID")), solutionText);
                 return kGood;
             }};

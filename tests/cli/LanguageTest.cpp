@@ -102,7 +102,11 @@ TEST_F(InMarkedLetters, HelpAndTheScreenOfACellAreChanged) {
     }
     EXPECT_EQ(unchanged(call({"--help"}).output, names), kNone);
     for (const Command& command : commands()) {
-        EXPECT_EQ(unchanged(call({command.name, "--help"}).output, names), kNone) << command.name;
+        std::string help = call({command.name, "--help"}).output;
+        const std::size_t example = help.find(command.example); // typed so in every language
+        ASSERT_NE(example, std::string::npos) << help;
+        help.erase(example, std::string(command.example).size());
+        EXPECT_EQ(unchanged(help, names), kNone) << command.name;
     }
     // What a cell is made of is named as the catalogue does; times have their unit.
     EXPECT_EQ(unchanged(call({"evaluate", cell(test::lemon())}).output,
@@ -115,7 +119,6 @@ TEST(Help, HasALineForEveryCommandAndOptionAndNoOther) {
     for (const Command& command : commands()) {
         const std::string id = std::string("help.") + command.name;
         wanted.insert(id);
-        wanted.insert(id + ".example");
         for (const Option& option : command.options) {
             wanted.insert(id + "." + option.name);
         }

@@ -4,16 +4,34 @@
 #include "wording/Quantities.h"
 #include "wording/Texts.h"
 
+#include <cmath>
+
 namespace anodex::wording {
 namespace {
 
 using base::Said;
 
+constexpr double kNoSuchCell = 8.0; // times beyond the range: rather the meter than the cell
+
 const char* verdict(double value, const record::Expected& expected) {
-    if (expected.range.contains(value)) {
+    const base::Interval& range = expected.range;
+    if (range.contains(value)) {
         return "normal";
     }
-    return value < expected.range.low ? "low" : "high";
+    if (value < range.low) {
+        return value > 0.0 && value * kNoSuchCell < range.low ? "trace" : "low";
+    }
+    return range.high > 0.0 && value > kNoSuchCell * range.high ? "beyond" : "high";
+}
+
+/// How many times the larger of both holds the smaller, in round figures.
+std::string times(double value, double expected) {
+    if (value <= 0.0 || expected <= 0.0) {
+        return {};
+    }
+    const double ratio = value > expected ? value / expected : expected / value;
+    const double decade = std::pow(10.0, std::floor(std::log10(ratio)));
+    return numberText(std::round(ratio / decade) * decade, 1);
 }
 
 Said compared(const char* id, double value, const std::string& shown, Unit unit,
@@ -21,7 +39,8 @@ Said compared(const char* id, double value, const std::string& shown, Unit unit,
     return {id,
             {{"shown", shown},
              {"wanted", quantityText(expected.value, unit, expected.range)},
-             {"verdict", verdict(value, expected)}}};
+             {"verdict", verdict(value, expected)},
+             {"times", times(value, expected.value)}}};
 }
 
 /// What a run delivered, how it sagged, and what stood in its way.

@@ -371,5 +371,29 @@ TEST_F(FileTest, ADesignIsSavedToACellFileAndBegunFromIt) {
     EXPECT_TRUE(message().contains("positive: nothing")) << message().toStdString();
 }
 
+TEST_F(FileTest, WhatIsSavedGetsItsEndingAndTakesNoOtherFilesPlace) {
+    beginFirst();
+    const QString stem = QString::fromStdString(m_folder.path("mine").string());
+    m_fileToSave = stem;
+    m_window->perform(QStringLiteral("saveDesign"));
+    EXPECT_TRUE(QFile::exists(stem + ".cell.json"));
+    m_window->perform(QStringLiteral("saveDesign"));
+    EXPECT_TRUE(QFile::exists(stem + " 2.cell.json")) << "the first was not asked about";
+    m_window->perform(QStringLiteral("newNotebook"));
+    EXPECT_EQ(m_bench->store().path(), stem + ".anodex");
+    m_fileToSave = stem + ".other.anodex";
+    m_window->perform(QStringLiteral("newNotebook"));
+    EXPECT_EQ(m_bench->store().path(), stem + ".other.anodex") << "what has its ending keeps it";
+}
+
+TEST_F(FileTest, PanelsStayInsideAWindowMadeSmaller) {
+    beginFirst();
+    QTest::keyClick(m_window.get(), Qt::Key_F, Qt::ControlModifier);
+    auto* panel = find<QLineEdit>("findField")->parentWidget();
+    ASSERT_TRUE(panel->isVisible());
+    m_window->resize(900, 600);
+    EXPECT_TRUE(m_window->rect().contains(panel->geometry()));
+}
+
 } // namespace
 } // namespace anodex::app

@@ -185,6 +185,11 @@ TEST(JudgeText, SaysLowerAndHigherOutsideIt) {
               std::string::npos);
     EXPECT_NE(judgeSentence({expectation(), volts(1.3), {}, {}, ""}).find("higher than it should be"),
               std::string::npos);
+    const std::string whole = judgeSentence({expectation(), volts(1090.0), {}, {}, ""});
+    EXPECT_NE(whole.find("1000 times what this cell can give"), std::string::npos) << whole;
+    EXPECT_NE(whole.find("unit"), std::string::npos) << whole;
+    const std::string milli = judgeSentence({expectation(), volts(1.09e-3), {}, {}, ""});
+    EXPECT_NE(milli.find("1000 times less than this cell should give"), std::string::npos) << milli;
 }
 
 TEST(JudgeText, TellsAnUnfinishedRunFromAnEmptyCell) {

@@ -1,5 +1,6 @@
 #include "app/frame/FileActions.h"
 
+#include "app/session/ChosenFile.h"
 #include "formats/CellFile.h"
 #include "wording/ErrorText.h"
 
@@ -36,7 +37,7 @@ void FileActions::open(const QString& path) {
 }
 
 void FileActions::newNotebook() {
-    const QString path = m_bench.services().chooseSave(tr("New notebook"), QStringLiteral("cells.anodex"));
+    const QString path = chosenToSave(m_bench.services(), tr("New notebook"), QStringLiteral("cells.anodex"));
     if (!path.isEmpty() && m_bench.files().open(path, true)) {
         emit stationAsked(QStringLiteral("notebook"));
     }
@@ -52,7 +53,7 @@ bool FileActions::openDemo() {
 
 void FileActions::keepDemo() {
     const QString path =
-        m_bench.services().chooseSave(tr("Keep the demo as my notebook"), QStringLiteral("cells.anodex"));
+        chosenToSave(m_bench.services(), tr("Keep the demo as my notebook"), QStringLiteral("cells.anodex"));
     if (!path.isEmpty()) {
         m_bench.files().keepAs(path);
     }
@@ -64,8 +65,8 @@ void FileActions::saveCopy() {
         return;
     }
     const QString name = QFileInfo(m_bench.store().path()).completeBaseName();
-    const QString path = m_bench.services().chooseSave(tr("Save a copy of the notebook"),
-                                                       tr("%1 copy").arg(name) + QStringLiteral(".anodex"));
+    const QString path = chosenToSave(m_bench.services(), tr("Save a copy of the notebook"),
+                                      tr("%1 copy").arg(name) + QStringLiteral(".anodex"));
     if (!path.isEmpty()) {
         m_bench.files().saveCopy(path);
     }
@@ -123,8 +124,8 @@ void FileActions::saveDesign() {
         return;
     }
     const record::Revision revision = *m_bench.selection().revision();
-    const QString path = m_bench.services().chooseSave(tr("Save this design as a file"),
-                                                       q(revision.name) + QStringLiteral(".cell.json"));
+    const QString path = chosenToSave(m_bench.services(), tr("Save this design as a file"),
+                                      q(revision.name) + QStringLiteral(".cell.json"));
     if (path.isEmpty()) {
         return;
     }

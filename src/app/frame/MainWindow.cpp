@@ -22,6 +22,7 @@
 #include <QLineEdit>
 #include <QMenu>
 #include <QMimeData>
+#include <QScreen>
 #include <QSettings>
 #include <QShortcut>
 #include <QStackedWidget>
@@ -38,6 +39,14 @@ constexpr const char* kNotebookEnding = ".anodex";
 
 QString q(const std::string& text) {
     return QString::fromStdString(text);
+}
+
+QSize roomOnScreen() {
+    // Where there is no monitor, what stands for one is smaller than any.
+    constexpr int kNoLimit = 1 << 14;
+    return QGuiApplication::platformName() == QLatin1String("offscreen")
+               ? QSize(kNoLimit, kNoLimit)
+               : QGuiApplication::primaryScreen()->availableSize();
 }
 
 } // namespace
@@ -59,8 +68,10 @@ MainWindow::MainWindow(Workbench& bench, Theme& theme, QWidget* parent)
     qApp->installEventFilter(this);
     showStation(QString::fromLatin1(m_views.front().id));
     refreshTitle();
-    resize(1280, 800);
-    setMinimumSize(900, 600);
+    // On a small screen, or one whose scale makes it small, the window is no larger than it.
+    const QSize room = roomOnScreen();
+    resize(QSize(1280, 800).boundedTo(room));
+    setMinimumSize(QSize(900, 600).boundedTo(room));
     setAcceptDrops(true);
 }
 
@@ -334,6 +345,12 @@ void MainWindow::resizeEvent(QResizeEvent* event) {
     QMainWindow::resizeEvent(event);
     // With a large font the stage needs the room more than the rail does.
     m_railFrame->setFixedWidth(std::min(static_cast<int>(Theme::em(15.5)), width() * 27 / 100));
+    for (QWidget* panel : std::initializer_list<QWidget*>{m_find, m_explain}) {
+        const QSize size = panel->size().boundedTo(this->size());
+        panel->setGeometry(QRect(QPoint(std::clamp(panel->x(), 0, width() - size.width()),
+                                        std::clamp(panel->y(), 0, height() - size.height())),
+                                 size));
+    }
 }
 
 bool MainWindow::eventFilter(QObject* watched, QEvent* event) {

@@ -1,5 +1,6 @@
 #include "app/views/history/HistoryView.h"
 
+#include "app/session/ChosenFile.h"
 #include "app/views/ViewList.h"
 #include "wording/Texts.h"
 
@@ -167,8 +168,7 @@ void HistoryView::save() {
         return;
     }
     const QString name = QFileInfo(m_bench.store().path()).completeBaseName();
-    const QString path =
-        m_bench.services().chooseSave(tr("Save that state as a notebook of its own"),
+    const QString path = chosenToSave(m_bench.services(), tr("Save that state as a notebook of its own"),
                                       tr("%1 as it was").arg(name) + QStringLiteral(".anodex"));
     if (!path.isEmpty()) {
         m_bench.files().saveCopyAsOf(path, *to);

@@ -95,12 +95,22 @@ QWidget* NotebookView::makeHead() {
     legend->setObjectName(QStringLiteral("faint"));
     legend->setWordWrap(true);
     layout->addStretch(1);
+    auto* filter = new QLineEdit(head);
+    filter->setObjectName(QStringLiteral("notebookFilter"));
+    filter->setAccessibleName(tr("Show only designs that hold these words"));
+    filter->setPlaceholderText(tr("show only…"));
+    filter->setClearButtonEnabled(true);
+    filter->setMaximumWidth(static_cast<int>(Theme::em(12.0)));
+    connect(filter, &QLineEdit::textChanged, m_timeline, &Timeline::setFilter);
     auto* compare = new QPushButton(tr("Compare"), head);
     compare->setObjectName(QStringLiteral("compareVersions"));
     compare->setToolTip(tr("The version at hand beside the one before it"));
     connect(compare, &QPushButton::clicked, this, [this] { emit stationAsked(QStringLiteral("compare")); });
-    layout->addWidget(compare);
-    rows->addWidget(legend);
+    auto* below = new QHBoxLayout;
+    below->addWidget(filter);
+    below->addWidget(compare);
+    below->addWidget(legend, 1);
+    rows->addLayout(below);
     return head;
 }
 

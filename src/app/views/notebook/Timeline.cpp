@@ -5,8 +5,8 @@
 #include "wording/Quantities.h"
 #include "wording/Texts.h"
 
+#include <QRegularExpression>
 #include <algorithm>
-#include <cmath>
 
 namespace anodex::app {
 namespace {
@@ -18,26 +18,37 @@ QString q(const std::string& text) {
 double leftMargin() {
     return Theme::em(4.2);
 }
-double footHeight() {
-    return Theme::em(3.6);
-}
 double headHeight() {
     return Theme::em(2.6);
 }
 
-/// Steps of 1, 2 or 5 that give three to six lines.
-double scaleStep(double top) {
-    const double rough = top / 4.0;
-    const double decade = std::pow(10.0, std::floor(std::log10(rough)));
-    for (const double factor : {1.0, 2.0, 5.0}) {
-        if (rough <= factor * decade) {
-            return factor * decade;
-        }
+/// What a design is found by: its name, family, metals and what is in its liquids.
+QStringList wordsOf(const record::Revision& revision) {
+    const design::CellDesign& design = revision.design;
+    QString words = q(revision.name + " " + design.family);
+    for (const design::ElectrodeDesign* electrode : {&design.negative, &design.positive}) {
+        words += QLatin1Char(' ') + q(electrode->material.written);
     }
-    return 10.0 * decade;
+    const auto addLiquid = [&](const design::LiquidDesign& liquid) {
+        words += QLatin1Char(' ') + q(liquid.ready.written);
+        for (const auto& solute : liquid.solutes) {
+            words += QLatin1Char(' ') + q(solute.substance.written);
+        }
+    };
+    addLiquid(design.liquid);
+    if (design.positiveLiquid) {
+        addLiquid(*design.positiveLiquid);
+    }
+    static const QRegularExpression kBetween(QStringLiteral("\\W+"),
+                                             QRegularExpression::UseUnicodePropertiesOption);
+    return words.split(kBetween, Qt::SkipEmptyParts);
 }
 
 } // namespace
+
+double Timeline::footHeight() {
+    return Theme::em(3.6);
+}
 
 const Timeline::Mark* Timeline::Column::best() const {
     const auto reached = [](const Mark& mark) { return mark.measured.value_or(mark.expected); };
@@ -52,6 +63,7 @@ Timeline::Timeline(Workbench& bench, const Theme& theme, QWidget* parent)
     onChange(bench, this, kContent & ~Parts(Part::Documents), &Timeline::rebuild);
     connect(&theme, &Theme::changed, this, &Timeline::rebuild);
     connect(this, &Picture::resized, this, &Timeline::rebuild);
+    connect(this, &Picture::shown, this, &Timeline::rebuild);
     setBackdrop([this](QPainter& painter) { paintScale(painter); });
     connect(this, &Picture::activated, this, [this](const QString& id) {
         if (id.startsWith(QLatin1String("rev:"))) {
@@ -68,13 +80,70 @@ void Timeline::setFigure(Figure figure) {
     rebuild();
 }
 
+void Timeline::setFilter(const QString& words) {
+    m_words = words.split(QLatin1Char(' '), Qt::SkipEmptyParts);
+    rebuild();
+}
+
+/// A line after the other, each in the order it grew.
+std::vector<const record::Revision*> Timeline::revisions() const {
+    std::map<record::Id, std::size_t> lines; // of a revision, the place of the one its line began with
+    std::vector<std::pair<std::size_t, const record::Revision*>> found;
+    const auto& all = m_bench.contents().revisions;
+    for (std::size_t i = 0; i < all.size(); ++i) {
+        const auto parent = lines.find(all[i].parent);
+        const std::size_t line = parent != lines.end() ? parent->second : i;
+        lines[all[i].id] = line;
+        const QStringList words = m_words.isEmpty() ? QStringList() : wordsOf(all[i]);
+        const bool wanted = std::all_of(m_words.begin(), m_words.end(), [&](const QString& typed) {
+            return std::any_of(words.begin(), words.end(), [&](const QString& word) {
+                return word.startsWith(typed, Qt::CaseInsensitive);
+            });
+        });
+        if (!all[i].setAside && wanted) {
+            found.emplace_back(line, &all[i]);
+        }
+    }
+    std::stable_sort(found.begin(), found.end(),
+                     [](const auto& a, const auto& b) { return a.first < b.first; });
+    std::vector<const record::Revision*> ordered;
+    for (const auto& [line, revision] : found) {
+        ordered.push_back(revision);
+    }
+    return ordered;
+}
+
 QSize Timeline::minimumSizeHint() const {
-    const auto shownRevisions =
-        std::count_if(m_bench.contents().revisions.begin(), m_bench.contents().revisions.end(),
-                      [](const record::Revision& r) { return !r.setAside; });
     return {static_cast<int>(leftMargin() +
-                             Theme::em(9.5) * std::max<double>(1.0, static_cast<double>(shownRevisions))),
+                             Theme::em(9.5) * std::max<double>(1.0, static_cast<double>(revisions().size()))),
             static_cast<int>(Theme::em(16.0))};
+}
+
+/// Worked out once for a design as it is; nothing when it cannot be used.
+std::optional<double> Timeline::expectedOf(const record::Revision& revision) const {
+    Unbuilt& known = m_unbuilt[revision.id];
+    if (!known.worked || known.design != revision.design) {
+        known = {revision.design, {}, true};
+        if (const Outcome outcome = outcomeOf(m_bench.catalogueHandle(), revision.design); outcome.usable()) {
+            const cell::Evaluation& e = *outcome.evaluation;
+            known.figures = {e.first.shortCircuitAmps, e.openCircuitVolts, e.first.maximumPower.watts,
+                             e.capacity.expectedCoulombs};
+        }
+    }
+    if (!known.figures) {
+        return std::nullopt;
+    }
+    switch (m_figure) {
+    case Figure::ShortCircuit:
+        return (*known.figures)[0];
+    case Figure::OpenCircuit:
+        return (*known.figures)[1];
+    case Figure::BestPower:
+        return (*known.figures)[2];
+    case Figure::Capacity:
+        return (*known.figures)[3];
+    }
+    return std::nullopt;
 }
 
 QString Timeline::shown(double value) const {
@@ -140,15 +209,16 @@ double Timeline::columnWidth(std::size_t count) const {
 
 std::vector<Timeline::Column> Timeline::columns() const {
     std::vector<Column> list;
-    for (const record::Revision& revision : m_bench.contents().revisions) {
-        if (!revision.setAside) {
-            Column column;
-            column.revision = &revision;
-            for (const BuildSummary* summary : m_bench.contents().buildsOf(revision.id)) {
-                column.marks.push_back(markOf(*summary));
-            }
-            list.push_back(std::move(column));
+    for (const record::Revision* revision : revisions()) {
+        Column column;
+        column.revision = revision;
+        for (const BuildSummary* summary : m_bench.contents().buildsOf(revision->id)) {
+            column.marks.push_back(markOf(*summary));
         }
+        if (column.marks.empty()) {
+            column.expected = expectedOf(*revision);
+        }
+        list.push_back(std::move(column));
     }
     const double each = columnWidth(list.size());
     for (std::size_t i = 0; i < list.size(); ++i) {
@@ -165,15 +235,14 @@ std::vector<Timeline::Column> Timeline::columns() const {
 
 double Timeline::yOf(double value) const {
     const double bottom = height() - footHeight();
-    return bottom - (bottom - headHeight()) * std::clamp(value / m_top, -0.05, 1.0);
+    return bottom - (bottom - headHeight()) * m_scale.shareOf(value);
 }
 
 void Timeline::paintScale(QPainter& painter) const {
     const Colours& c = m_theme.colours();
     painter.setFont(Theme::font(0.9));
-    const double step = scaleStep(m_top);
     const QRect seen = visibleRegion().boundingRect();
-    for (double value = 0.0; value <= m_top * 1.0001; value += step) {
+    for (const double value : m_scale.lines()) {
         const double y = yOf(value);
         painter.setPen(QPen(c.rule, 1.0, value == 0.0 ? Qt::SolidLine : Qt::DotLine));
         painter.drawLine(QPointF(leftMargin(), y), QPointF(width(), y));
@@ -185,145 +254,36 @@ void Timeline::paintScale(QPainter& painter) const {
     }
 }
 
-void Timeline::addBranch(std::vector<PictureItem>& items, const Column& from, const Column& to) const {
-    // What was not built yet has no height of its own: the branch goes on level, and is dashed.
-    const Mark* left = from.best();
-    const Mark* right = to.best();
-    const auto heightOf = [](const Mark& mark) { return mark.measured.value_or(mark.expected); };
-    const double level = left != nullptr    ? heightOf(*left)
-                         : right != nullptr ? heightOf(*right)
-                                            : 0.5 * m_top;
-    const QPointF start(left != nullptr ? left->x : from.x, yOf(level));
-    const QPointF end =
-        right != nullptr ? QPointF(right->x, yOf(heightOf(*right))) : QPointF(to.x, yOf(level));
-    const bool built = left != nullptr && right != nullptr;
-    const auto& before = from.revision->design;
-    const auto& after = to.revision->design;
-    const QString words = q(wording::text(wording::changeSaid(before, after, 1)));
-    const double room = std::max(Theme::em(4.0), std::abs(end.x() - start.x()) - Theme::em(0.8));
-    PictureItem item;
-    item.id = QStringLiteral("branch:") + q(to.revision->id);
-    const QPointF middle = 0.5 * (start + end);
-    // On a flat stretch it stands above the line, clear of the values below it.
-    const double lift = std::abs(end.y() - start.y()) < Theme::em(3.0) ? Theme::em(1.2) : 0.0;
-    item.area = QRectF(middle.x() - room / 2, middle.y() - Theme::em(0.75) - lift, room, Theme::em(1.5));
-    item.name = tr("Change from %1 to %2").arg(q(from.revision->name), q(to.revision->name));
-    constexpr std::size_t kAll = 100;
-    item.value = q(wording::text(wording::changeSaid(before, after, kAll)));
-    if (wording::changesBetween(before, after).size() > 1) {
-        item.tooltip = item.value + QStringLiteral("\n") +
-                       tr("Several things changed at once: the next result cannot be credited to one.");
-    } else {
-        item.tooltip = item.value;
-    }
-    item.paint = [=, this, area = item.area](QPainter& painter) {
-        const Colours& c = m_theme.colours();
-        painter.setPen(QPen(c.faint, 2.0, built ? Qt::SolidLine : Qt::DashLine));
-        painter.drawLine(start, end);
-        const double wide = std::min(
-            area.width(),
-            static_cast<double>(QFontMetricsF(Theme::font(0.95)).horizontalAdvance(words)) + Theme::em(0.8));
-        const QRectF label(area.center().x() - wide / 2, area.top(), wide, area.height());
-        painter.setPen(QPen(c.rule, 1.0));
-        painter.setBrush(c.paper);
-        painter.drawRoundedRect(label, 4, 4);
-        painter.setPen(c.ink);
-        painter.setFont(Theme::font(0.95));
-        // The end says how far it went; a long name loses its beginning.
-        const QRectF inside = label.adjusted(Theme::em(0.3), 0, -Theme::em(0.3), 0);
-        painter.drawText(
-            inside, Qt::AlignCenter,
-            painter.fontMetrics().elidedText(words, Qt::ElideLeft, static_cast<int>(inside.width())));
+void Timeline::addNothing(std::vector<PictureItem>& items) const {
+    PictureItem none;
+    none.id = QStringLiteral("none");
+    none.area = QRectF(leftMargin(), headHeight(), width() - leftMargin(), Theme::em(2.0));
+    none.name = tr("No design holds all of these words.");
+    none.paint = [this, area = none.area, words = none.name](QPainter& painter) {
+        painter.setPen(m_theme.colours().faint);
+        drawElided(painter, area, words);
     };
-    items.push_back(std::move(item));
-}
-
-void Timeline::addRevision(std::vector<PictureItem>& items, const Column& column, double width) const {
-    PictureItem item;
-    item.id = QStringLiteral("rev:") + q(column.revision->id);
-    item.area = QRectF(column.x - width / 2 + 4, height() - footHeight() + 6, width - 8, footHeight() - 12);
-    item.role = QAccessible::ListItem;
-    item.name = q(column.revision->name);
-    item.value = column.marks.empty()       ? tr("not built yet")
-                 : column.marks.size() == 1 ? tr("1 build")
-                                            : tr("%1 builds").arg(column.marks.size());
-    item.tooltip = item.name;
-    item.editable = true;
-    const bool current = m_bench.selection().revision() == column.revision;
-    item.paint = [=, this, area = item.area, name = item.name, value = item.value](QPainter& painter) {
-        const Colours& c = m_theme.colours();
-        painter.setPen(QPen(current ? c.ink : c.rule, current ? 2.0 : 1.0));
-        painter.setBrush(c.sheet);
-        painter.drawRoundedRect(area, 5, 5);
-        painter.setPen(c.ink);
-        painter.setFont(Theme::font(1.0, current));
-        const QRectF inner = area.adjusted(Theme::em(0.5), 2, -Theme::em(0.5), -2);
-        // Names of one line differ at their ends.
-        painter.drawText(
-            QRectF(inner.left(), inner.top(), inner.width(), inner.height() / 2),
-            Qt::AlignLeft | Qt::AlignVCenter,
-            painter.fontMetrics().elidedText(name, Qt::ElideMiddle, static_cast<int>(inner.width())));
-        painter.setPen(c.faint);
-        painter.setFont(Theme::font(0.9));
-        drawElided(painter, QRectF(inner.left(), inner.center().y(), inner.width(), inner.height() / 2),
-                   value);
-    };
-    items.push_back(std::move(item));
-}
-
-void Timeline::addMark(std::vector<PictureItem>& items, const Column& column, const Mark& mark) const {
-    const double x = mark.x;
-    const double top = yOf(std::max(mark.measured.value_or(mark.range.high), mark.range.high));
-    const double bottom = yOf(std::min(mark.measured.value_or(mark.range.low), mark.range.low));
-    PictureItem item;
-    item.id = QStringLiteral("build:") + q(mark.build->build.id);
-    item.area =
-        QRectF(x - Theme::em(1.0), top - Theme::em(0.6), Theme::em(2.0), bottom - top + Theme::em(1.2));
-    item.role = QAccessible::ListItem;
-    item.name = q(column.revision->name) + QStringLiteral(", ") + q(mark.build->build.name);
-    item.value = mark.measured
-                     ? (mark.atLeast ? tr("at least %1 so far, expected %2") : tr("measured %1, expected %2"))
-                           .arg(shown(*mark.measured), shown(mark.expected))
-                     : tr("expected %1, not measured").arg(shown(mark.expected));
-    item.tooltip = item.name + QStringLiteral("\n") + item.value;
-    const bool current = m_bench.selection().build() == mark.build;
-    item.paint = [=, this](QPainter& painter) {
-        const Colours& c = m_theme.colours();
-        painter.setPen(QPen(c.expected, Theme::em(0.55), Qt::SolidLine, Qt::FlatCap));
-        painter.drawLine(QPointF(x, yOf(mark.range.low)), QPointF(x, yOf(mark.range.high) - 1));
-        painter.setPen(QPen(c.ink, 2.0));
-        painter.drawLine(QPointF(x - Theme::em(0.45), yOf(mark.expected)),
-                         QPointF(x + Theme::em(0.45), yOf(mark.expected)));
-        if (mark.measured) {
-            const QPointF at(x, yOf(*mark.measured));
-            drawDiamond(painter, at, Theme::em(current ? 0.55 : 0.42), c.focus,
-                        mark.atLeast ? Barb::Up : Barb::None);
-            painter.setPen(c.ink);
-            painter.setFont(Theme::font(0.95, current));
-            const QString words = (mark.atLeast ? QStringLiteral("≥ ") : QString()) + shown(*mark.measured);
-            const double wide = QFontMetricsF(painter.font()).horizontalAdvance(words) + 4;
-            // Below and to the right a rising line never passes; beside another mark, above its own bar.
-            const double above = yOf(std::max(*mark.measured, mark.range.high)) - Theme::em(1.7);
-            const QRectF label =
-                mark.crowded ? QRectF(x + Theme::em(0.3) - wide, above, wide, Theme::em(1.2))
-                             : QRectF(x + Theme::em(0.7), at.y() + Theme::em(0.05), wide, Theme::em(1.2));
-            painter.drawText(label, Qt::AlignLeft | Qt::AlignVCenter, words);
-        }
-    };
-    items.push_back(std::move(item));
+    items.push_back(std::move(none));
 }
 
 void Timeline::rebuild() {
+    if (!isVisible()) {
+        return; // shown() comes first
+    }
     setFocusColour(m_theme.colours().focus);
     setMinimumSize(minimumSizeHint());
     const std::vector<Column> list = columns();
-    m_top = 1e-9;
+    std::vector<double> figures;
     for (const Column& column : list) {
+        if (column.expected) {
+            figures.push_back(*column.expected);
+        }
         for (const Mark& mark : column.marks) {
-            m_top = std::max({m_top, mark.range.high, mark.measured.value_or(0.0)});
+            figures.insert(figures.end(),
+                           {mark.expected, mark.range.high, mark.measured.value_or(mark.expected)});
         }
     }
-    m_top *= 1.08;
+    m_scale = TimelineScale(figures);
     std::vector<PictureItem> items;
     const double each = columnWidth(list.size());
     for (const Column& column : list) {
@@ -339,6 +299,12 @@ void Timeline::rebuild() {
         for (const Mark& mark : column.marks) {
             addMark(items, column, mark);
         }
+        if (column.expected) {
+            addExpected(items, column);
+        }
+    }
+    if (list.empty() && !m_words.isEmpty()) {
+        addNothing(items);
     }
     setItems(std::move(items));
 }

@@ -3,7 +3,11 @@
 #pragma once
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
+#include "app/views/notebook/TimelineScale.h"
 #include "app/widgets/picture/Picture.h"
+
+#include <array>
+#include <map>
 
 namespace anodex::app {
 
@@ -15,6 +19,8 @@ public:
     Timeline(Workbench& bench, const Theme& theme, QWidget* parent);
 
     void setFigure(Figure figure);
+    /// Only designs that hold all the words, in name, family, metals or liquids.
+    void setFilter(const QString& words);
     [[nodiscard]] QSize minimumSizeHint() const override;
 
 signals:
@@ -36,18 +42,30 @@ private:
         const record::Revision* revision = nullptr;
         double x = 0.0;
         std::vector<Mark> marks;
+        std::optional<double> expected; ///< Of a design that was not built.
         /// The build that got furthest, where the line of progress passes; nothing when none was built.
         [[nodiscard]] const Mark* best() const;
     };
 
+    struct Unbuilt {
+        design::CellDesign design;
+        std::optional<std::array<double, 4>> figures; ///< In the order of expectedOf().
+        bool worked = false;
+    };
+
     void rebuild();
+    [[nodiscard]] std::vector<const record::Revision*> revisions() const;
+    [[nodiscard]] std::optional<double> expectedOf(const record::Revision& revision) const;
     [[nodiscard]] std::vector<Column> columns() const;
     [[nodiscard]] Mark markOf(const BuildSummary& summary) const;
+    [[nodiscard]] static double footHeight();
     [[nodiscard]] double columnWidth(std::size_t count) const;
     [[nodiscard]] double yOf(double value) const;
     void addBranch(std::vector<PictureItem>& items, const Column& from, const Column& to) const;
     void addRevision(std::vector<PictureItem>& items, const Column& column, double width) const;
     void addMark(std::vector<PictureItem>& items, const Column& column, const Mark& mark) const;
+    void addExpected(std::vector<PictureItem>& items, const Column& column) const;
+    void addNothing(std::vector<PictureItem>& items) const;
     void paintScale(QPainter& painter) const;
     [[nodiscard]] QString shown(double value) const;
     [[nodiscard]] QString scaleText(double value) const;
@@ -55,7 +73,9 @@ private:
     Workbench& m_bench;
     const Theme& m_theme;
     Figure m_figure = Figure::ShortCircuit;
-    double m_top = 1.0; ///< Largest value on the scale.
+    TimelineScale m_scale;
+    QStringList m_words;
+    mutable std::map<record::Id, Unbuilt> m_unbuilt; ///< Kept while the design stays as it is.
 };
 
 } // namespace anodex::app

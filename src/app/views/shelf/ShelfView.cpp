@@ -1,5 +1,6 @@
 #include "app/views/shelf/ShelfView.h"
 
+#include "app/session/ChosenFile.h"
 #include "app/session/ShelfBook.h"
 #include "app/views/ViewList.h"
 #include "app/views/shelf/Boards.h"
@@ -61,10 +62,10 @@ QWidget* ShelfView::makeShelf() {
     m_cupboard->setObjectName(QStringLiteral("showCupboard"));
     m_cupboard->setCheckable(true);
     m_cupboard->setToolTip(tr("What lies about in a house, to be ticked"));
-    head->addWidget(title, 1);
     head->addWidget(m_cupboard);
     head->addWidget(open);
     head->addWidget(save);
+    head->addStretch(1);
     m_boards = new Boards(m_bench, m_theme, side);
     auto* ticks = new CupboardBoards(m_bench, m_theme, side);
     m_sides = new QStackedWidget(side);
@@ -80,6 +81,7 @@ QWidget* ShelfView::makeShelf() {
     m_entry->setObjectName(QStringLiteral("ownedEntry"));
     m_entry->setAccessibleName(tr("Put on the shelf"));
     m_entry->setPlaceholderText(ownedExamples(m_bench.catalogue()).join(QStringLiteral(", ")));
+    layout->addWidget(title);
     layout->addLayout(head);
     layout->addWidget(m_sides, 1);
     layout->addWidget(m_entry);
@@ -227,7 +229,7 @@ void ShelfView::take(const QString& path) {
 
 void ShelfView::saveFile() {
     const QString path =
-        m_bench.services().chooseSave(tr("Save the shelf"), QStringLiteral("mine.shelf.json"));
+        chosenToSave(m_bench.services(), tr("Save the shelf"), QStringLiteral("mine.shelf.json"));
     if (path.isEmpty()) {
         return;
     }

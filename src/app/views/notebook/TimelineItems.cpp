@@ -119,7 +119,7 @@ void Timeline::addExpected(std::vector<PictureItem>& items, const Column& column
         painter.drawLine(QPointF(x - Theme::em(0.8), y), QPointF(x + Theme::em(0.8), y));
         painter.setPen(c.faint);
         painter.setFont(Theme::font(0.95));
-        drawWords(painter, QRectF(x + Theme::em(1.0), y - Theme::em(0.6), Theme::em(5.0), Theme::em(1.2)),
+        drawWords(painter, QRectF(x + Theme::em(1.3), y - Theme::em(0.6), Theme::em(5.0), Theme::em(1.2)),
                   words, Qt::AlignLeft | Qt::AlignVCenter);
     };
     items.push_back(std::move(item));

@@ -5,19 +5,31 @@
 
 #include <algorithm>
 #include <optional>
+#include <thread>
 
 namespace anodex::app {
 namespace {
 
+using Clock = std::chrono::steady_clock;
+using Moment = std::atomic<Clock::time_point>;
+
+void waitUntil(const Moment& resumes, const std::stop_token& stop) {
+    constexpr auto kLook = std::chrono::milliseconds(10);
+    while (Clock::now() < resumes.load() && !stop.stop_requested()) {
+        std::this_thread::sleep_for(kLook);
+    }
+}
+
 /// A run of the notebook, part after part; what goes wrong stands in `error`, and then nothing more comes.
-run::RunSource sourceOf(const notebook::Notebook& book, const record::Id& id, const std::stop_token& stop,
-                        std::optional<notebook::NotebookError>& error) {
-    return [&book, id, &stop, &error](const std::function<void(const run::RunPart&)>& take) {
+run::RunSource sourceOf(const notebook::Notebook& book, const record::Id& id, const Moment& resumes,
+                        const std::stop_token& stop, std::optional<notebook::NotebookError>& error) {
+    return [&book, id, &resumes, &stop, &error](const std::function<void(const run::RunPart&)>& take) {
         const auto channels = book.channels(id);
         const auto volts = channels ? notebook::positionOf(*channels, record::kVoltageChannel) : std::nullopt;
         const auto amps = channels ? notebook::positionOf(*channels, record::kCurrentChannel) : std::nullopt;
         std::vector<double> none; // of a channel the run has not
         const auto read = book.eachPart(id, [&](const notebook::Columns& columns) {
+            waitUntil(resumes, stop);
             if (stop.stop_requested() || error) {
                 return;
             }
@@ -45,15 +57,15 @@ void RunReader::read(const QString& notebook, const std::vector<record::Id>& run
         m_aside.stop();
         return;
     }
-    m_aside.begin([this, path = notebook.toStdString(), runs](const std::stop_token& stop,
-                                                              const Aside::Tell& tell) {
+    m_aside.begin([this, path = notebook.toStdString(), runs,
+                   resumes = m_resumes](const std::stop_token& stop, const Aside::Tell& tell) {
         const auto book = notebook::Notebook::open(path, notebook::OpenMode::Read);
         for (const record::Id& run : runs) {
             if (stop.stop_requested()) {
                 return;
             }
             std::optional<notebook::NotebookError> error;
-            RunDigestPointer digest = book ? digestOf(sourceOf(*book, run, stop, error)) : nullptr;
+            RunDigestPointer digest = book ? digestOf(sourceOf(*book, run, *resumes, stop, error)) : nullptr;
             error = book ? error : book.error();
             digest = error ? nullptr : digest;
             const QString problem = error ? QString::fromStdString(wording::errorText(*error)) : QString();
@@ -63,6 +75,11 @@ void RunReader::read(const QString& notebook, const std::vector<record::Id>& run
             });
         }
     });
+}
+
+void RunReader::giveWay() {
+    constexpr auto kQuiet = std::chrono::milliseconds(400);
+    m_resumes->store(Clock::now() + kQuiet);
 }
 
 void RunReader::stop() {

@@ -6,6 +6,9 @@
 #include "app/session/Contents.h"
 #include <QObject>
 #include <QString>
+#include <atomic>
+#include <chrono>
+#include <memory>
 #include <vector>
 
 namespace anodex::app {
@@ -17,6 +20,8 @@ public:
 
     /// These runs of that notebook and no others; asking for the same again changes nothing.
     void read(const QString& notebook, const std::vector<record::Id>& runs);
+    /// Somebody edits: reading stands still for a moment, so that the edit has the machine to itself.
+    void giveWay();
     /// What is being read is dropped; the file is let go of once ended() is ready.
     void stop();
     [[nodiscard]] std::shared_future<void> ended() const { return m_aside.ended(); }
@@ -28,6 +33,8 @@ signals:
 private:
     QString m_notebook;
     std::vector<record::Id> m_wanted; ///< Asked for and not arrived.
+    std::shared_ptr<std::atomic<std::chrono::steady_clock::time_point>> m_resumes =
+        std::make_shared<std::atomic<std::chrono::steady_clock::time_point>>();
     Aside m_aside;
 };
 

@@ -51,6 +51,7 @@ void Workbench::connectParts() {
     connect(&m_draft, &Draft::changed, this, [this] { emit changed(Part::Design); });
     connect(&m_draft, &Draft::doubtArrived, this, [this] { emit changed(Part::Doubt); });
     connect(&m_draft, &Draft::begun, &m_quiet, qOverload<>(&QTimer::start));
+    connect(&m_draft, &Draft::begun, &m_runReader, &RunReader::giveWay);
     connect(&m_draft, &Draft::faulted, this, &Workbench::reportFault);
     connect(&m_runReader, &RunReader::finished, this,
             [this](const QString& run, const RunDigestPointer& digest, const QString& problem) {

@@ -149,6 +149,19 @@ TEST_F(BenchTest, EnterOnARunGoesToItsVerdict) {
     EXPECT_EQ(m_window->station(), "judge");
 }
 
+TEST_F(BenchTest, ARowLeadsThePictureToItsMoment) {
+    auto* plot = find<QWidget>("benchView")->findChild<CurvePlot*>()->plot();
+    const int before = plot->itemCount();
+    plot->xAxis->setRange(1000.0, 1001.0);
+    QTest::mouseClick(list()->viewport(), Qt::LeftButton, {},
+                      list()->visualItemRect(list()->item(list()->count() - 1)).center());
+    EXPECT_EQ(plot->itemCount(), before + 1);
+    EXPECT_TRUE(plot->xAxis->range().contains(1.0)) << "the first reading, an hour after it was built";
+    EXPECT_FALSE(plot->xAxis->range().contains(1000.0));
+    QTest::keyClick(list(), Qt::Key_Up);
+    EXPECT_EQ(plot->itemCount(), before + 1) << "one mark, moved";
+}
+
 TEST_F(BenchTest, ArrowsRecallWhatWasTyped) {
     type(entry(), "1.01 V");
     type(entry(), "1.00 V");

@@ -12,7 +12,7 @@ constexpr const char* kEndings[] = {".anodex", ".cell.json", ".shelf.json"};
 } // namespace
 
 QString chosenToSave(const Services& services, const QString& title, const QString& suggested) {
-    const QString path = services.chooseSave(title, suggested);
+    QString path = services.chooseSave(title, suggested);
     const auto* ending = std::find_if(std::begin(kEndings), std::end(kEndings), [&](const char* one) {
         return suggested.endsWith(QLatin1String(one));
     });

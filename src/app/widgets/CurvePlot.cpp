@@ -85,6 +85,7 @@ void CurvePlot::show(const std::vector<PlotCurve>& curves, const std::vector<Plo
                      const std::optional<PlotBand>& band) {
     m_plot->clearPlottables();
     m_plot->clearItems();
+    m_lead = nullptr;
     const double highest = addCurves(curves);
     m_plot->rescaleAxes();
     m_plot->xAxis->scaleRange(1.04); // so that the first and the last point are not cut
@@ -175,14 +176,40 @@ void CurvePlot::addBand(const PlotBand& band) {
 }
 
 void CurvePlot::addFlags(const std::vector<PlotFlag>& flags) {
-    for (const PlotFlag& flag : flags) {
+    std::vector<PlotFlag> inOrder = flags;
+    std::stable_sort(inOrder.begin(), inOrder.end(),
+                     [](const PlotFlag& a, const PlotFlag& b) { return a.x < b.x; });
+    constexpr double kWords = 0.22; // of the width, that the words of a flag take
+    constexpr double kRow = 0.055;
+    constexpr int kRows = 6;
+    const double wide = kWords * m_plot->xAxis->range().size();
+    int row = 0;
+    double before = 0.0;
+    for (const PlotFlag& flag : inOrder) {
+        // Words that would print over those before them stand a row lower.
+        row = &flag != &inOrder.front() && flag.x - before < wide ? (row + 1) % kRows : 0;
+        before = flag.x;
         auto* line = new QCPItemStraightLine(m_plot);
         line->point1->setCoords(flag.x, 0.0);
         line->point2->setCoords(flag.x, 1.0);
         line->setPen(QPen(m_theme.colours().note, 1.0, Qt::DashLine));
-        addText({flag.x, 0.02}, Measure::Data, Measure::Frame, Qt::AlignLeft | Qt::AlignTop, flag.text,
-                m_theme.colours().note);
+        addText({flag.x, 0.02 + kRow * row}, Measure::Data, Measure::Frame, Qt::AlignLeft | Qt::AlignTop,
+                flag.text, m_theme.colours().note);
     }
+}
+
+void CurvePlot::lead(double x) {
+    if (m_lead == nullptr) {
+        m_lead = new QCPItemStraightLine(m_plot);
+        m_lead->setPen(QPen(m_theme.colours().focus, 2.0));
+    }
+    m_lead->point1->setCoords(x, 0.0);
+    m_lead->point2->setCoords(x, 1.0);
+    QCPAxis* axis = m_plot->xAxis;
+    if (!axis->range().contains(x)) {
+        axis->moveRange(x - axis->range().center());
+    }
+    replot();
 }
 
 void CurvePlot::keyPressEvent(QKeyEvent* event) {

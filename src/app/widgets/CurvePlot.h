@@ -7,6 +7,7 @@
 #include <QWidget>
 #include <vector>
 
+class QCPItemStraightLine;
 class QCustomPlot;
 
 namespace anodex::app {
@@ -39,6 +40,8 @@ public:
     void setAxes(const QString& x, const QString& y);
     void show(const std::vector<PlotCurve>& curves, const std::vector<PlotFlag>& flags = {},
               const std::optional<PlotBand>& band = {});
+    /// Marks a moment of the x axis, and brings it into sight.
+    void lead(double x);
     [[nodiscard]] QCustomPlot* plot() const { return m_plot; }
 
 protected:
@@ -57,6 +60,7 @@ private:
 
     const Theme& m_theme;
     QCustomPlot* m_plot;
+    QCPItemStraightLine* m_lead = nullptr; ///< The plot's own; none until a moment is marked.
 };
 
 } // namespace anodex::app

@@ -28,6 +28,8 @@
 namespace anodex::app {
 namespace {
 
+constexpr int kMoment = Qt::UserRole + 2; // of a row, when it was
+
 QString q(const std::string& text) {
     return QString::fromStdString(text);
 }
@@ -114,6 +116,11 @@ QWidget* BenchView::makePage() {
         }
     });
     connect(m_list, &QListWidget::itemActivated, this, &BenchView::open);
+    connect(m_list, &QListWidget::itemSelectionChanged, this, [this] {
+        if (const QListWidgetItem* row = m_list->currentItem(); row != nullptr && m_list->hasFocus()) {
+            m_plot->lead(hoursOf(row->data(kMoment).toLongLong()));
+        }
+    });
     m_list->installEventFilter(this);
     auto* head = new QHBoxLayout;
     head->addWidget(m_live);
@@ -217,12 +224,18 @@ void BenchView::refreshList() {
         row->setToolTip(line.text);
         row->setData(Qt::UserRole, line.id);
         row->setData(Qt::UserRole + 1, static_cast<int>(line.kind));
+        row->setData(kMoment, QVariant::fromValue<qlonglong>(line.when));
         QFont font = m_list->font();
         font.setStrikeOut(line.struck);
         row->setFont(font);
     }
     m_list->setCurrentRow(std::min(at, m_list->count() - 1));
     m_box->refresh();
+}
+
+double BenchView::hoursOf(record::Millis when) const {
+    constexpr double kMillisPerHour = 3.6e6;
+    return static_cast<double>(when - m_first) / kMillisPerHour;
 }
 
 void BenchView::refreshCurve() {
@@ -236,15 +249,20 @@ void BenchView::refreshCurve() {
     for (const record::Reading& reading : readings) {
         first = std::min(first, reading.when);
     }
-    const auto hours = [&](record::Millis when) { return static_cast<double>(when - first) / 3.6e6; };
-    for (const record::RunHeader& run : build.runs) {
+    m_first = first;
+    const auto hours = [this](record::Millis when) { return hoursOf(when); };
+    // Runs are told apart by colour and stroke.
+    const Colours& c = m_theme.colours();
+    const QColor colours[] = {c.ink, c.note, c.warning, c.faint};
+    for (std::size_t i = 0; i < build.runs.size(); ++i) {
+        const record::RunHeader& run = build.runs[i];
         constexpr std::size_t kPixels = 500;
         auto curve = m_bench.voltageCurve(run.id, kPixels);
         std::vector<run::CurveSample> points = curve ? std::move(*curve) : noCurve(curve.error());
         for (run::CurveSample& point : points) {
             point.x = hours(run.started) + point.x / 3600.0;
         }
-        curves.push_back({q(run.name), std::move(points), m_theme.colours().ink, false});
+        curves.push_back({q(run.name), std::move(points), colours[i % std::size(colours)], i % 2 == 1});
     }
     PlotCurve dots{tr("open circuit readings"), {}, m_theme.colours().focus, true, true};
     for (const record::Reading& reading : readings) {

@@ -49,6 +49,8 @@ private:
     void refreshLive();
     void refreshList();
     void refreshCurve();
+    /// Since the first thing the picture shows.
+    [[nodiscard]] double hoursOf(record::Millis when) const;
     std::vector<run::CurveSample> noCurve(const notebook::NotebookError& error);
     [[nodiscard]] QString echoOf(const wording::Entry& entry) const;
     void correct(record::Reading right);
@@ -72,6 +74,7 @@ private:
     QPushButton* m_asBuiltButton = nullptr;
     std::optional<record::Reading> m_correcting; ///< Being corrected in the entry line.
     EntryBox* m_box = nullptr;
+    record::Millis m_first = 0; ///< Where the picture begins.
 };
 
 } // namespace anodex::app

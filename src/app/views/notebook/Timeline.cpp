@@ -107,6 +107,7 @@ std::vector<const record::Revision*> Timeline::revisions() const {
     std::stable_sort(found.begin(), found.end(),
                      [](const auto& a, const auto& b) { return a.first < b.first; });
     std::vector<const record::Revision*> ordered;
+    ordered.reserve(found.size());
     for (const auto& [line, revision] : found) {
         ordered.push_back(revision);
     }

@@ -19,8 +19,7 @@ CupboardBoards::CupboardBoards(Workbench& bench, const Theme& theme, QWidget* pa
         for (const CupboardPlace& place : m_places) {
             for (const CupboardThing& thing : place.things) {
                 if (id == QStringLiteral("cupboard:") + thing.id) {
-                    const CupboardThing chosen = thing; // the boards are drawn anew meanwhile
-                    emit toggled(chosen);
+                    emit toggled(thing);
                     return;
                 }
             }
@@ -85,8 +84,8 @@ void CupboardBoards::rebuild() {
     }
     const shelf::Shelf shelf = shelfKnown(m_bench);
     std::vector<PictureItem> items;
-    const int across = std::max(1, static_cast<int>((width() - 8) / Theme::em(6.4)));
-    const double wide = (width() - 8.0) / across;
+    const auto across = static_cast<std::size_t>(std::max(1.0, (width() - 8.0) / Theme::em(6.4)));
+    const double wide = (width() - 8.0) / static_cast<double>(across);
     const double tall = Theme::em(5.6);
     double y = 2.0;
     std::vector<std::pair<QString, double>> titles;
@@ -94,13 +93,13 @@ void CupboardBoards::rebuild() {
         titles.emplace_back(place.name, y);
         y += Theme::em(1.4);
         for (std::size_t i = 0; i < place.things.size(); ++i) {
-            const auto column = static_cast<double>(i % static_cast<std::size_t>(across));
-            const auto row = static_cast<double>(i / static_cast<std::size_t>(across));
+            const auto column = static_cast<double>(i % across);
+            const std::size_t above = i / across;
+            const auto row = static_cast<double>(above);
             items.push_back(drawn(place.things[i], stands(shelf, place.things[i]),
                                   QRectF(4 + column * wide, y + row * (tall + 4), wide - 4, tall)));
         }
-        const auto rows =
-            (place.things.size() + static_cast<std::size_t>(across) - 1) / static_cast<std::size_t>(across);
+        const std::size_t rows = (place.things.size() + across - 1) / across;
         y += static_cast<double>(rows) * (tall + 4) + Theme::em(0.5);
     }
     setMinimumHeight(static_cast<int>(y));

@@ -85,7 +85,7 @@ void CurvePlot::show(const std::vector<PlotCurve>& curves, const std::vector<Plo
                      const std::optional<PlotBand>& band) {
     m_plot->clearPlottables();
     m_plot->clearItems();
-    m_lead = nullptr;
+    m_moment = nullptr;
     const double highest = addCurves(curves);
     m_plot->rescaleAxes();
     m_plot->xAxis->scaleRange(1.04); // so that the first and the last point are not cut
@@ -198,13 +198,13 @@ void CurvePlot::addFlags(const std::vector<PlotFlag>& flags) {
     }
 }
 
-void CurvePlot::lead(double x) {
-    if (m_lead == nullptr) {
-        m_lead = new QCPItemStraightLine(m_plot);
-        m_lead->setPen(QPen(m_theme.colours().focus, 2.0));
+void CurvePlot::markMoment(double x) {
+    if (m_moment == nullptr) {
+        m_moment = new QCPItemStraightLine(m_plot);
+        m_moment->setPen(QPen(m_theme.colours().focus, 2.0));
     }
-    m_lead->point1->setCoords(x, 0.0);
-    m_lead->point2->setCoords(x, 1.0);
+    m_moment->point1->setCoords(x, 0.0);
+    m_moment->point2->setCoords(x, 1.0);
     QCPAxis* axis = m_plot->xAxis;
     if (!axis->range().contains(x)) {
         axis->moveRange(x - axis->range().center());

@@ -41,7 +41,7 @@ public:
     void show(const std::vector<PlotCurve>& curves, const std::vector<PlotFlag>& flags = {},
               const std::optional<PlotBand>& band = {});
     /// Marks a moment of the x axis, and brings it into sight.
-    void lead(double x);
+    void markMoment(double x);
     [[nodiscard]] QCustomPlot* plot() const { return m_plot; }
 
 protected:
@@ -60,7 +60,7 @@ private:
 
     const Theme& m_theme;
     QCustomPlot* m_plot;
-    QCPItemStraightLine* m_lead = nullptr; ///< The plot's own; none until a moment is marked.
+    QCPItemStraightLine* m_moment = nullptr; ///< The plot's own; none until a moment is marked.
 };
 
 } // namespace anodex::app

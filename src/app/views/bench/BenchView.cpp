@@ -118,7 +118,7 @@ QWidget* BenchView::makePage() {
     connect(m_list, &QListWidget::itemActivated, this, &BenchView::open);
     connect(m_list, &QListWidget::itemSelectionChanged, this, [this] {
         if (const QListWidgetItem* row = m_list->currentItem(); row != nullptr && m_list->hasFocus()) {
-            m_plot->lead(hoursOf(row->data(kMoment).toLongLong()));
+            m_plot->markMoment(hoursOf(row->data(kMoment).toLongLong()));
         }
     });
     m_list->installEventFilter(this);
@@ -207,7 +207,7 @@ void BenchView::refreshList() {
     }
     for (const record::Event& event : m_bench.selection().events()) {
         lines.push_back({event.when,
-                         (event.changesCell ? QStringLiteral("⚑ ") : QStringLiteral("✎ ")) + q(event.text),
+                         event.changesCell ? tr("done to it: %1").arg(q(event.text)) : q(event.text),
                          RowKind::Event, q(event.id), false});
     }
     for (const record::RunHeader& run : m_bench.contents().runsOf(m_bench.selection().build()->build.id)) {
@@ -234,8 +234,7 @@ void BenchView::refreshList() {
 }
 
 double BenchView::hoursOf(record::Millis when) const {
-    constexpr double kMillisPerHour = 3.6e6;
-    return static_cast<double>(when - m_first) / kMillisPerHour;
+    return static_cast<double>(when - m_first) / 3.6e6; // ms in an hour
 }
 
 void BenchView::refreshCurve() {

@@ -72,6 +72,25 @@ TEST_F(TimelineTest, WhatWasNotBuiltShowsWhatIsExpectedOfIt) {
     EXPECT_TRUE(shown("expected:").isEmpty());
 }
 
+TEST_F(TimelineTest, WhatIsExpectedGoesWithTheCatalogueItStandsOn) {
+    const auto press = [this](const char* name) {
+        QTest::mouseClick(find<QPushButton>(name), Qt::LeftButton);
+    };
+    press("doorFirst");
+    m_window->openFile("catalogue:materials/zinc");
+    press("ownEntry");
+    press("keepEntry");
+    design::CellDesign own = m_bench->draft().design();
+    own.negative.material = "my zinc";
+    m_bench->edit(own);
+    go(1);
+    EXPECT_EQ(shown("expected:").size(), 1);
+    m_window->openFile("catalogue:materials/my-zinc");
+    press("removeEntry");
+    go(1);
+    EXPECT_TRUE(shown("expected:").isEmpty()) << "its metal is known no more";
+}
+
 TEST_F(TimelineTest, WordsNarrowItDownAndNothingIsSaid) {
     openDemo();
     auto* filter = find<QLineEdit>("notebookFilter");

@@ -1,6 +1,7 @@
 // src/app/views/View.h - what every station's stage offers the window.
 #pragma once
 #include "core/explain/Explain.h"
+#include <QKeyEvent>
 #include <QKeySequence>
 #include <QWidget>
 #include <functional>
@@ -53,6 +54,33 @@ signals:
 
 protected:
     std::function<std::vector<Deed>()> m_allDeeds;
+};
+
+/// A view that is visited from another and left for it again: Escape leads back.
+class VisitedView : public View {
+    Q_OBJECT
+public:
+    using View::View;
+
+    void arriveFrom(const QString& view) override {
+        if (!view.isEmpty()) {
+            m_cameFrom = view;
+        }
+        arrive();
+    }
+
+protected:
+    void keyPressEvent(QKeyEvent* event) override {
+        if (event->key() == Qt::Key_Escape && !m_cameFrom.isEmpty()) {
+            emit stationAsked(m_cameFrom);
+            return;
+        }
+        View::keyPressEvent(event);
+    }
+    [[nodiscard]] const QString& cameFrom() const { return m_cameFrom; }
+
+private:
+    QString m_cameFrom;
 };
 
 /// The schemes of places: "handbook:PAGE#SECTION", "catalogue:LIST/ID".

@@ -6,7 +6,6 @@
 #include "app/widgets/picture/PictureScroll.h"
 
 #include <QHBoxLayout>
-#include <QKeyEvent>
 #include <QLabel>
 #include <QListWidget>
 #include <QShortcut>
@@ -26,8 +25,8 @@ QString q(const std::string& text) {
 } // namespace
 
 CompareView::CompareView(Workbench& bench, const Theme& theme, QWidget* parent)
-    : View(parent), m_bench(bench), m_theme(theme), m_list(new QListWidget(this)), m_few(new QLabel(this)),
-      m_stack(new QStackedWidget(this)), m_sheet(new CompareSheet(theme, this)),
+    : VisitedView(parent), m_bench(bench), m_theme(theme), m_list(new QListWidget(this)),
+      m_few(new QLabel(this)), m_stack(new QStackedWidget(this)), m_sheet(new CompareSheet(theme, this)),
       m_plot(new CurvePlot(theme, tr("Expected voltage over current, of each version"), this)) {
     setObjectName(QStringLiteral("compareView"));
     m_list->setObjectName(QStringLiteral("compareList"));
@@ -46,7 +45,7 @@ CompareView::CompareView(Workbench& bench, const Theme& theme, QWidget* parent)
         press->setContext(Qt::WidgetShortcut);
         connect(press, &QShortcut::activated, this, [this] { toggle(m_list->currentItem()); });
     }
-    onChange(bench, this, kContent & ~Parts(Part::Documents), &CompareView::refresh);
+    onChange(bench, this, kContent, &CompareView::refresh);
     connect(&theme, &Theme::changed, this, &CompareView::refresh);
 }
 
@@ -73,10 +72,7 @@ QString CompareView::atHand() const {
     return revision != nullptr ? QStringLiteral("rev:") + q(revision->id) : QString();
 }
 
-void CompareView::arriveFrom(const QString& view) {
-    if (!view.isEmpty()) {
-        m_cameFrom = view;
-    }
+void CompareView::arrive() {
     const std::vector<QString> ids = comparable(m_bench.contents());
     const auto at = std::find(ids.begin(), ids.end(), atHand());
     const bool amongChosen =
@@ -175,14 +171,6 @@ void CompareView::drawCurves() {
 void CompareView::resizeEvent(QResizeEvent* event) {
     View::resizeEvent(event);
     m_list->setFixedWidth(std::min(static_cast<int>(Theme::em(14.0)), width() * 24 / 100));
-}
-
-void CompareView::keyPressEvent(QKeyEvent* event) {
-    if (event->key() == Qt::Key_Escape && !m_cameFrom.isEmpty()) {
-        emit stationAsked(m_cameFrom);
-        return;
-    }
-    View::keyPressEvent(event);
 }
 
 ViewEntry compareEntry() {

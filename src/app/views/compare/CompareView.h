@@ -16,16 +16,15 @@ namespace anodex::app {
 class CompareSheet;
 class CurvePlot;
 
-class CompareView : public View {
+class CompareView : public VisitedView {
     Q_OBJECT
 public:
     CompareView(Workbench& bench, const Theme& theme, QWidget* parent);
 
     /// What is at hand and what came before it, unless it is among what was chosen last.
-    void arriveFrom(const QString& view) override;
+    void arrive() override;
 
 protected:
-    void keyPressEvent(QKeyEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
 
 private:
@@ -46,7 +45,6 @@ private:
     CurvePlot* m_plot;
     std::vector<QString> m_chosen; ///< Ids, in the order of the notebook.
     std::vector<Compared> m_versions;
-    QString m_cameFrom;
 };
 
 } // namespace anodex::app

@@ -5,7 +5,6 @@
 
 #include <QAbstractTextDocumentLayout>
 #include <QHBoxLayout>
-#include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
@@ -53,7 +52,7 @@ bool holds(const wording::HandbookPage& page, const QStringList& words) {
 } // namespace
 
 HandbookView::HandbookView(Workbench& /*bench*/, const Theme& theme, QWidget* parent)
-    : View(parent), m_theme(theme), m_pages(wording::handbookPages()), m_words(new QLineEdit(this)),
+    : VisitedView(parent), m_theme(theme), m_pages(wording::handbookPages()), m_words(new QLineEdit(this)),
       m_list(new QListWidget(this)), m_none(new QLabel(this)), m_back(new QPushButton(tr("Back"), this)),
       m_forward(new QPushButton(tr("Forward"), this)), m_leave(new QPushButton(this)),
       m_page(new QTextBrowser(this)) {
@@ -87,7 +86,7 @@ HandbookView::HandbookView(Workbench& /*bench*/, const Theme& theme, QWidget* pa
     connect(m_page, &QTextBrowser::anchorClicked, this, &HandbookView::follow);
     connect(m_back, &QPushButton::clicked, this, [this] { step(m_before, m_after); });
     connect(m_forward, &QPushButton::clicked, this, [this] { step(m_after, m_before); });
-    connect(m_leave, &QPushButton::clicked, this, [this] { emit stationAsked(m_cameFrom); });
+    connect(m_leave, &QPushButton::clicked, this, [this] { emit stationAsked(cameFrom()); });
     connect(&theme, &Theme::changed, this, [this] { show(m_place); });
     show(q(m_pages.front().id));
 }
@@ -212,7 +211,7 @@ void HandbookView::arriveFrom(const QString& view) {
     if (view.isEmpty()) {
         return;
     }
-    m_cameFrom = view;
+    VisitedView::arriveFrom(view);
     for (const ViewEntry& entry : viewList()) {
         if (view == QLatin1String(entry.id)) {
             m_leave->setText(tr("To %1").arg(entry.title));
@@ -229,14 +228,6 @@ bool HandbookView::takes(const QString& path) const {
 
 void HandbookView::take(const QString& path) {
     open(path.mid(kHandbook.size()));
-}
-
-void HandbookView::keyPressEvent(QKeyEvent* event) {
-    if (event->key() == Qt::Key_Escape && !m_cameFrom.isEmpty()) {
-        emit stationAsked(m_cameFrom);
-        return;
-    }
-    View::keyPressEvent(event);
 }
 
 ViewEntry handbookEntry() {

@@ -17,7 +17,7 @@ class QUrl;
 
 namespace anodex::app {
 
-class HandbookView : public View {
+class HandbookView : public VisitedView {
     Q_OBJECT
 public:
     HandbookView(Workbench& bench, const Theme& theme, QWidget* parent);
@@ -27,9 +27,6 @@ public:
     void take(const QString& path) override;
     /// The place that is shown, "PAGE" or "PAGE#SECTION".
     [[nodiscard]] const QString& place() const { return m_place; }
-
-protected:
-    void keyPressEvent(QKeyEvent* event) override;
 
 private:
     void layOut();
@@ -55,7 +52,6 @@ private:
     QString m_place;
     std::vector<QString> m_before;
     std::vector<QString> m_after;
-    QString m_cameFrom;
 };
 
 } // namespace anodex::app

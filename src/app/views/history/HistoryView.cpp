@@ -7,7 +7,6 @@
 #include <QDateTime>
 #include <QFileInfo>
 #include <QHBoxLayout>
-#include <QKeyEvent>
 #include <QLabel>
 #include <QListWidget>
 #include <QPushButton>
@@ -27,8 +26,8 @@ QDateTime timeOf(const notebook::HistoryEntry& entry) {
 } // namespace
 
 HistoryView::HistoryView(Workbench& bench, const Theme& theme, QWidget* parent)
-    : View(parent), m_bench(bench), m_theme(theme), m_list(new QListWidget(this)), m_words(new QLabel(this)),
-      m_go(new QPushButton(tr("Go there"), this)),
+    : VisitedView(parent), m_bench(bench), m_theme(theme), m_list(new QListWidget(this)),
+      m_words(new QLabel(this)), m_go(new QPushButton(tr("Go there"), this)),
       m_save(new QPushButton(tr("Save that state as a notebook of its own…"), this)) {
     setObjectName(QStringLiteral("historyView"));
     m_list->setObjectName(QStringLiteral("historyList"));
@@ -62,10 +61,7 @@ void HistoryView::layOut() {
     layout->addLayout(side, 4);
 }
 
-void HistoryView::arriveFrom(const QString& view) {
-    if (!view.isEmpty()) {
-        m_cameFrom = view;
-    }
+void HistoryView::arrive() {
     refresh();
     m_list->setFocus();
 }
@@ -173,14 +169,6 @@ void HistoryView::save() {
     if (!path.isEmpty()) {
         m_bench.files().saveCopyAsOf(path, *to);
     }
-}
-
-void HistoryView::keyPressEvent(QKeyEvent* event) {
-    if (event->key() == Qt::Key_Escape && !m_cameFrom.isEmpty()) {
-        emit stationAsked(m_cameFrom);
-        return;
-    }
-    View::keyPressEvent(event);
 }
 
 ViewEntry historyEntry() {

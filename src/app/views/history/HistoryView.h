@@ -14,15 +14,12 @@ class QPushButton;
 
 namespace anodex::app {
 
-class HistoryView : public View {
+class HistoryView : public VisitedView {
     Q_OBJECT
 public:
     HistoryView(Workbench& bench, const Theme& theme, QWidget* parent);
 
-    void arriveFrom(const QString& view) override;
-
-protected:
-    void keyPressEvent(QKeyEvent* event) override;
+    void arrive() override;
 
 private:
     void layOut();
@@ -42,7 +39,6 @@ private:
     QPushButton* m_go;
     QPushButton* m_save;
     std::vector<notebook::HistoryEntry> m_entries; ///< Oldest first.
-    QString m_cameFrom;
 };
 
 } // namespace anodex::app

@@ -60,7 +60,7 @@ const Timeline::Mark* Timeline::Column::best() const {
 Timeline::Timeline(Workbench& bench, const Theme& theme, QWidget* parent)
     : Picture(tr("Timeline of revisions and builds"), parent), m_bench(bench), m_theme(theme) {
     setObjectName(QStringLiteral("timeline"));
-    onChange(bench, this, kContent & ~Parts(Part::Documents), &Timeline::rebuild);
+    onChange(bench, this, kContent, &Timeline::rebuild); // own entries change what is expected
     connect(&theme, &Theme::changed, this, &Timeline::rebuild);
     connect(this, &Picture::resized, this, &Timeline::rebuild);
     connect(this, &Picture::shown, this, &Timeline::rebuild);
@@ -120,31 +120,18 @@ QSize Timeline::minimumSizeHint() const {
             static_cast<int>(Theme::em(16.0))};
 }
 
-/// Worked out once for a design as it is; nothing when it cannot be used.
+/// Worked out once for a design as it is, on the catalogue as it is; nothing when it cannot be used.
 std::optional<double> Timeline::expectedOf(const record::Revision& revision) const {
     Unbuilt& known = m_unbuilt[revision.id];
-    if (!known.worked || known.design != revision.design) {
-        known = {revision.design, {}, true};
-        if (const Outcome outcome = outcomeOf(m_bench.catalogueHandle(), revision.design); outcome.usable()) {
+    if (known.catalogue != m_bench.catalogueHandle() || known.design != revision.design) {
+        known = {m_bench.catalogueHandle(), revision.design, {}};
+        if (const Outcome outcome = outcomeOf(known.catalogue, revision.design); outcome.usable()) {
             const cell::Evaluation& e = *outcome.evaluation;
-            known.figures = {e.first.shortCircuitAmps, e.openCircuitVolts, e.first.maximumPower.watts,
+            known.figures = {e.openCircuitVolts, e.first.shortCircuitAmps, e.first.maximumPower.watts,
                              e.capacity.expectedCoulombs};
         }
     }
-    if (!known.figures) {
-        return std::nullopt;
-    }
-    switch (m_figure) {
-    case Figure::ShortCircuit:
-        return (*known.figures)[0];
-    case Figure::OpenCircuit:
-        return (*known.figures)[1];
-    case Figure::BestPower:
-        return (*known.figures)[2];
-    case Figure::Capacity:
-        return (*known.figures)[3];
-    }
-    return std::nullopt;
+    return known.figures ? std::optional((*known.figures)[static_cast<std::size_t>(m_figure)]) : std::nullopt;
 }
 
 QString Timeline::shown(double value) const {

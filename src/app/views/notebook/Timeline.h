@@ -48,9 +48,9 @@ private:
     };
 
     struct Unbuilt {
+        CatalogueHandle catalogue; ///< None: not worked out yet.
         design::CellDesign design;
-        std::optional<std::array<double, 4>> figures; ///< In the order of expectedOf().
-        bool worked = false;
+        std::optional<std::array<double, 4>> figures; ///< By Figure.
     };
 
     void rebuild();

@@ -1,10 +1,9 @@
 #include "demo/Discharge.h"
-#include "core/design/Resolve.h"
-#include "core/liquid/SolveSolution.h"
 
-#include "core/base/Constants.h"
 #include "core/base/Random.h"
 #include "core/base/RootFinding.h"
+#include "core/cell/AfterUse.h"
+#include "core/design/Resolve.h"
 
 #include <algorithm>
 
@@ -22,41 +21,58 @@ double loadAmps(const cell::Polarisation& curve, double loadOhm, double extraOhm
                               0.0, options);
 }
 
+class Cell {
+public:
+    Cell(const chemistry::Catalogue& catalogue, const design::CellDesign& design)
+        : m_catalogue(catalogue), m_cell(*design::resolve(catalogue, design)),
+          m_compiled(cell::compile(catalogue, m_cell)), m_fresh(cell::evaluate(catalogue, m_cell, {0})) {}
+
+    [[nodiscard]] const cell::Evaluation& fresh() const { return m_fresh; }
+    /// What it still gives falls to nothing in the last twentieth of what it holds.
+    [[nodiscard]] double ampsAfter(double coulombs, const DischargePlan& plan) const {
+        constexpr double kEnd = 0.95;
+        const double whole = m_fresh.capacity.expectedCoulombs;
+        const double used = std::min(coulombs, kEnd * whole);
+        const state::Contents contents =
+            state::changedTo(m_catalogue, m_cell, *m_fresh.contents,
+                             cell::afterUse(m_compiled, *m_fresh.contents, m_fresh.sides[0].couple,
+                                            m_fresh.sides[1].couple, used));
+        const cell::Polarisation curve(m_compiled, contents, electrode::Moment::Settled);
+        const double left = std::clamp((whole - coulombs) / ((1.0 - kEnd) * whole), 0.0, 1.0);
+        return left * loadAmps(curve, plan.loadOhm, plan.extraOhm);
+    }
+
+private:
+    const chemistry::Catalogue& m_catalogue;
+    design::Cell m_cell;
+    cell::CompiledCell m_compiled;
+    cell::Evaluation m_fresh;
+};
+
 } // namespace
 
 record::RunSamples discharge(const chemistry::Catalogue& catalogue, const design::CellDesign& design,
                              const DischargePlan& plan) {
     record::RunSamples samples;
-    const design::Cell cell = *design::resolve(catalogue, design);
-    const cell::CompiledCell compiled = cell::compile(catalogue, cell);
-    const cell::Evaluation start = cell::evaluate(catalogue, cell, {0});
-    // One mole of each poured salt's metal moves for every two faradays: the positive side loses, the
-    // negative gains.
-    liquid::Mixture positive = cell.poured[1];
-    liquid::Mixture negative = cell.poured[0];
-    const double positiveStart = positive.portions.front().moles * (1.0 - plan.lostShare);
-    const double negativeStart = negative.portions.front().moles;
-    double coulombs = 0.0;
+    const Cell cell(catalogue, design);
+    double coulombs = plan.lostShare * cell.fresh().capacity.expectedCoulombs;
     const double dt = plan.hours * 3600.0 / plan.samples;
     double amps = 0.0;
     for (int i = 0; i < plan.samples; ++i) {
-        constexpr int kSamplesPerSolve = 6;
+        constexpr int kSamplesPerSolve = 10;
+        constexpr int kRestingSamples = 3;
         if (i % kSamplesPerSolve == 0) {
-            const double moved = coulombs / (2.0 * base::kFaraday);
-            positive.portions.front().moles = std::max(positiveStart - moved, 1e-6 * positiveStart);
-            negative.portions.front().moles = negativeStart + moved;
-            const state::Contents contents = state::filledWith(
-                catalogue, cell,
-                {state::sharedLiquid(catalogue, negative), state::sharedLiquid(catalogue, positive)});
-            const cell::Polarisation curve(compiled, contents, electrode::Moment::Settled);
-            amps = loadAmps(curve, plan.loadOhm, plan.extraOhm);
+            amps = cell.ampsAfter(coulombs, plan);
         }
         const double noise = plan.noiseVolts * base::normalAt(plan.seed, static_cast<std::uint64_t>(i), 1);
-        const bool resting = i < 3;
-        const double volts = (resting ? start.openCircuitVolts : amps * plan.loadOhm) + noise;
-        samples.seconds.push_back(dt * i);
-        samples.volts.push_back(volts);
-        samples.amps.push_back(resting ? 0.0 : volts / plan.loadOhm);
+        const bool resting = i < kRestingSamples;
+        const double volts = (resting ? cell.fresh().openCircuitVolts : amps * plan.loadOhm) + noise;
+        const double hour = dt * i / 3600.0;
+        if (hour < plan.silentFrom || hour >= plan.silentTo) {
+            samples.seconds.push_back(dt * i);
+            samples.volts.push_back(volts);
+            samples.amps.push_back(resting ? 0.0 : volts / plan.loadOhm);
+        }
         coulombs += resting ? 0.0 : amps * dt;
         if (!resting && volts < plan.cutoffVolts) {
             break;

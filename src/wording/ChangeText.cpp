@@ -20,6 +20,7 @@ struct Leaf {
     std::string name;  ///< Of the substance or material in a list.
     std::string value;
     std::string unit;
+    double number = 0.0; ///< That the value says, where it is one.
     bool isFlag = false;
     bool isName = false; ///< A name and an amount may be of one field; they are never one leaf.
 
@@ -89,6 +90,7 @@ private:
             leaf.value = leaf.isName   ? value.get<std::string>()
                          : leaf.isFlag ? std::string()
                                        : numberText(value.get<double>(), 4);
+            leaf.number = value.is_number() ? value.get<double>() : 0.0;
             leaves.push_back(std::move(leaf));
         }
     }
@@ -118,54 +120,103 @@ Said flagSaid(const Leaf& leaf, bool on) {
     return Said((on ? "change.on." : "change.off.") + leaf.field, {{"side", leaf.side}});
 }
 
-} // namespace
+std::vector<Leaf>::const_iterator sameAs(const std::vector<Leaf>& leaves, const Leaf& wanted) {
+    return std::find_if(leaves.begin(), leaves.end(),
+                        [&](const Leaf& leaf) { return leaf.key() == wanted.key(); });
+}
 
-std::vector<Said> changesBetween(const design::CellDesign& before, const design::CellDesign& after) {
-    const std::vector<Leaf> old = leavesOf(before);
-    const std::vector<Leaf> now = leavesOf(after);
-    const auto find = [](const std::vector<Leaf>& leaves, const Leaf& wanted) {
-        return std::find_if(leaves.begin(), leaves.end(),
-                            [&](const Leaf& leaf) { return leaf.key() == wanted.key(); });
-    };
-    std::vector<Said> changes;
+Said changeOf(const Leaf& was, const Leaf& now) {
+    Leaf from = was;
+    from.unit = was.unit == now.unit ? std::string() : was.unit;
+    return {"change.to", {{"field", fieldOf(now)}, {"from", shown(from)}, {"to", shown(now)}}};
+}
+
+/// Which way it went, where a builder has a word for that: "larger plates", "closer".
+Said turnOf(const Leaf& was, const Leaf& now) {
+    std::string id = "branch." + (now.field.empty() ? std::string("electrode") : now.field);
+    if (!now.isName) {
+        id += now.number > was.number ? ".up" : ".down";
+    }
+    if (!Texts::english().has(id) || was.unit != now.unit) {
+        return changeOf(was, now);
+    }
+    Leaf from = was;
+    from.unit.clear();
+    std::string name = now.name;
+    if (const std::size_t last = name.rfind(' '); last != std::string::npos && name.ends_with("hydrate")) {
+        name.resize(last);
+    }
+    return {id, {{"side", now.side}, {"name", name}, {"from", shown(from)}, {"to", shown(now)}}};
+}
+
+/// The same change on the other side: one word does for both.
+bool isTwin(const std::vector<Leaf>& old, const std::vector<Leaf>& now, const Leaf& leaf, const Leaf& was) {
+    Leaf other = leaf;
+    other.side = leaf.side == "negative" ? "positive" : "negative";
+    const auto twin = sameAs(now, other);
+    const auto before = sameAs(old, other);
+    return !leaf.side.empty() && twin != now.end() && before != old.end() && twin->value == leaf.value &&
+           twin->unit == leaf.unit && before->value == was.value && before->unit == was.unit;
+}
+
+enum class Words { Fields, Turns };
+
+std::vector<Said> changes(const std::vector<Leaf>& old, const std::vector<Leaf>& now, Words words) {
+    std::vector<Said> found;
     for (const Leaf& leaf : now) {
-        const auto was = find(old, leaf);
+        const auto was = sameAs(old, leaf);
         if (was == old.end() && leaf.isFlag) {
-            changes.push_back(flagSaid(leaf, true));
+            found.push_back(flagSaid(leaf, true));
         } else if (was == old.end()) {
-            changes.emplace_back("change.added", std::map<std::string, base::SaidValue>{
-                                                     {"field", fieldOf(leaf)}, {"value", shown(leaf)}});
+            found.push_back({"change.added", {{"field", fieldOf(leaf)}, {"value", shown(leaf)}}});
         } else if (was->value != leaf.value || was->unit != leaf.unit) {
-            Leaf from = *was;
-            from.unit = was->unit == leaf.unit ? std::string() : was->unit;
-            changes.emplace_back("change.to", std::map<std::string, base::SaidValue>{{"field", fieldOf(leaf)},
-                                                                                     {"from", shown(from)},
-                                                                                     {"to", shown(leaf)}});
+            Leaf shared = leaf;
+            const bool twin = words == Words::Turns && isTwin(old, now, leaf, *was);
+            if (twin && leaf.side == "positive") {
+                continue; // told with the negative
+            }
+            shared.side = twin ? std::string() : leaf.side;
+            found.push_back(words == Words::Turns ? turnOf(*was, shared) : changeOf(*was, leaf));
         }
     }
     for (const Leaf& leaf : old) {
-        if (find(now, leaf) == now.end()) {
-            changes.push_back(
+        if (sameAs(now, leaf) == now.end()) {
+            found.push_back(
                 leaf.isFlag ? flagSaid(leaf, false)
                             : Said("change.left-out", {{"field", fieldOf(leaf)}, {"value", shown(leaf)}}));
         }
     }
-    return changes;
+    return found;
 }
 
-Said changeSaid(const design::CellDesign& before, const design::CellDesign& after, std::size_t most) {
-    std::vector<Said> changes = changesBetween(before, after);
-    if (changes.empty()) {
-        return before.name == after.name ? Said("change.none")
-                                         : Said("change.renamed", {{"name", after.name}});
-    }
+Said allSaid(std::vector<Said> changes, std::size_t most) {
     const std::size_t more = changes.size() > most ? changes.size() - most : 0;
     changes.resize(changes.size() - more);
     return Said("change.all", {{"changes", changes}, {"more", static_cast<std::int64_t>(more)}});
 }
 
+} // namespace
+
+std::vector<Said> changesBetween(const design::CellDesign& before, const design::CellDesign& after) {
+    return changes(leavesOf(before), leavesOf(after), Words::Fields);
+}
+
+Said changeSaid(const design::CellDesign& before, const design::CellDesign& after, std::size_t most) {
+    std::vector<Said> changed = changesBetween(before, after);
+    if (changed.empty()) {
+        return before.name == after.name ? Said("change.none")
+                                         : Said("change.renamed", {{"name", after.name}});
+    }
+    return allSaid(std::move(changed), most);
+}
+
 std::string changeLine(const design::CellDesign& before, const design::CellDesign& after) {
     return text(changeSaid(before, after));
+}
+
+std::string branchLine(const design::CellDesign& before, const design::CellDesign& after) {
+    std::vector<Said> turns = changes(leavesOf(before), leavesOf(after), Words::Turns);
+    return turns.empty() ? changeLine(before, after) : text(allSaid(std::move(turns), 1));
 }
 
 } // namespace anodex::wording

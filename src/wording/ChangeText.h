@@ -15,5 +15,7 @@ namespace anodex::wording {
 [[nodiscard]] base::Said changeSaid(const design::CellDesign& before, const design::CellDesign& after,
                                     std::size_t most = 3);
 [[nodiscard]] std::string changeLine(const design::CellDesign& before, const design::CellDesign& after);
+/// The same in a builder's words, for a label: "larger plates: 20 → 60 cm² and 1 more".
+[[nodiscard]] std::string branchLine(const design::CellDesign& before, const design::CellDesign& after);
 
 } // namespace anodex::wording

@@ -1,5 +1,7 @@
 // The catalogue to read, and entries of one's own: checked, used at once, undone.
 #include "app/views/catalogue/CatalogueView.h"
+#include "app/views/catalogue/EntrySheet.h"
+#include "app/widgets/CurvePlot.h"
 #include "core/chemistry/NameLookup.h"
 #include "tests/app/WindowFixture.h"
 
@@ -7,6 +9,7 @@
 #include <QListWidget>
 #include <QPlainTextEdit>
 #include <QPushButton>
+#include <QTextBrowser>
 
 namespace anodex::app {
 namespace {
@@ -20,6 +23,8 @@ protected:
         find<QLineEdit>("catalogueFilter")->setText(entry);
         find<QListWidget>("catalogueEntries")->setCurrentRow(0);
     }
+    QLineEdit* field(const QString& key) { return find<QLineEdit>("entryField:" + key); }
+    QString fault() { return find<QLabel>("entryFault")->text(); }
     QPlainTextEdit* text() { return find<QPlainTextEdit>("catalogueText"); }
     void press(const QString& button) { QTest::mouseClick(find<QPushButton>(button), Qt::LeftButton); }
     bool knows(const char* material) {
@@ -28,26 +33,52 @@ protected:
 };
 
 constexpr int kMaterials = 2;
+constexpr int kReactions = 5;
 
-TEST_F(CatalogueViewTest, ShowsAnEntryWithItsSourcesSpelledOut) {
+TEST_F(CatalogueViewTest, AnEntryIsAPageWithPropertiesAndSources) {
     openAt(kMaterials, "zinc");
+    const QString page = find<QTextBrowser>("cataloguePage")->toPlainText();
+    EXPECT_TRUE(page.contains("density, g/mL")) << page.toStdString();
+    EXPECT_TRUE(page.contains("Sources"));
+    press("entryAsFile");
+    EXPECT_TRUE(text()->isVisible());
     EXPECT_TRUE(text()->isReadOnly());
     EXPECT_TRUE(text()->toPlainText().contains("density_g_per_mL"));
-    bool spelled = false;
-    for (const QLabel* label : m_window->findChildren<QLabel*>()) {
-        spelled |= label->isVisible() && label->text().startsWith("from: ") && label->text().size() > 20;
-    }
-    EXPECT_TRUE(spelled);
+}
+
+TEST_F(CatalogueViewTest, ALinkOnAPageLeadsToTheOtherEntry) {
+    openAt(kMaterials, "zinc");
+    emit find<QTextBrowser>("cataloguePage")->anchorClicked(QUrl("catalogue:reactions/zn2-zn"));
+    const QString page = find<QTextBrowser>("cataloguePage")->toPlainText();
+    EXPECT_TRUE(page.contains("How fast")) << page.toStdString();
+    EXPECT_EQ(find<QListWidget>("catalogueLists")->currentItem()->text(), "Reactions");
+}
+
+TEST_F(CatalogueViewTest, ASubstanceShowsItsCurvesAndAMaterialNone) {
+    openAt(0, "zinc sulfate");
+    const auto shown = [this] {
+        int count = 0;
+        for (const CurvePlot* plot : find<EntrySheet>("entrySheet")->findChildren<CurvePlot*>()) {
+            count += plot->isVisible() ? 1 : 0;
+        }
+        return count;
+    };
+    EXPECT_EQ(shown(), 3);
+    openAt(kMaterials, "zinc");
+    EXPECT_EQ(shown(), 0);
+    openAt(kReactions, "zincate");
+    find<QLineEdit>("catalogueFilter")->setText("Zn(OH)4");
+    EXPECT_EQ(shown(), 1);
 }
 
 TEST_F(CatalogueViewTest, AnEntryOfOnesOwnIsUsedAtOnceAndUndone) {
     QTest::mouseClick(find<QPushButton>("doorFirst"), Qt::LeftButton);
     openAt(kMaterials, "zinc");
     press("ownEntry");
-    EXPECT_FALSE(text()->isReadOnly());
-    EXPECT_TRUE(text()->toPlainText().contains("\"my zinc\""));
+    EXPECT_EQ(field("name")->text(), "my zinc");
+    EXPECT_TRUE(field("name")->hasFocus());
     press("keepEntry");
-    ASSERT_TRUE(knows("my zinc")) << message().toStdString();
+    ASSERT_TRUE(knows("my zinc")) << fault().toStdString();
     design::CellDesign design = m_bench->draft().design();
     design.negative.material = "my zinc";
     const double before = openCircuit();
@@ -60,17 +91,60 @@ TEST_F(CatalogueViewTest, AnEntryOfOnesOwnIsUsedAtOnceAndUndone) {
     EXPECT_TRUE(knows("my zinc"));
 }
 
-TEST_F(CatalogueViewTest, AFaultIsToldAndWhatWasTypedStays) {
+TEST_F(CatalogueViewTest, TheFormChecksAsItIsFilled) {
     openAt(kMaterials, "zinc");
     press("ownEntry");
-    QString broken = text()->toPlainText();
-    broken.replace("\"density_g_per_mL\"", "\"density_g_per_ml\"");
-    text()->setPlainText(broken);
+    type(field("density_g_per_mL"), "heavy", false);
+    EXPECT_TRUE(QTest::qWaitFor([&] { return fault().startsWith("density, g/mL: "); }))
+        << fault().toStdString();
+    EXPECT_TRUE(field("density_g_per_mL")->property("wrong").toBool());
+    EXPECT_FALSE(field("roughness")->property("wrong").toBool());
     press("keepEntry");
-    EXPECT_TRUE(message().contains("density_g_per_m")) << message().toStdString();
-    EXPECT_EQ(text()->toPlainText(), broken);
-    EXPECT_FALSE(text()->isReadOnly());
     EXPECT_FALSE(knows("my zinc"));
+    EXPECT_EQ(field("density_g_per_mL")->text(), "heavy") << "nothing is lost";
+    type(field("density_g_per_mL"), "6,9", false);
+    EXPECT_TRUE(QTest::qWaitFor([&] { return fault().isEmpty(); })) << fault().toStdString();
+    EXPECT_FALSE(field("density_g_per_mL")->property("wrong").toBool());
+    press("keepEntry");
+    ASSERT_TRUE(knows("my zinc"));
+    const auto& mine =
+        m_bench->catalogue().materials[*chemistry::findMaterial(m_bench->catalogue(), "my zinc")];
+    EXPECT_NEAR(mine.densityKgPerM3, 6900.0, 1e-6) << "a decimal comma is one";
+}
+
+TEST_F(CatalogueViewTest, ValuesOutOfRangeAndNamesThatAreTakenAreRefused) {
+    openAt(kMaterials, "zinc");
+    press("ownEntry");
+    for (const char* wrong : {"-3", "0", "1e99", ""}) {
+        type(field("density_g_per_mL"), wrong, false);
+        press("keepEntry");
+        EXPECT_FALSE(knows("my zinc")) << wrong;
+        EXPECT_FALSE(fault().isEmpty()) << wrong;
+    }
+    type(field("density_g_per_mL"), "7.1", false);
+    type(field("name"), "copper", false);
+    press("keepEntry");
+    EXPECT_TRUE(fault().contains("copper")) << fault().toStdString();
+    EXPECT_TRUE(field("name")->property("wrong").toBool());
+}
+
+TEST_F(CatalogueViewTest, FormAndFileTellTheSame) {
+    openAt(kMaterials, "zinc");
+    press("ownEntry");
+    type(field("name"), "shed zinc", false);
+    press("entryAsFile");
+    EXPECT_TRUE(text()->toPlainText().contains("\"shed zinc\"")) << text()->toPlainText().toStdString();
+    EXPECT_TRUE(text()->toPlainText().contains("\"shed-zinc\"")) << "its id follows its name";
+    text()->setPlainText(text()->toPlainText().replace("7.14", "7.2"));
+    press("entryAsFile");
+    EXPECT_EQ(field("density_g_per_mL")->text(), "7.2");
+    press("entryAsFile");
+    text()->setPlainText("{ \"id\": ");
+    press("entryAsFile");
+    EXPECT_TRUE(text()->isVisible()) << "what is no entry stays where it can be mended";
+    EXPECT_FALSE(fault().isEmpty());
+    press("leaveEntry");
+    EXPECT_FALSE(knows("shed zinc"));
 }
 
 TEST_F(CatalogueViewTest, ChangedAndTakenOutAgain) {
@@ -79,9 +153,7 @@ TEST_F(CatalogueViewTest, ChangedAndTakenOutAgain) {
     press("keepEntry");
     ASSERT_TRUE(knows("my zinc"));
     press("ownEntry"); // now: change mine
-    QString changed = text()->toPlainText();
-    changed.replace("my zinc", "shed zinc");
-    text()->setPlainText(changed);
+    type(field("name"), "shed zinc", false);
     press("keepEntry");
     EXPECT_TRUE(knows("shed zinc"));
     press("removeEntry");

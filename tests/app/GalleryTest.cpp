@@ -6,6 +6,8 @@
 #include "tests/app/WindowFixture.h"
 #include "wording/Texts.h"
 
+#include <QFile>
+#include <QFileInfo>
 #include <QMimeData>
 #include <QPushButton>
 #include <QUrl>
@@ -31,6 +33,11 @@ protected:
     QString cardText(const QString& id) {
         const PictureItem* item = gallery()->item(QStringLiteral("starter:") + id);
         return item != nullptr ? item->name + QStringLiteral(" ") + item->value : QString();
+    }
+    static QByteArray contentOf(const QString& path) {
+        QFile file(path);
+        EXPECT_TRUE(file.open(QIODevice::ReadOnly));
+        return file.readAll();
     }
     void order(int which) {
         QTest::mouseClick(find<QPushButton>(QStringLiteral("order:%1").arg(which)), Qt::LeftButton);
@@ -195,6 +202,74 @@ TEST_F(GalleryTest, ANotebookIsDroppedOnTheWindow) {
     EXPECT_FALSE(m_bench->store().isOpen());
     drop(path);
     EXPECT_EQ(m_bench->contents().revisions.size(), 1U);
+}
+
+TEST_F(GalleryTest, ADesignOfAnotherNotebookIsBegunHereAndThatOneStaysAsItIs) {
+    openDemo();
+    const QString other = QString::fromStdString(m_folder.path("others.anodex").string());
+    m_fileToSave = other;
+    m_window->perform(QStringLiteral("keepDemo"));
+    ASSERT_TRUE(QTest::qWaitFor([&] { return QFileInfo::exists(other) && !m_bench->files().isDemo(); }));
+    start();
+    m_fileToOpen = other;
+    QTest::mouseClick(find<QPushButton>("doorNotebook"), Qt::LeftButton);
+    ASSERT_EQ(cards().size(), 16);
+    const auto& shown = gallery()->items();
+    const auto wanted = std::find_if(shown.begin(), shown.end(),
+                                     [](const PictureItem& item) { return item.name == "Gate bell 2"; });
+    ASSERT_NE(wanted, shown.end());
+    const QByteArray before = contentOf(other);
+    gallery()->focusItem(wanted->id);
+    QTest::keyClick(gallery(), Qt::Key_Return);
+    EXPECT_EQ(m_window->station(), QStringLiteral("couple"));
+    EXPECT_EQ(m_bench->contents().revisions.size(), 1U);
+    EXPECT_EQ(m_bench->selection().revision()->name, "Gate bell 2");
+    EXPECT_NE(m_bench->store().path(), other);
+    EXPECT_EQ(contentOf(other), before);
+    m_window->perform(QStringLiteral("beginAnother"));
+    EXPECT_NE(gallery()->item(QStringLiteral("starter:first")), nullptr) << "the starters are back";
+}
+
+TEST_F(GalleryTest, AFileThatIsNoNotebookIsRefusedAndTheStartersStay) {
+    m_fileToOpen = QString::fromStdString(m_folder.path("no.anodex").string());
+    QFile file(m_fileToOpen);
+    ASSERT_TRUE(file.open(QIODevice::WriteOnly));
+    file.write("no notebook at all");
+    file.close();
+    QTest::mouseClick(find<QPushButton>("doorNotebook"), Qt::LeftButton);
+    EXPECT_FALSE(message().isEmpty());
+    EXPECT_NE(picture("gallery")->item(QStringLiteral("starter:first")), nullptr);
+}
+
+TEST_F(GalleryTest, NotebooksThatWereOpenLatelyAreOneStepAway) {
+    m_services.settingsFile = QString::fromStdString(m_folder.path("settings.ini").string());
+    start();
+    const auto recent = [this] {
+        QStringList names;
+        for (const Deed& deed : m_window->deeds()) {
+            if (deed.group == Deed::Group::Recent) {
+                names << deed.words;
+            }
+        }
+        return names;
+    };
+    EXPECT_TRUE(recent().isEmpty());
+    for (const char* name : {"first.anodex", "second.anodex", "third.anodex"}) {
+        m_fileToSave = QString::fromStdString(m_folder.path(name).string());
+        m_window->perform(QStringLiteral("newNotebook"));
+    }
+    EXPECT_EQ(recent(), QStringList({"Open second", "Open first"})) << "the open one is not among them";
+    openDemo();
+    EXPECT_EQ(recent().size(), 3) << "nor is the demo";
+    QFile::remove(QString::fromStdString(m_folder.path("second.anodex").string()));
+    EXPECT_EQ(recent(), QStringList({"Open third", "Open first"})) << "what is gone is not offered";
+    for (const Deed& deed : m_window->deeds()) {
+        if (deed.words == QStringLiteral("Open first")) {
+            deed.go();
+            break;
+        }
+    }
+    EXPECT_TRUE(m_bench->store().path().endsWith("first.anodex"));
 }
 
 } // namespace

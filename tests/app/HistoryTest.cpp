@@ -42,8 +42,8 @@ TEST_F(HistoryTest, BackToAnEarlierDayAndForwardAgain) {
     EXPECT_TRUE(words().contains(QStringLiteral("takes back")));
     EXPECT_TRUE(words().contains(QStringLiteral("Wrote down build 1 of Rain gauge jar 3")));
     QTest::mouseClick(goThere(), Qt::LeftButton);
-    EXPECT_EQ(builds(), 1U);
-    EXPECT_EQ(m_bench->contents().revisions.size(), 2U);
+    EXPECT_EQ(builds(), all - 3);
+    EXPECT_EQ(m_bench->contents().revisions.size(), 15U);
     EXPECT_TRUE(steps()->currentItem()->text().contains(QStringLiteral("as it stands")));
     EXPECT_TRUE(steps()->item(1)->text().contains(QStringLiteral("taken back"))) << "nothing is lost";
     clickRow(QStringLiteral("beacon bright"));
@@ -64,7 +64,7 @@ TEST_F(HistoryTest, AStateIsKeptAsANotebookOfItsOwnAndTheOpenOneStaysAsItIs) {
     EXPECT_EQ(builds(), all);
     const auto then = notebook::Notebook::open(m_fileToSave.toStdString(), notebook::OpenMode::Read);
     ASSERT_TRUE(then.has_value());
-    EXPECT_EQ(then->builds()->size(), 1U);
+    EXPECT_EQ(then->builds()->size(), all - 3);
     EXPECT_TRUE(then->check()->empty());
 }
 

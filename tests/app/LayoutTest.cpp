@@ -1,6 +1,7 @@
 // Nothing is cut or lies on something else: at any font, in any window size, with long names, with nothing.
 #include "app/session/Deeds.h"
 #include "tests/app/CutTexts.h"
+#include "tests/app/Overlaps.h"
 #include "tests/app/WindowFixture.h"
 
 #include <QPaintEvent>
@@ -45,22 +46,79 @@ protected:
     QFont m_usual = QApplication::font();
 };
 
-TEST_F(LayoutTest, NoTextIsCutAtAnyFont) {
-    for (const double scale : {1.0, 1.5, 2.0}) {
-        openAt(scale, {1280, 800});
+/// The whole window at a font, on screens from the smallest that is supported to a large one.
+class Layouts : public LayoutTest, public testing::WithParamInterface<double> {};
+
+TEST_P(Layouts, NothingIsCutOrOutOfReachOrOnSomethingElse) {
+    openAt(GetParam(), {1280, 800});
+    for (const QSize& size :
+         {QSize(900, 600), QSize(1000, 680), QSize(1280, 800), QSize(1600, 1000), QSize(1920, 1080)}) {
+        m_window->resize(size);
         for (const ViewEntry& view : viewList()) {
             m_window->showStation(view.id);
-            EXPECT_EQ(cutTexts(*m_window).join('\n').toStdString(), "") << scale << ", station " << view.id;
+            QCoreApplication::processEvents();
+            const std::string where = std::to_string(size.width()) + " wide, " + view.id;
+            EXPECT_EQ(m_window->size(), size) << where;
+            EXPECT_EQ(cutTexts(*m_window).join('\n').toStdString(), "") << where;
+            EXPECT_EQ(outOfReach(*m_window).join('\n').toStdString(), "") << where;
+            EXPECT_EQ(overlaps(*m_window).join('\n').toStdString(), "") << where;
         }
     }
 }
 
-TEST_F(LayoutTest, NoTextIsCutInASmallWindow) {
-    openAt(1.0, {1000, 680});
+INSTANTIATE_TEST_SUITE_P(Fonts, Layouts, testing::Values(1.0, 1.5, 2.0));
+
+TEST_F(LayoutTest, NothingMovesWhenAMessageComesOrGoes) {
+    openAt(1.0, {1280, 800});
     for (const ViewEntry& view : viewList()) {
         m_window->showStation(view.id);
-        EXPECT_EQ(cutTexts(*m_window).join('\n').toStdString(), "") << view.id;
+        const auto places = [this] {
+            QCoreApplication::processEvents();
+            QList<QRect> all;
+            for (const QWidget* widget : m_window->findChildren<QWidget*>()) {
+                if (widget->isVisible() && !liesOver(*widget) && !liesOver(*widget->parentWidget())) {
+                    all << widget->geometry();
+                }
+            }
+            return all;
+        };
+        const QList<QRect> before = places();
+        m_window->strip()->refuse(QStringLiteral("that cannot be, because ").repeated(12));
+        EXPECT_EQ(places(), before) << view.id;
+        EXPECT_EQ(outOfReach(*m_window).join('\n').toStdString(), "") << view.id;
+        m_window->strip()->hide();
+        EXPECT_EQ(places(), before) << view.id;
     }
+}
+
+TEST_F(LayoutTest, ARefusalStandsAtTheFieldThatRefuses) {
+    openAt(1.0, {1280, 800});
+    m_window->showStation(QStringLiteral("bench"));
+    auto* field = find<QLineEdit>(QStringLiteral("entryLine"));
+    type(field, QStringLiteral("1.02 V 99:99"));
+    m_window->strip()->refuse(QStringLiteral("no such time"));
+    const QRect at(field->mapTo(m_window.get(), QPoint()), field->size());
+    EXPECT_TRUE(at.adjusted(0, -80, 0, 80).intersects(m_window->strip()->geometry()))
+        << m_window->strip()->y() << " for " << at.top() << " " << called(*focused()).toStdString();
+    EXPECT_FALSE(at.intersects(m_window->strip()->geometry()));
+}
+
+TEST_F(LayoutTest, WhereTheRailTakesTooMuchRoomItIsAStripThatUnfolds) {
+    openAt(2.0, {1280, 800});
+    Picture* rail = picture("rail");
+    const int narrow = rail->width();
+    EXPECT_LT(narrow, 200);
+    EXPECT_NE(rail->item("openCircuit"), nullptr);
+    click(rail, "fold");
+    QCoreApplication::processEvents();
+    EXPECT_GT(rail->width(), narrow + 100);
+    EXPECT_NE(rail->item("remedy"), nullptr);
+    click(rail, "fold");
+    QCoreApplication::processEvents();
+    EXPECT_EQ(rail->width(), narrow);
+    click(rail, "finding");
+    QCoreApplication::processEvents();
+    EXPECT_NE(rail->item("remedy"), nullptr) << "its sign unfolds what is found";
 }
 
 TEST_F(LayoutTest, TheDoorsAreWholeAtAnyFont) {

@@ -29,8 +29,9 @@ TEST(TextsTable, HoldsEveryStringOfTheWindowAndNoOther) {
 
 /// Ids whose ends are made: of choices and fields of a file, of kinds of records.
 bool isMade(const std::string& id) {
-    for (const char* family : {"window.", "field.", "choice.", "change.on.", "change.off.", "command.",
-                               "finding.", "explain.", "file.", "help.", "starter.", "handbook."}) {
+    for (const char* family :
+         {"window.", "field.", "choice.", "change.on.", "change.off.", "command.", "finding.", "explain.",
+          "file.", "help.", "starter.", "handbook.", "property.", "branch.", "hint."}) {
         if (id.starts_with(family)) {
             return true;
         }

@@ -62,6 +62,14 @@ QString Crumbs::shortened(const QString& name) const {
     return m_revision->fontMetrics().elidedText(name, Qt::ElideMiddle, static_cast<int>(room));
 }
 
+QRect Crumbs::freePart() const {
+    constexpr int kApart = 6;
+    const int end = m_undo->x() - kApart;
+    const int free = m_build->geometry().right() + kApart;
+    const int begin = end - free < static_cast<int>(Theme::em(22.0)) ? 0 : free;
+    return {pos() + QPoint(begin, 0), QSize(end - begin, height())};
+}
+
 void Crumbs::resizeEvent(QResizeEvent* event) {
     QWidget::resizeEvent(event);
     refresh();

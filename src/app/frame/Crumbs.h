@@ -13,6 +13,9 @@ class Crumbs : public QWidget {
 public:
     Crumbs(Workbench& bench, QWidget* parent);
 
+    /// What lies between the names and Undo, in the parent; more where that is narrow.
+    [[nodiscard]] QRect freePart() const;
+
 protected:
     void resizeEvent(QResizeEvent* event) override;
 

@@ -22,6 +22,9 @@ void Drawer::fill(QMenu& menu, const std::vector<Deed>& deeds, const Theme& them
     add(menu, deeds, Deed::Group::Work);
     menu.addSeparator();
     add(menu, deeds, Deed::Group::Notebook);
+    QMenu* recent = menu.addMenu(tr("Recent notebooks"));
+    add(*recent, deeds, Deed::Group::Recent);
+    recent->setEnabled(!recent->isEmpty());
     add(*menu.addMenu(tr("Mend")), deeds, Deed::Group::Mend);
     menu.addSeparator();
     add(menu, deeds, Deed::Group::Place);

@@ -20,7 +20,24 @@ QString q(const std::string& text) {
 
 } // namespace
 
-FileActions::FileActions(Workbench& bench, QObject* parent) : QObject(parent), m_bench(bench) {}
+FileActions::FileActions(Workbench& bench, QObject* parent)
+    : QObject(parent), m_bench(bench), m_recent(bench.services().settingsFile) {
+    onChange(bench, this, Part::File, &FileActions::remember);
+}
+
+void FileActions::remember() {
+    if (m_bench.store().isOpen() && !m_bench.files().isDemo()) {
+        m_recent.add(QFileInfo(m_bench.store().path()).absoluteFilePath());
+    }
+}
+
+QStringList FileActions::recentNotebooks() const {
+    QStringList others = m_recent.paths();
+    if (m_bench.store().isOpen()) {
+        others.removeAll(QFileInfo(m_bench.store().path()).absoluteFilePath());
+    }
+    return others;
+}
 
 void FileActions::openNotebook() {
     const QString path = m_bench.services().chooseOpen(tr("Open a notebook"), tr(kNotebooks));

@@ -1,6 +1,7 @@
 // src/app/frame/FileActions.h - what is done with files from the drawer: notebooks, designs, backups, the
 // log.
 #pragma once
+#include "app/session/RecentNotebooks.h"
 #include "app/session/Workbench.h"
 #include <QObject>
 
@@ -14,6 +15,8 @@ public:
     void openNotebook();
     /// This one, where it was left.
     void open(const QString& path);
+    /// But for the open one, newest first.
+    [[nodiscard]] QStringList recentNotebooks() const;
     void newNotebook();
     /// Opens a fresh, marked copy of the demo notebook, unless one is open.
     bool openDemo();
@@ -34,7 +37,10 @@ signals:
     void said(const QString& text);
 
 private:
+    void remember();
+
     Workbench& m_bench;
+    RecentNotebooks m_recent;
 };
 
 } // namespace anodex::app

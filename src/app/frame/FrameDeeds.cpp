@@ -4,6 +4,8 @@
 #include "app/session/Deeds.h"
 #include "app/theme/Words.h"
 
+#include <QFileInfo>
+
 namespace anodex::app {
 namespace {
 
@@ -55,6 +57,12 @@ std::vector<Deed> notebookDeeds(Workbench& bench, FileActions& files) {
 
 std::vector<Deed> frameDeeds(Workbench& bench, FileActions& files) {
     std::vector<Deed> all = workDeeds(bench, files);
+    for (const QString& path : files.recentNotebooks()) {
+        const QString words = tr("Open %1").arg(QFileInfo(path).completeBaseName());
+        all.push_back({QStringLiteral("recent:") + path, Deed::Group::Recent, words, {}, [&files, path] {
+                           files.open(path);
+                       }});
+    }
     for (Deed& one : notebookDeeds(bench, files)) {
         all.push_back(std::move(one));
     }

@@ -56,7 +56,7 @@ MainWindow::MainWindow(Workbench& bench, Theme& theme, QWidget* parent)
       m_files(new FileActions(bench, this)), m_wire(new Wire(theme, this)), m_crumbs(new Crumbs(bench, this)),
       m_stage(new QStackedWidget(this)), m_rail(new Rail(bench, theme, this)),
       m_railFrame(new PictureScroll(m_rail, this)), m_strip(new MessageStrip(theme, this)),
-      m_explain(new ExplainPanel(this)), m_find(new FindPanel(this)) {
+      m_explain(new ExplainPanel(this)), m_find(new FindPanel(this)), m_hints(bench.services().settingsFile) {
     installPictureAccessibility();
     m_stage->setObjectName(QStringLiteral("stage"));
     for (const ViewEntry& entry : m_views) {
@@ -81,7 +81,6 @@ void MainWindow::layOut() {
     auto* middle = new QVBoxLayout;
     middle->addWidget(m_crumbs);
     middle->addWidget(m_stage, 1);
-    middle->addWidget(m_strip);
     middle->setContentsMargins(10, 2, 8, 8);
     auto* body = new QHBoxLayout;
     body->setSpacing(0);
@@ -94,6 +93,11 @@ void MainWindow::layOut() {
     layout->addWidget(m_wire);
     layout->addLayout(body, 1);
     setCentralWidget(frame);
+    m_strip->setParent(frame);
+    m_strip->setHome([this] {
+        return m_crumbs->isHidden() ? QRect(m_stage->pos(), QSize(m_stage->width(), 0))
+                                    : m_crumbs->freePart();
+    });
 }
 
 void MainWindow::connectParts() {
@@ -101,9 +105,11 @@ void MainWindow::connectParts() {
     connect(m_wire, &Wire::drawerAsked, this, &MainWindow::showDrawer);
     connect(m_wire, &Wire::findAsked, this, &MainWindow::showFind);
     connect(m_rail, &Rail::numberAsked, this, &MainWindow::explain);
+    connect(m_rail, &Rail::folded, this, &MainWindow::placeRail);
     connect(m_rail, &Rail::remedyAsked, this, &MainWindow::goToRemedy);
     connect(m_rail, &Rail::pageAsked, this, [this](const QString& place) { offer(kHandbook + place); });
     connect(m_files, &FileActions::stationAsked, this, &MainWindow::showStation);
+    connect(m_strip, &MessageStrip::closed, this, &MainWindow::endHint);
     connect(m_files, &FileActions::refused, m_strip, &MessageStrip::refuse);
     connect(m_files, &FileActions::said, m_strip, &MessageStrip::say);
     connect(&m_bench, &Workbench::said, m_strip, &MessageStrip::say);
@@ -131,7 +137,6 @@ void MainWindow::addView(View* view) {
     connect(view, &View::refused, m_strip, &MessageStrip::refuse);
 }
 
-/// Everything that can be done from anywhere, as things stand.
 std::vector<Deed> MainWindow::deeds() {
     std::vector<Deed> all;
     for (std::size_t i = 0; i < m_views.size(); ++i) {
@@ -213,6 +218,25 @@ void MainWindow::showStation(const QString& wanted) {
     m_stage->setCurrentIndex(static_cast<int>(index));
     viewAt(index)->arriveFrom(before == m_station ? QString() : before);
     refreshWire();
+    showHint();
+}
+
+void MainWindow::showHint() {
+    if (m_strip->isHinting()) {
+        m_strip->hide(); // it was of the view that was left
+    }
+    const QString hint = m_hints.of(m_station);
+    if (m_strip->isHidden() && !hint.isEmpty()) {
+        m_strip->hint(hint);
+    }
+}
+
+/// Whoever uses the view needs no hint any more.
+void MainWindow::endHint() {
+    if (m_strip->isHinting()) {
+        m_hints.used(m_station);
+        m_strip->hide();
+    }
 }
 
 void MainWindow::refreshWire() {
@@ -343,8 +367,7 @@ void MainWindow::grant(const OneWindow::Wish& wish) {
 
 void MainWindow::resizeEvent(QResizeEvent* event) {
     QMainWindow::resizeEvent(event);
-    // With a large font the stage needs the room more than the rail does.
-    m_railFrame->setFixedWidth(std::min(static_cast<int>(Theme::em(15.5)), width() * 27 / 100));
+    placeRail();
     for (QWidget* panel : std::initializer_list<QWidget*>{m_find, m_explain}) {
         const QSize size = panel->size().boundedTo(this->size());
         panel->setGeometry(QRect(QPoint(std::clamp(panel->x(), 0, width() - size.width()),
@@ -353,7 +376,24 @@ void MainWindow::resizeEvent(QResizeEvent* event) {
     }
 }
 
+/// With a large font the stage needs the room more than the rail does.
+void MainWindow::placeRail() {
+    const bool narrow = width() < Theme::em(54.0);
+    if (narrow != m_isNarrow) {
+        m_isNarrow = narrow;
+        m_rail->setFolded(narrow);
+    }
+    m_railFrame->setFixedWidth(m_rail->isFolded()
+                                   ? static_cast<int>(Theme::em(5.6))
+                                   : std::min(static_cast<int>(Theme::em(15.5)), width() * 27 / 100));
+}
+
 bool MainWindow::eventFilter(QObject* watched, QEvent* event) {
+    const bool isUse = event->type() == QEvent::MouseButtonPress || event->type() == QEvent::KeyPress;
+    if (isUse && m_strip->isHinting() && watched->isWidgetType() &&
+        m_stage->currentWidget()->isAncestorOf(static_cast<QWidget*>(watched))) {
+        endHint();
+    }
     // A field with nothing of its own to undo leaves the keys to the notebook.
     if (event->type() == QEvent::ShortcutOverride) {
         const auto* field = qobject_cast<QLineEdit*>(watched);

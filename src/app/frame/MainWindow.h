@@ -2,6 +2,7 @@
 // nothing.
 #pragma once
 #include "app/frame/FindPanel.h"
+#include "app/frame/Hints.h"
 #include "app/frame/OneWindow.h"
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
@@ -39,6 +40,8 @@ public:
     void grant(const OneWindow::Wish& wish);
     /// What a view or the frame offers under this id.
     void perform(const QString& id);
+    /// Everything that can be done from anywhere, as things stand.
+    [[nodiscard]] std::vector<Deed> deeds();
     [[nodiscard]] MessageStrip* strip() const { return m_strip; }
     [[nodiscard]] ExplainPanel* explainPanel() const { return m_explain; }
 
@@ -58,13 +61,15 @@ private:
     void refreshTitle();
     void showDrawer();
     void showFind();
-    [[nodiscard]] std::vector<Deed> deeds();
     /// False when no view takes it.
     bool offer(const QString& path);
     [[nodiscard]] View* viewAt(std::size_t index) const;
     void explain(const explain::QuantityKey& key, const QPoint& at);
     void goToRemedy(const findings::Finding& finding);
     void setTheme(ThemeChoice choice);
+    void placeRail();
+    void showHint();
+    void endHint();
 
     Workbench& m_bench;
     Theme& m_theme;
@@ -78,7 +83,9 @@ private:
     MessageStrip* m_strip;
     ExplainPanel* m_explain;
     FindPanel* m_find;
+    Hints m_hints;
     QString m_station;
+    bool m_isNarrow = false;    ///< For the rail in full.
     bool m_needsDesign = false; ///< The view on the stage does.
     bool m_ofBuild = false;     ///< Its numbers are of the build as it was built.
 };

@@ -3,10 +3,13 @@
 #include "app/widgets/Draw.h"
 
 #include <QAccessible>
+#include <QApplication>
 #include <QHBoxLayout>
 #include <QLabel>
+#include <QLineEdit>
 #include <QPushButton>
 #include <QTimer>
+#include <algorithm>
 
 namespace anodex::app {
 
@@ -16,9 +19,10 @@ MessageStrip::MessageStrip(const Theme& theme, QWidget* parent)
     setObjectName(QStringLiteral("messageStrip"));
     m_label->setObjectName(QStringLiteral("message"));
     m_label->setWordWrap(true);
-    setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Maximum);
+    parent->installEventFilter(this);
     m_deed->setObjectName(QStringLiteral("messageDeed"));
     m_deed->hide();
+    m_close->setObjectName(QStringLiteral("messageClose"));
     m_close->setProperty("quiet", true);
     m_close->setAccessibleName(tr("Close the message"));
     auto* layout = new QHBoxLayout(this);
@@ -28,7 +32,10 @@ MessageStrip::MessageStrip(const Theme& theme, QWidget* parent)
     layout->addWidget(m_close);
     m_timer->setSingleShot(true);
     connect(m_timer, &QTimer::timeout, this, &QWidget::hide);
-    connect(m_close, &QPushButton::clicked, this, &QWidget::hide);
+    connect(m_close, &QPushButton::clicked, this, [this] {
+        emit closed();
+        hide();
+    });
     connect(m_deed, &QPushButton::clicked, this, [this] {
         hide();
         m_mend(); // may put another message here
@@ -38,16 +45,38 @@ MessageStrip::MessageStrip(const Theme& theme, QWidget* parent)
 
 void MessageStrip::put(const QString& text, bool fault, const QString& deed) {
     m_fault = fault;
+    m_isHint = false;
     m_label->setText(text);
     m_close->setVisible(fault);
     m_deed->setVisible(!deed.isEmpty());
     m_deed->setText(deed);
-    fitHeight();
+    m_field = fault ? qobject_cast<QLineEdit*>(QApplication::focusWidget()) : nullptr;
+    settleDown();
     setAccessibleName(text);
     show();
+    raise();
     QAccessibleEvent event(this, QAccessible::Alert);
     QAccessible::updateAccessibility(&event);
     update();
+}
+
+void MessageStrip::settleDown() {
+    if (m_field == nullptr || !m_field->isVisible() || !parentWidget()->isAncestorOf(m_field)) {
+        const QRect home = m_home();
+        setFixedWidth(home.width());
+        fitHeight();
+        move(home.topLeft());
+        return;
+    }
+    constexpr int kApart = 4;
+    const QRect room = parentWidget()->rect().adjusted(kApart, kApart, -kApart, -kApart);
+    const QRect field(m_field->mapTo(parentWidget(), QPoint()), m_field->size());
+    setFixedWidth(std::min(std::max(field.width(), static_cast<int>(Theme::em(24.0))), room.width()));
+    fitHeight();
+    const int below = field.bottom() + kApart;
+    const bool fits = below + height() <= room.bottom();
+    move(std::clamp(field.left(), room.left(), room.right() - width() + 1),
+         fits ? below : field.top() - kApart - height());
 }
 
 /// A wrapped line does not claim its height by itself when the window is short of room.
@@ -64,16 +93,26 @@ void MessageStrip::fitHeight() {
     setFixedHeight(std::max(words, button) + static_cast<int>(Theme::em(0.6)));
 }
 
-void MessageStrip::resizeEvent(QResizeEvent* event) {
-    QWidget::resizeEvent(event);
-    // A layout does not hear of a new height while it is being laid out.
-    QTimer::singleShot(0, this, &MessageStrip::fitHeight);
+bool MessageStrip::eventFilter(QObject* watched, QEvent* event) {
+    if (event->type() == QEvent::Resize && !isHidden()) {
+        // The field that it stands at is laid out after its window.
+        QTimer::singleShot(0, this, &MessageStrip::settleDown);
+    }
+    return QWidget::eventFilter(watched, event);
 }
 
 void MessageStrip::say(const QString& text) {
     constexpr int kMilliseconds = 6000;
     put(text, false);
     m_timer->start(kMilliseconds);
+}
+
+void MessageStrip::hint(const QString& text) {
+    m_timer->stop();
+    put(text, false);
+    m_isHint = true;
+    m_close->show();
+    settleDown();
 }
 
 void MessageStrip::refuse(const QString& text) {

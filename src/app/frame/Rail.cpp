@@ -32,7 +32,10 @@ Rail::Rail(Workbench& bench, const Theme& theme, QWidget* parent)
     });
     connect(this, &Picture::activated, this, [this](const QString& id) {
         const PictureItem* hit = item(id);
-        if (hit != nullptr && hit->opens) {
+        if (id == QLatin1String("fold") || (m_folded && id == QLatin1String("finding"))) {
+            setFolded(!m_folded);
+            emit folded();
+        } else if (hit != nullptr && hit->opens) {
             emit numberAsked(*hit->opens, mapToGlobal(hit->area.center().toPoint()));
         } else if (id == QLatin1String("remedy") && !outcome().findings.empty()) {
             emit remedyAsked(outcome().findings.front());
@@ -47,6 +50,13 @@ Rail::Rail(Workbench& bench, const Theme& theme, QWidget* parent)
 void Rail::showBuilt(bool built) {
     if (m_ofBuild != built) {
         m_ofBuild = built;
+        rebuild();
+    }
+}
+
+void Rail::setFolded(bool folded) {
+    if (m_folded != folded) {
+        m_folded = folded;
         rebuild();
     }
 }
@@ -171,12 +181,10 @@ double Rail::rowHeight(const Row& row) {
     return Theme::em(row.measured ? 5.2 : 4.2);
 }
 
-double Rail::addRow(std::vector<PictureItem>& items, const Row& row, double y) const {
-    const double height = rowHeight(row);
-    const QRectF box(Theme::em(0.8), y, width() - Theme::em(1.6), height);
+PictureItem Rail::rowItem(const Row& row, const QRectF& area) const {
     PictureItem item;
     item.id = row.id;
-    item.area = box;
+    item.area = area;
     item.role = QAccessible::Button;
     item.name = row.name;
     item.value =
@@ -186,36 +194,49 @@ double Rail::addRow(std::vector<PictureItem>& items, const Row& row, double y) c
                               : tr("measured %1").arg(row.measuredText)});
     item.tooltip = tr("%1: %2. Click to see how it was found.").arg(item.name, item.value);
     item.opens = row.key;
-    item.paint = [this, row, box](QPainter& painter) { paintRow(painter, row, box); };
+    return item;
+}
+
+double Rail::addRow(std::vector<PictureItem>& items, const Row& row, double y) const {
+    const double height = rowHeight(row);
+    PictureItem item = rowItem(row, QRectF(Theme::em(0.8), y, width() - Theme::em(1.6), height));
+    item.paint = [this, row, box = item.area](QPainter& painter) { paintRow(painter, row, box); };
     items.push_back(std::move(item));
     return y + height;
+}
+
+void Rail::fillUnfolded(std::vector<PictureItem>& items) {
+    const Outcome& shown = outcome();
+    const std::vector<Row> list = rows();
+    double tall = Theme::em(2.0);
+    for (const Row& row : list) {
+        tall += rowHeight(row);
+    }
+    // A danger must be seen without scrolling: where the rows leave no room below, it stands above them.
+    const bool danger =
+        !shown.findings.empty() && shown.findings.front().severity == findings::Severity::Danger;
+    const bool above = danger && tall + Theme::em(11.5) > parentWidget()->height();
+    double y = Theme::em(0.6);
+    if (above) {
+        y = addFinding(items, y + Theme::em(1.2)) + Theme::em(0.4);
+    }
+    for (const Row& row : list) {
+        y = addRow(items, row, y);
+    }
+    if (!above) {
+        y = addFinding(items, y + Theme::em(0.4));
+    }
+    items.push_back(foldButton());
+    setMinimumHeight(static_cast<int>(y + Theme::em(0.6)));
 }
 
 void Rail::rebuild() {
     setFocusColour(m_theme.colours().focus);
     std::vector<PictureItem> items;
-    const Outcome& shown = outcome();
-    if (shown.usable()) {
-        const std::vector<Row> list = rows();
-        double tall = Theme::em(2.0);
-        for (const Row& row : list) {
-            tall += rowHeight(row);
-        }
-        // A danger must be seen without scrolling: where the rows leave no room below, it stands above them.
-        const bool danger =
-            !shown.findings.empty() && shown.findings.front().severity == findings::Severity::Danger;
-        const bool above = danger && tall + Theme::em(11.5) > parentWidget()->height();
-        double y = Theme::em(0.6);
-        if (above) {
-            y = addFinding(items, y) + Theme::em(0.4);
-        }
-        for (const Row& row : list) {
-            y = addRow(items, row, y);
-        }
-        if (!above) {
-            y = addFinding(items, y + Theme::em(0.4));
-        }
-        setMinimumHeight(static_cast<int>(y + Theme::em(0.6)));
+    if (m_folded) {
+        fillFolded(items);
+    } else if (outcome().usable()) {
+        fillUnfolded(items);
     } else {
         PictureItem none;
         none.id = QStringLiteral("none");

@@ -80,4 +80,31 @@ bool isOnShelf(const chemistry::Catalogue& catalogue, shelf::Shelf shelf, design
     return std::includes(owned.begin(), owned.end(), needed.begin(), needed.end());
 }
 
+std::vector<std::string> startersWith(const chemistry::Catalogue& catalogue, const std::string& id) {
+    std::vector<std::string> names;
+    for (Starter& starter : starters()) {
+        design::CellDesign& design = starter.design;
+        design::identify(catalogue, design);
+        std::vector<std::string> used;
+        for (const design::ElectrodeDesign* electrode : {&design.negative, &design.positive}) {
+            used.push_back(electrode->material.id);
+            used.push_back(electrode->collector ? electrode->collector->material.id : std::string());
+            for (const design::AdditiveDesign& additive : electrode->additives) {
+                used.push_back(additive.material.id);
+            }
+        }
+        for (const design::LiquidDesign* liquid :
+             {&design.liquid, design.positiveLiquid ? &*design.positiveLiquid : &design.liquid}) {
+            used.push_back(liquid->ready.id);
+            for (const design::SoluteDesign& solute : liquid->solutes) {
+                used.push_back(solute.substance.id.substr(0, solute.substance.id.find('/')));
+            }
+        }
+        if (std::find(used.begin(), used.end(), id) != used.end()) {
+            names.push_back(design.name);
+        }
+    }
+    return names;
+}
+
 } // namespace anodex::app

@@ -24,4 +24,8 @@ struct Starter {
 [[nodiscard]] bool isOnShelf(const chemistry::Catalogue& catalogue, shelf::Shelf shelf,
                              design::CellDesign design);
 
+/// Names of those that use a material, substance or liquid of the catalogue.
+[[nodiscard]] std::vector<std::string> startersWith(const chemistry::Catalogue& catalogue,
+                                                    const std::string& id);
+
 } // namespace anodex::app

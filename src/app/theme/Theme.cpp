@@ -44,6 +44,7 @@ QString styleSheet(const Colours& c) {
         QLineEdit, QTextEdit, QPlainTextEdit { background: %3; border: 1px solid %4; border-radius: 4px; padding: 5px 8px;
                     selection-background-color: %5; selection-color: %3; }
         QLineEdit:focus { border: 2px solid %6; padding: 4px 7px; }
+        QLineEdit[wrong="true"] { border: 2px solid %8; padding: 4px 7px; }
         QPushButton { background: %3; border: 1px solid %4; border-radius: 4px; padding: 6px 14px; }
         QPushButton:hover { border-color: %1; }
         QPushButton:focus { border: 2px solid %6; padding: 5px 13px; }
@@ -78,7 +79,7 @@ QString styleSheet(const Colours& c) {
         #faint, #importState, #entrySources { color: %7; }
     )")
         .arg(c.ink.name(), c.paper.name(), c.sheet.name(), c.rule.name(), c.negative.name(), c.focus.name(),
-             c.faint.name());
+             c.faint.name(), c.danger.name());
 }
 
 } // namespace

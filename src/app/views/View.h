@@ -12,7 +12,7 @@ namespace anodex::app {
 /// Something that is done from anywhere: by its keys, from the drawer, by its name.
 struct Deed {
     /// Where the drawer shows it; Elsewhere: it has keys and a name alone.
-    enum class Group { Work, Notebook, Mend, Place, Elsewhere };
+    enum class Group { Work, Notebook, Recent, Mend, Place, Elsewhere };
 
     QString id;
     Group group;

@@ -20,6 +20,34 @@ protected:
     }
 };
 
+/// Round times, wherever the folds put them.
+class FoldedTicker : public QCPAxisTicker {
+public:
+    FoldedTicker(FoldedTime time, double unit) : m_time(std::move(time)), m_unit(unit) {}
+
+protected:
+    void generate(const QCPRange& range, const QLocale& locale, QChar formatChar, int precision,
+                  QVector<double>& ticks, QVector<double>* subTicks, QVector<QString>* labels) override {
+        ticks.clear();
+        if (subTicks != nullptr) {
+            subTicks->clear();
+        }
+        constexpr int kMarks = 7;
+        QVector<QString> words;
+        for (const double moment : marksOf(m_time, {range.lower, range.upper}, kMarks)) {
+            ticks << m_time.at(moment);
+            words << locale.toString(moment / m_unit, formatChar.toLatin1(), precision);
+        }
+        if (labels != nullptr) {
+            *labels = words;
+        }
+    }
+
+private:
+    FoldedTime m_time;
+    double m_unit;
+};
+
 } // namespace
 
 CurvePlot::CurvePlot(const Theme& theme, const QString& accessibleName, QWidget* parent)
@@ -81,6 +109,12 @@ void CurvePlot::setAxes(const QString& x, const QString& y) {
     m_plot->yAxis->setLabel(y);
 }
 
+void CurvePlot::foldTime(FoldedTime time, double unit, std::function<QString(double)> words) {
+    m_time = std::move(time);
+    m_silence = std::move(words);
+    m_plot->xAxis->setTicker(QSharedPointer<QCPAxisTicker>(new FoldedTicker(m_time, unit)));
+}
+
 void CurvePlot::show(const std::vector<PlotCurve>& curves, const std::vector<PlotFlag>& flags,
                      const std::optional<PlotBand>& band) {
     m_plot->clearPlottables();
@@ -98,6 +132,7 @@ void CurvePlot::show(const std::vector<PlotCurve>& curves, const std::vector<Plo
     if (curves.empty()) {
         m_plot->xAxis->setRange(0.0, 1.0);
     }
+    addFolds();
     addFlags(flags);
     replot();
 }
@@ -111,7 +146,7 @@ double CurvePlot::addCurves(const std::vector<PlotCurve>& curves) {
         QVector<double> xs;
         QVector<double> ys;
         for (const run::CurveSample& point : curve.points) {
-            xs << point.x;
+            xs << m_time.at(point.x);
             ys << point.y;
             top = std::max(top, point.y);
         }
@@ -177,6 +212,9 @@ void CurvePlot::addBand(const PlotBand& band) {
 
 void CurvePlot::addFlags(const std::vector<PlotFlag>& flags) {
     std::vector<PlotFlag> inOrder = flags;
+    for (PlotFlag& flag : inOrder) {
+        flag.x = m_time.at(flag.x);
+    }
     std::stable_sort(inOrder.begin(), inOrder.end(),
                      [](const PlotFlag& a, const PlotFlag& b) { return a.x < b.x; });
     constexpr double kWords = 0.22; // of the width, that the words of a flag take
@@ -198,7 +236,29 @@ void CurvePlot::addFlags(const std::vector<PlotFlag>& flags) {
     }
 }
 
-void CurvePlot::markMoment(double x) {
+/// How long nothing was recorded, between two lines.
+void CurvePlot::addFolds() {
+    for (const FoldedTime::Fold& fold : m_time.folds()) {
+        for (const double x : {fold.from, fold.to}) {
+            auto* line = new QCPItemStraightLine(m_plot);
+            line->point1->setCoords(x, 0.0);
+            line->point2->setCoords(x, 1.0);
+            line->setPen(QPen(m_theme.colours().rule, 1.5));
+        }
+        auto* words = new QCPItemText(m_plot);
+        words->position->setTypeX(QCPItemPosition::ptPlotCoords);
+        words->position->setTypeY(QCPItemPosition::ptAxisRectRatio);
+        words->position->setCoords(0.5 * (fold.from + fold.to), 0.96);
+        words->setPositionAlignment(Qt::AlignLeft | Qt::AlignVCenter);
+        words->setRotation(-90.0);
+        words->setText(m_silence(fold.silent));
+        words->setColor(m_theme.colours().faint);
+        words->setFont(Theme::font(0.8));
+    }
+}
+
+void CurvePlot::markMoment(double moment) {
+    const double x = m_time.at(moment);
     if (m_moment == nullptr) {
         m_moment = new QCPItemStraightLine(m_plot);
         m_moment->setPen(QPen(m_theme.colours().focus, 2.0));

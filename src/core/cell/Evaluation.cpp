@@ -80,10 +80,11 @@ void listCompeting(const FacedElectrode& model, const Seat& seat, SideResult& si
 /// A couple that needs a dissolved reagent nobody put in can only run the other way; where it does not even
 /// do that, the ladder says so.
 void markAbsent(const electrode::Situation& here, SideResult& side) {
+    const electrode::Stock stock(here);
     for (CompetingReaction& entry : side.competing) {
         const electrode::ReactionParameters& reaction = here.parameters.reactions[entry.reaction];
         const Branch wanted = here.parameters.side == Side::Negative ? Branch::Anodic : Branch::Cathodic;
-        const auto absent = electrode::absentReactant(here, reaction, wanted);
+        const auto absent = stock.lacking(reaction, wanted);
         constexpr double kRunning = 1e-9; // A
         if (entry.blocked == Blocked::No && absent && std::abs(entry.amps) < kRunning) {
             entry.blocked = Blocked::NoReactant;

@@ -1,5 +1,6 @@
 #include "core/electrode/CompileElectrode.h"
 
+#include "core/base/Constants.h"
 #include "core/electrode/Transport.h"
 
 #include <algorithm>
@@ -246,8 +247,16 @@ private:
             reactant.kind == Reactant::Kind::Acid || reactant.kind == Reactant::Kind::Alkali;
         parameters.reactants.push_back(reactant);
         if (canLack(reactant)) {
-            parameters.requirements.push_back({reactant.kind, reactant.branch, term.species});
+            parameters.requirements.push_back(requirement(reactant));
         }
+    }
+
+    [[nodiscard]] Requirement requirement(const Reactant& reactant) const {
+        const SpeciesIndex species = reactant.term.species;
+        const auto& parts = chemistry::moietiesOf(m_catalogue, species);
+        return parts.empty() ? Requirement{reactant.kind, reactant.branch, species, species, 0.0}
+                             : Requirement{reactant.kind, reactant.branch, species, parts.front().species,
+                                           parts.front().count};
     }
 
     /// What is held from the start stays in reach, a trace is taken for granted, other gases are never kept.
@@ -353,6 +362,9 @@ private:
         route.phase = face.phase;
         route.geometricAreaM2 = face.geometricArea;
         route.porousCrossover = face.porousCrossover;
+        // A slope that stays as warmth comes: the energy of activation is that of the working potential, as it is measured.
+        route.storedPerVolt = base::kLn10 / kinetics.slopeVolts;
+        route.activationKelvin = kinetics.activationJoulesPerMole / base::kGasConstant;
         route.lnRate =
             std::log(m_draw.factor(input(InputKind::Rate), kinetics.currentDensity) * face.trueArea);
         if (kinetics.reference == chemistry::ReferenceKind::Absolute) {

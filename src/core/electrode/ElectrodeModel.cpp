@@ -36,6 +36,7 @@ void ElectrodeModel::bind(const Situation& here, double seconds, double acidityS
     m_running.clear();
     m_routes.reserve(2 * here.parameters.routes.size()); // each may have a parasite
     m_running.reserve(here.parameters.routes.size());
+    const Stock stock(here);
     Supplies supplies(here, seconds);
     std::optional<RouteBuilder> builder; // none: the couple is not there
     const ReactionParameters* built = nullptr;
@@ -44,7 +45,7 @@ void ElectrodeModel::bind(const Situation& here, double seconds, double acidityS
         if (built != &reaction) {
             built = &reaction;
             builder.reset();
-            const Absences absent = absencesOf(here, reaction);
+            const Absences absent = stock.absences(reaction);
             if (!absent.ofBoth()) {
                 builder.emplace(here, reaction, absent, acidityShift);
             }
@@ -53,20 +54,20 @@ void ElectrodeModel::bind(const Situation& here, double seconds, double acidityS
             continue;
         }
         builder->prepare(supplies);
-        m_routes.push_back(builder->build(parameters));
+        builder->build(parameters, m_routes.emplace_back());
         const std::size_t own = m_routes.size() - 1;
         const auto& parasite = parameters.kinetics->parasite;
         if (parasite) {
             m_routes.push_back(parasiteOf(here, m_routes[own], *parasite));
         }
         if (m_routes[own].blocked == Blocked::No) {
-            m_running.push_back(runningOf(m_routes[own], parasite ? &m_routes.back() : nullptr));
+            take(m_routes[own], parasite ? &m_routes.back() : nullptr);
         }
     }
 }
 
-ElectrodeModel::Running ElectrodeModel::runningOf(const Route& route, const Route* parasite) {
-    Running running;
+void ElectrodeModel::take(const Route& route, const Route* parasite) {
+    Running& running = m_running.emplace_back();
     running.law = route.law;
     running.hydroxideAnodic = route.hydroxidePerAmp;
     running.hydroxideCathodic = route.hydroxidePerAmp;
@@ -79,7 +80,6 @@ ElectrodeModel::Running ElectrodeModel::runningOf(const Route& route, const Rout
         running.hydroxideAnodic -= parasite->takenShare * parasite->hydroxidePerAmp;
         running.gasAnodic += parasite->gasSign < 0 ? parasite->takenShare : 0.0;
     }
-    return running;
 }
 
 base::Sloped ElectrodeModel::at(double volts) const {

@@ -48,7 +48,7 @@ private:
         double gasAnodic = 0.0; ///< A of gas for each A.
         double gasCathodic = 0.0;
     };
-    [[nodiscard]] static Running runningOf(const Route& route, const Route* parasite);
+    void take(const Route& route, const Route* parasite);
     [[nodiscard]] static Moving solidOf(const Running& running, const Moving& route);
 
     std::vector<Route> m_routes;

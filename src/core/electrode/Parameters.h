@@ -51,6 +51,9 @@ struct Requirement {
     Reactant::Kind kind = Reactant::Kind::Dissolved;
     chemistry::Branch branch = chemistry::Branch::Anodic;
     chemistry::SpeciesIndex species = 0;
+    chemistry::SpeciesIndex part =
+        0;                  ///< The master whose amount, in all its forms, tells of a dissolved one …
+    double partsEach = 0.0; ///< … and how much of it goes into one. 0: the species itself tells.
 };
 
 struct ReactionParameters {
@@ -76,11 +79,13 @@ struct RouteParameters {
     std::size_t reaction = 0; ///< Of the catalogue, and of ElectrodeParameters::reactions.
     const chemistry::SurfaceKinetics* kinetics = nullptr;
     chemistry::SpeciesIndex phase = 0;
-    double geometricAreaM2 = 0.0; ///< That transport sees.
-    double porousCrossover = 0.0; ///< A above which a porous layer's slope doubles; 0: never.
-    double lnRate = 0.0;          ///< ln A of the stored branch at 25 °C, unit activities and its reference.
-    double referenceVolts = 0.0;  ///< Of an absolute reference, drawn, before its shifts.
-    double beyondUnit = 0.0;      ///< Of its doubt outside the measured acidity; -1 to 1 is the 5-95 % span.
+    double geometricAreaM2 = 0.0;  ///< That transport sees.
+    double porousCrossover = 0.0;  ///< A above which a porous layer's slope doubles; 0: never.
+    double storedPerVolt = 0.0;    ///< ln-slope of the stored branch, 1/V.
+    double activationKelvin = 0.0; ///< Of its rate: energy of activation over R.
+    double lnRate = 0.0;         ///< ln A of the stored branch at 25 °C, unit activities and its reference.
+    double referenceVolts = 0.0; ///< Of an absolute reference, drawn, before its shifts.
+    double beyondUnit = 0.0;     ///< Of its doubt outside the measured acidity; -1 to 1 is the 5-95 % span.
     std::vector<ActivityTerm> orders;
     double anodicLimitAmps = 0.0; ///< Of a film; infinite without one.
     double grownLimitAmps = 0.0;  ///< The same once a film of its own product is complete.

@@ -53,31 +53,31 @@ void RouteBuilder::prepare(Supplies& supplies) {
     if (!m_prepared) {
         m_prepared = true;
         m_equilibrium = nernstVolts(m_parameters, m_solution);
-        m_anodicSupply = supplies.limit(m_parameters, Branch::Anodic);
-        m_cathodicSupply = supplies.limit(m_parameters, Branch::Cathodic);
+        const Supplies::Limits limits = supplies.limits(m_parameters);
+        m_anodicSupply = limits.anodic;
+        m_cathodicSupply = limits.cathodic;
+        const double temperature = m_here.temperatureKelvin();
+        m_perKelvinOver = 1.0 / temperature - 1.0 / base::kStandardTemperature;
+        m_bothPerVolt = base::kLn10 * m_reaction.electrons /
+                        (m_reaction.rateDeterminingRepeats * base::nernstDecadeVolts(temperature));
         m_inserted = supplies.inserted(m_parameters);
         findSolid(supplies);
     }
 }
 
-Route RouteBuilder::build(const RouteParameters& parameters) const {
+void RouteBuilder::build(const RouteParameters& parameters, Route& route) const {
     const SurfaceKinetics& kinetics = *parameters.kinetics;
-    Route route;
     route.reaction = parameters.reaction;
     route.phase = parameters.phase;
     route.equilibriumVolts = m_equilibrium;
-    const double temperature = m_here.temperatureKelvin();
     const bool storedAnodic = kinetics.storedBranch == Branch::Anodic;
-    // A slope that stays as warmth comes: the energy of activation is that of the working potential, as it is measured.
-    const double stored = base::kLn10 / kinetics.slopeVolts;
-    const double both = base::kLn10 * m_reaction.electrons /
-                        (m_reaction.rateDeterminingRepeats * base::nernstDecadeVolts(temperature));
-    const double other = std::max(both - stored, kLeastOther * both);
+    const double stored = parameters.storedPerVolt;
+    const double other = std::max(m_bothPerVolt - stored, kLeastOther * m_bothPerVolt);
     RateLaw& law = route.law;
     law.equilibriumVolts = m_equilibrium;
     law.anodicPerVolt = storedAnodic ? stored : other;
     law.cathodicPerVolt = storedAnodic ? other : stored;
-    law.lnExchange = lnExchange(parameters, stored, storedAnodic);
+    law.lnExchange = lnExchange(parameters, storedAnodic);
     law.anodicLimit = anodicLimit(parameters);
     law.cathodicLimit = cathodicLimit(parameters);
     // What nobody put in cannot be used up, though its build-up at the electrode sets the potential.
@@ -89,7 +89,6 @@ Route RouteBuilder::build(const RouteParameters& parameters) const {
     route.solubleAmps = m_solubleSupply * parameters.geometricAreaM2;
     route.solidHydroxidePerAmp = m_solidHydroxide;
     block(route, kinetics);
-    return route;
 }
 
 bool RouteBuilder::isUnheardOf(const SurfaceKinetics& kinetics) const {
@@ -113,13 +112,9 @@ double RouteBuilder::cathodicLimit(const RouteParameters& parameters) const {
     return std::min(reached, parameters.cathodicLimitAmps);
 }
 
-double RouteBuilder::lnExchange(const RouteParameters& parameters, double storedPerVolt,
-                                bool storedAnodic) const {
+double RouteBuilder::lnExchange(const RouteParameters& parameters, bool storedAnodic) const {
     const SurfaceKinetics& kinetics = *parameters.kinetics;
-    const double temperature = m_here.temperatureKelvin();
-    double lnRate = parameters.lnRate;
-    lnRate -= kinetics.activationJoulesPerMole / base::kGasConstant *
-              (1.0 / temperature - 1.0 / base::kStandardTemperature);
+    double lnRate = parameters.lnRate - parameters.activationKelvin * m_perKelvinOver;
     lnRate += parameters.beyondUnit * kLnDoubtPerPh *
               std::max({kMeasuredFromPh - m_solution.pH, m_solution.pH - kMeasuredToPh, 0.0});
     for (const ActivityTerm& order : parameters.orders) {
@@ -142,7 +137,7 @@ double RouteBuilder::lnExchange(const RouteParameters& parameters, double stored
     }
     double reference = m_equilibrium;
     if (kinetics.reference == ReferenceKind::Standard) {
-        reference = standardVolts(m_parameters, temperature);
+        reference = standardVolts(m_parameters, m_here.temperatureKelvin());
     } else if (kinetics.reference == ReferenceKind::Absolute) {
         reference = parameters.referenceVolts;
         for (const chemistry::ReferenceShift& shift : kinetics.referenceShifts) {
@@ -150,7 +145,7 @@ double RouteBuilder::lnExchange(const RouteParameters& parameters, double stored
             reference += shift.voltsPerDecade * (ln - shift.lnAt) / base::kLn10;
         }
     }
-    return lnRate + (storedAnodic ? 1.0 : -1.0) * storedPerVolt * (m_equilibrium - reference);
+    return lnRate + (storedAnodic ? 1.0 : -1.0) * parameters.storedPerVolt * (m_equilibrium - reference);
 }
 
 /// Films are what the liquid made before its face changed.

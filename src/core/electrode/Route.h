@@ -41,15 +41,15 @@ public:
 
     /// Works out what every route of the reaction shares, once.
     void prepare(Supplies& supplies);
-    [[nodiscard]] Route build(const RouteParameters& parameters) const;
+    /// Into a new route, where it stays: many are built at every state.
+    void build(const RouteParameters& parameters, Route& route) const;
     /// Nothing of what this route needs was ever poured in.
     [[nodiscard]] bool isUnheardOf(const chemistry::SurfaceKinetics& kinetics) const;
 
 private:
     [[nodiscard]] double anodicLimit(const RouteParameters& parameters) const;
     [[nodiscard]] double cathodicLimit(const RouteParameters& parameters) const;
-    [[nodiscard]] double lnExchange(const RouteParameters& parameters, double storedPerVolt,
-                                    bool storedAnodic) const;
+    [[nodiscard]] double lnExchange(const RouteParameters& parameters, bool storedAnodic) const;
     void block(Route& route, const chemistry::SurfaceKinetics& kinetics) const;
     void findSolid(Supplies& supplies);
 
@@ -61,6 +61,8 @@ private:
     Absences m_absent;
     bool m_prepared = false;
     double m_equilibrium = 0.0;
+    double m_bothPerVolt = 0.0;                                       // ln-slopes of both branches
+    double m_perKelvinOver = 0.0;                                     // 1/K over that of 25 °C
     double m_anodicSupply = 0.0;                                      // A/m²
     double m_cathodicSupply = 0.0;                                    // A/m²
     double m_solubleSupply = std::numeric_limits<double>::infinity(); // A/m²

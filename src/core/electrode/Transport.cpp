@@ -42,34 +42,6 @@ bool canHave(const Situation& here, SpeciesIndex solid, Branch branch) {
                                              [&](SpeciesIndex other) { return holds(here, other); });
 }
 
-/// Whether its labile concentration lies below the least that counts. Asked for every reaction at every state, so
-/// without a division.
-bool isTooLittle(const Situation& here, SpeciesIndex species) {
-    const liquid::Solution& solution = here.solution();
-    const double least = kAbsentConcentration * solution.volumeM3;
-    const auto& parts = here.catalogue.moieties[species];
-    return solution.volumeM3 <= 0.0 ||
-           (parts.empty() ? solution.molality[species] * solution.composition.solventKg < least
-                          : solution.moietyMolality[parts.front().species] * solution.composition.solventKg <
-                                least * parts.front().count);
-}
-
-bool isAbsent(const Situation& here, const Requirement& required) {
-    switch (required.kind) {
-    case Reactant::Kind::Oxygen:
-        return here.solution().mixture.oxygenPressureBar <= 0.0;
-    case Reactant::Kind::Solid:
-        return !canHave(here, required.species, required.branch);
-    case Reactant::Kind::Acid:
-    case Reactant::Kind::Alkali:
-    case Reactant::Kind::Dissolved:
-        return isTooLittle(here, required.species);
-    case Reactant::Kind::Gas:
-        return false;
-    }
-    return false;
-}
-
 double warmthOf(double temperatureKelvin) {
     return std::exp(-kDiffusionActivation / base::kGasConstant *
                     (1.0 / temperatureKelvin - 1.0 / base::kStandardTemperature));
@@ -156,14 +128,12 @@ double Supplies::limitOf(const Reactant& reactant) {
     return 0.0;
 }
 
-double Supplies::limit(const ReactionParameters& reaction, Branch branch) {
-    double inverse = 0.0;
+Supplies::Limits Supplies::limits(const ReactionParameters& reaction) {
+    Limits inverse;
     for (const Reactant& reactant : reaction.reactants) {
-        if (reactant.branch == branch) {
-            inverse += 1.0 / limitOf(reactant);
-        }
+        (reactant.branch == Branch::Anodic ? inverse.anodic : inverse.cathodic) += 1.0 / limitOf(reactant);
     }
-    return 1.0 / inverse;
+    return {1.0 / inverse.anodic, 1.0 / inverse.cathodic};
 }
 
 double Supplies::inserted(const ReactionParameters& reaction) const {
@@ -197,20 +167,44 @@ double Supplies::perDriveOfGas() const {
     return base::kFaraday * m_warmth / (kLayerMetres * std::sqrt(kAtAmpsPerM2) * m_obstruction);
 }
 
-std::optional<SpeciesIndex> absentReactant(const Situation& here, const ReactionParameters& reaction,
-                                           Branch branch) {
+Stock::Stock(const Situation& here)
+    : m_here(here), m_solution(here.solution()), m_leastMolality(std::numeric_limits<double>::infinity()) {
+    if (m_solution.volumeM3 > 0.0 && m_solution.composition.solventKg > 0.0) {
+        m_leastMolality = kAbsentConcentration * m_solution.volumeM3 / m_solution.composition.solventKg;
+    }
+}
+
+bool Stock::lacks(const Requirement& required) const {
+    switch (required.kind) {
+    case Reactant::Kind::Oxygen:
+        return m_solution.mixture.oxygenPressureBar <= 0.0;
+    case Reactant::Kind::Solid:
+        return !canHave(m_here, required.species, required.branch);
+    case Reactant::Kind::Acid:
+    case Reactant::Kind::Alkali:
+    case Reactant::Kind::Dissolved:
+        return required.partsEach > 0.0
+                   ? m_solution.moietyMolality[required.part] < m_leastMolality * required.partsEach
+                   : m_solution.molality[required.species] < m_leastMolality;
+    case Reactant::Kind::Gas:
+        return false;
+    }
+    return false;
+}
+
+std::optional<SpeciesIndex> Stock::lacking(const ReactionParameters& reaction, Branch branch) const {
     const auto& required = reaction.requirements;
     const auto absent = std::find_if(required.begin(), required.end(), [&](const Requirement& one) {
-        return one.branch == branch && isAbsent(here, one);
+        return one.branch == branch && lacks(one);
     });
     return absent == required.end() ? std::nullopt : std::optional(absent->species);
 }
 
-Absences absencesOf(const Situation& here, const ReactionParameters& reaction) {
+Absences Stock::absences(const ReactionParameters& reaction) const {
     Absences found;
     for (const Requirement& required : reaction.requirements) {
         bool& absent = required.branch == Branch::Anodic ? found.anodic : found.cathodic;
-        absent = absent || isAbsent(here, required);
+        absent = absent || lacks(required);
     }
     return found;
 }

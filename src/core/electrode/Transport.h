@@ -28,8 +28,12 @@ class Supplies {
 public:
     Supplies(const Situation& here, double seconds);
 
-    /// Limit of the reaction's oxidation (anodic) or reduction; infinity when only solids and solvent take part.
-    [[nodiscard]] double limit(const ReactionParameters& reaction, chemistry::Branch branch);
+    /// Of the reaction's oxidation (anodic) and reduction; infinity when only solids and solvent take part.
+    struct Limits {
+        double anodic = 0.0;
+        double cathodic = 0.0;
+    };
+    [[nodiscard]] Limits limits(const ReactionParameters& reaction);
     /// What the reaction's reduction draws of solids that take ions up, A; infinity where none does.
     [[nodiscard]] double inserted(const ReactionParameters& reaction) const;
     /// Of an ion that leaves a face saturated with it, A/m² for each electron.
@@ -56,19 +60,32 @@ private:
     std::optional<double> m_hydroxide; ///< The same.
 };
 
-/// The reactant that is absent altogether, if one is: not in the liquid, or a solid that neither is in the
-/// electrode nor comes of one that is.
-[[nodiscard]] std::optional<chemistry::SpeciesIndex>
-absentReactant(const Situation& here, const ReactionParameters& reaction, chemistry::Branch branch);
-
-/// Whether each branch of a reaction lacks a reactant so.
+/// Whether each branch of a reaction lacks a reactant altogether.
 struct Absences {
     bool anodic = false;
     bool cathodic = false;
     /// No reagent and no product of the couple is there: it is no news to anyone.
     [[nodiscard]] bool ofBoth() const { return anodic && cathodic; }
 };
-[[nodiscard]] Absences absencesOf(const Situation& here, const ReactionParameters& reaction);
+
+/// What there is at all for an electrode's reactions: dissolved in its liquid, in the electrode, or made from a solid
+/// that is. It is asked for every reaction at every state.
+class Stock {
+public:
+    explicit Stock(const Situation& here);
+
+    [[nodiscard]] Absences absences(const ReactionParameters& reaction) const;
+    /// The first reactant of the branch that is absent altogether, if one is.
+    [[nodiscard]] std::optional<chemistry::SpeciesIndex> lacking(const ReactionParameters& reaction,
+                                                                 chemistry::Branch branch) const;
+
+private:
+    [[nodiscard]] bool lacks(const Requirement& required) const;
+
+    const Situation& m_here;
+    const liquid::Solution& m_solution;
+    double m_leastMolality; ///< mol/kg that count as being there.
+};
 
 /// m²/s at a temperature.
 [[nodiscard]] double diffusivity(const chemistry::Species& species, double temperatureKelvin);

@@ -23,6 +23,9 @@ struct Context {
     static base::Table tableOf(JsonObject& entry, const char* key);
 };
 
+/// Nothing that is solid or liquid is heavier than 22.6 g/mL; kg/m³ typed for it is.
+inline constexpr NumberRange kDensity{0.0, 25.0, false, "g/mL, above 0 and at most 25"};
+
 // One reader for each file; each needs those above it to have run.
 void readSources(Context& context, JsonObject& root);
 void readElements(Context& context, JsonObject& root);

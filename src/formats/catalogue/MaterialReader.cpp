@@ -26,7 +26,7 @@ void readMaterials(Context& context, JsonObject& root) {
                               entry.numberOr("roughness_spread", 1.0, kPositive)};
         material.utilisation = {entry.numberOr("utilisation", 0.8, kPositive),
                                 entry.numberOr("utilisation_spread", 1.2, kPositive)};
-        material.densityKgPerM3 = 1000.0 * entry.number("density_g_per_mL", kPositive);
+        material.densityKgPerM3 = 1000.0 * entry.number("density_g_per_mL", kDensity);
         material.defaultThicknessMetres = 0.001 * entry.number("thickness_mm", kPositive);
         material.resistivityOhmMetres = entry.number("resistivity_ohm_m", kNotNegative);
         material.resistivitySpread = entry.numberOr("resistivity_spread", 1.0, kPositive);
@@ -41,7 +41,7 @@ void readMaterials(Context& context, JsonObject& root) {
             plating.species = context.speciesNamed(item, "species", item.text("species"));
             plating.thicknessMetres = {1e-6 * item.number("thickness_um", kPositive),
                                        item.numberOr("spread", 1.0, kPositive)};
-            plating.densityKgPerM3 = 1000.0 * item.number("density_g_per_mL", kPositive);
+            plating.densityKgPerM3 = 1000.0 * item.number("density_g_per_mL", kDensity);
             material.plating = plating;
         });
         material.porosity = entry.numberOr("porosity", 0.0, kNotNegative);

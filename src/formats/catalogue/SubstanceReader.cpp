@@ -96,7 +96,7 @@ void readSubstances(Context& context, JsonObject& root) {
             substance.solubilityKgPerKg = *grams / 100.0;
         }
         substance.densityByMassFraction = Context::tableOf(entry, "solution_density_kg_per_m3");
-        substance.densityKgPerM3 = 1000.0 * entry.number("density_g_per_mL", kPositive);
+        substance.densityKgPerM3 = 1000.0 * entry.number("density_g_per_mL", kDensity);
         substance.isLiquid = entry.flagOr("liquid", false);
         if (const auto bulk = entry.maybeNumber("bulk_g_per_mL", kPositive)) {
             substance.bulkKgPerM3 =

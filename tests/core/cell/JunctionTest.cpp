@@ -115,8 +115,7 @@ double oxygenLimit(const char* air, Moment moment) {
     const electrode::Situation here = filled.at(design::Side::Positive);
     for (const auto& reaction : filled.compiled.electrode(design::Side::Positive).reactions) {
         if (reaction.reaction->id == "oxygen-four") {
-            return electrode::Supplies(here, electrode::secondsOf(moment))
-                .limit(reaction, chemistry::Branch::Cathodic);
+            return electrode::Supplies(here, electrode::secondsOf(moment)).limits(reaction).cathodic;
         }
     }
     return -1.0;

@@ -39,10 +39,11 @@ struct Supply {
     }
     [[nodiscard]] double limit(const std::string& equation, Branch branch) const {
         const Situation here = filled.at(side);
-        return Supplies(here, secondsOf(moment)).limit(reaction(equation), branch);
+        const Supplies::Limits limits = Supplies(here, secondsOf(moment)).limits(reaction(equation));
+        return branch == Branch::Anodic ? limits.anodic : limits.cathodic;
     }
     [[nodiscard]] std::optional<std::string> absent(const std::string& equation, Branch branch) const {
-        const auto found = absentReactant(filled.at(side), reaction(equation), branch);
+        const auto found = Stock(filled.at(side)).lacking(reaction(equation), branch);
         return found ? std::optional(test::catalogue().species[*found].name) : std::nullopt;
     }
     test::Filled filled;

@@ -92,7 +92,6 @@ QWidget* BenchView::makePage() {
                          m_liveNote->mapToGlobal(m_liveNote->rect().center()));
     });
     m_plot = new CurvePlot(m_theme, tr("Readings and runs of this build"), page);
-    m_plot->setAxes(tr("hours"), tr("voltage, V"));
     m_list = new QListWidget(page);
     m_list->setObjectName(QStringLiteral("readingList"));
     m_list->setAccessibleName(tr("Readings and events, newest first"));
@@ -231,59 +230,6 @@ void BenchView::refreshList() {
     }
     m_list->setCurrentRow(std::min(at, m_list->count() - 1));
     m_box->refresh();
-}
-
-double BenchView::hoursOf(record::Millis when) const {
-    return static_cast<double>(when - m_first) / 3.6e6; // ms in an hour
-}
-
-void BenchView::refreshCurve() {
-    const BuildSummary& build = *m_bench.selection().build();
-    std::vector<PlotCurve> curves;
-    record::Millis first = build.build.built;
-    const auto readings = m_bench.selection().readings();
-    for (const record::RunHeader& run : build.runs) {
-        first = std::min(first, run.started);
-    }
-    for (const record::Reading& reading : readings) {
-        first = std::min(first, reading.when);
-    }
-    m_first = first;
-    const auto hours = [this](record::Millis when) { return hoursOf(when); };
-    // Runs are told apart by colour and stroke.
-    const Colours& c = m_theme.colours();
-    const QColor colours[] = {c.ink, c.note, c.warning, c.faint};
-    for (std::size_t i = 0; i < build.runs.size(); ++i) {
-        const record::RunHeader& run = build.runs[i];
-        constexpr std::size_t kPixels = 500;
-        auto curve = m_bench.voltageCurve(run.id, kPixels);
-        std::vector<run::CurveSample> points = curve ? std::move(*curve) : noCurve(curve.error());
-        for (run::CurveSample& point : points) {
-            point.x = hours(run.started) + point.x / 3600.0;
-        }
-        curves.push_back({q(run.name), std::move(points), colours[i % std::size(colours)], i % 2 == 1});
-    }
-    PlotCurve dots{tr("open circuit readings"), {}, m_theme.colours().focus, true, true};
-    for (const record::Reading& reading : readings) {
-        if (reading.quantity == record::ReadingQuantity::OpenCircuitVoltage && !reading.struckOut) {
-            dots.points.push_back({hours(reading.when), reading.value});
-        }
-    }
-    if (!dots.points.empty()) {
-        curves.push_back(std::move(dots));
-    }
-    std::vector<PlotFlag> flags;
-    for (const record::Event& event : m_bench.selection().events()) {
-        flags.push_back({hours(event.when), q(event.text).left(24)});
-    }
-    const base::Interval& range = build.build.expectation.openCircuitVolts.range;
-    m_plot->show(curves, flags, PlotBand{range.low, range.high, tr("expected open circuit")});
-}
-
-/// A run that cannot be used leaves the others as they are.
-std::vector<run::CurveSample> BenchView::noCurve(const notebook::NotebookError& error) {
-    emit refused(q(wording::errorText(error)));
-    return {};
 }
 
 QString BenchView::echoOf(const wording::Entry& entry) const {

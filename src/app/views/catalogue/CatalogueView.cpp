@@ -3,7 +3,10 @@
 #include "app/session/Commands.h"
 #include "app/theme/Theme.h"
 #include "app/views/ViewList.h"
+#include "app/views/catalogue/EntryForm.h"
+#include "app/views/catalogue/EntrySheet.h"
 #include "formats/JsonObject.h"
+#include "wording/PartText.h"
 
 #include <QHBoxLayout>
 #include <QLabel>
@@ -11,6 +14,8 @@
 #include <QListWidget>
 #include <QPlainTextEdit>
 #include <QPushButton>
+#include <QStackedWidget>
+#include <QTimer>
 #include <QVBoxLayout>
 #include <algorithm>
 
@@ -64,15 +69,18 @@ QString ownFrom(const std::string& text) {
 
 } // namespace
 
-CatalogueView::CatalogueView(Workbench& bench, QWidget* parent)
+CatalogueView::CatalogueView(Workbench& bench, const Theme& theme, QWidget* parent)
     : View(parent), m_bench(bench), m_lists(new QListWidget(this)), m_filter(new QLineEdit(this)),
-      m_entries(new QListWidget(this)) {
+      m_entries(new QListWidget(this)), m_check(new QTimer(this)) {
     setObjectName(QStringLiteral("catalogueView"));
     m_lists->setObjectName(QStringLiteral("catalogueLists"));
     m_lists->setAccessibleName(tr("Lists of the catalogue"));
     m_lists->setMaximumWidth(static_cast<int>(Theme::em(10.0)));
     m_entries->setObjectName(QStringLiteral("catalogueEntries"));
     m_entries->setAccessibleName(tr("Entries"));
+    for (QListWidget* each : {m_lists, m_entries}) {
+        each->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    }
     m_filter->setObjectName(QStringLiteral("catalogueFilter"));
     m_filter->setAccessibleName(tr("Find in this list"));
     m_filter->setPlaceholderText(tr("find by name"));
@@ -86,43 +94,73 @@ CatalogueView::CatalogueView(Workbench& bench, QWidget* parent)
     auto* layout = new QHBoxLayout(this);
     layout->addWidget(m_lists);
     layout->addLayout(middle, 2);
-    layout->addWidget(makeEntry(), 4);
+    layout->addWidget(makeEntry(theme), 5);
     connect(m_lists, &QListWidget::currentRowChanged, this, &CatalogueView::list);
     connect(m_filter, &QLineEdit::textChanged, this, &CatalogueView::list);
     connect(m_entries, &QListWidget::currentRowChanged, this, &CatalogueView::show);
+    connect(&theme, &Theme::changed, this, &CatalogueView::refresh);
+    constexpr int kSettleMilliseconds = 250;
+    m_check->setInterval(kSettleMilliseconds);
+    m_check->setSingleShot(true);
+    connect(m_check, &QTimer::timeout, this, &CatalogueView::check);
     onChange(bench, this, Part::Documents | Part::File, &CatalogueView::refresh);
 }
 
-QWidget* CatalogueView::makeEntry() {
+QWidget* CatalogueView::makeEntry(const Theme& theme) {
     auto* side = new QWidget(this);
     auto* layout = new QVBoxLayout(side);
+    layout->setContentsMargins(static_cast<int>(Theme::em(0.5)), 0, 0, 0);
     m_title = new QLabel(side);
-    m_title->setFont(Theme::font(1.3, true));
-    m_sources = new QLabel(side);
-    m_sources->setObjectName(QStringLiteral("entrySources"));
-    m_sources->setWordWrap(true);
+    m_title->setFont(Theme::font(1.15, true));
+    m_title->setWordWrap(true);
+    m_sheet = new EntrySheet(m_bench, theme, side);
+    m_form = new EntryForm(side);
     m_text = new QPlainTextEdit(side);
     m_text->setObjectName(QStringLiteral("catalogueText"));
     m_text->setAccessibleName(tr("The entry as it stands in the file"));
-    m_text->setReadOnly(true);
-    m_own = new QPushButton(tr("Make my own from it"), side);
-    m_own->setObjectName(QStringLiteral("ownEntry"));
-    m_keep = new QPushButton(tr("Check and keep"), side);
-    m_keep->setObjectName(QStringLiteral("keepEntry"));
-    m_remove = new QPushButton(tr("Take mine out"), side);
-    m_remove->setObjectName(QStringLiteral("removeEntry"));
-    auto* row = new QHBoxLayout;
-    for (QPushButton* button : {m_own, m_keep, m_remove}) {
-        row->addWidget(button);
+    m_faces = new QStackedWidget(side);
+    for (QWidget* face : std::initializer_list<QWidget*>{m_sheet, m_form, m_text}) {
+        m_faces->addWidget(face);
     }
-    row->addStretch(1);
+    m_fault = new QLabel(side);
+    m_fault->setObjectName(QStringLiteral("entryFault"));
+    m_fault->setWordWrap(true);
     layout->addWidget(m_title);
-    layout->addWidget(m_sources);
-    layout->addWidget(m_text, 1);
-    layout->addLayout(row);
+    layout->addWidget(m_faces, 1);
+    layout->addWidget(m_fault);
+    layout->addWidget(makeButtons());
+    connect(m_sheet, &EntrySheet::linkFollowed, this, &CatalogueView::take);
+    connect(m_form, &EntryForm::changed, m_check, qOverload<>(&QTimer::start));
+    connect(m_text, &QPlainTextEdit::textChanged, this, [this] {
+        if (m_isEditing && m_asFile->isChecked()) {
+            m_check->start();
+        }
+    });
+    return side;
+}
+
+QWidget* CatalogueView::makeButtons() {
+    auto* side = new QWidget(this);
+    auto* row = new QHBoxLayout(side);
+    row->setContentsMargins(0, 0, 0, 0);
+    const auto add = [&](const QString& words, const char* name) {
+        auto* button = new QPushButton(words, side);
+        button->setObjectName(QString::fromLatin1(name));
+        row->addWidget(button);
+        return button;
+    };
+    m_own = add(tr("Make my own from it"), "ownEntry");
+    m_keep = add(tr("Keep it"), "keepEntry");
+    m_leave = add(tr("Leave it"), "leaveEntry");
+    m_remove = add(tr("Take mine out"), "removeEntry");
+    row->addStretch(1);
+    m_asFile = add(tr("As a file"), "entryAsFile");
+    m_asFile->setCheckable(true);
     connect(m_own, &QPushButton::clicked, this, &CatalogueView::startOwn);
     connect(m_keep, &QPushButton::clicked, this, &CatalogueView::keep);
+    connect(m_leave, &QPushButton::clicked, this, &CatalogueView::endOwn);
     connect(m_remove, &QPushButton::clicked, this, &CatalogueView::remove);
+    connect(m_asFile, &QPushButton::toggled, this, &CatalogueView::changeFace);
     return side;
 }
 
@@ -137,7 +175,7 @@ void CatalogueView::showEvent(QShowEvent* event) {
 }
 
 void CatalogueView::refresh() {
-    if (isVisible() && m_text->isReadOnly()) {
+    if (isVisible() && !m_isEditing) {
         list();
     }
 }
@@ -159,7 +197,9 @@ void CatalogueView::list() {
             continue;
         }
         const bool mine = ownDocument(chosenList(), entry.id) != nullptr;
-        m_entries->addItem(mine ? tr("%1 (mine)").arg(q(entry.name)) : q(entry.name));
+        const QString name =
+            q(chosenList() == "reactions" ? wording::prettyEquation(entry.name) : entry.name);
+        m_entries->addItem(mine ? tr("%1 (mine)").arg(name) : name);
         row = entry.id == at ? static_cast<int>(m_shown.size()) : row;
         m_shown.push_back(std::move(entry));
     }
@@ -169,26 +209,83 @@ void CatalogueView::list() {
 
 void CatalogueView::show(int row) {
     const bool any = row >= 0 && static_cast<std::size_t>(row) < m_shown.size();
-    m_text->setReadOnly(true);
-    m_keep->setVisible(false);
-    m_own->setVisible(any);
-    m_remove->setVisible(false);
-    m_title->setText(any ? q(m_shown[static_cast<std::size_t>(row)].name) : tr("Nothing of that name"));
+    m_isEditing = false;
+    m_title->setVisible(!any);
+    m_title->setText(any ? QString() : tr("Nothing of that name"));
     m_text->setPlainText({});
-    m_sources->setText({});
-    if (!any) {
-        return;
+    m_sheet->clear();
+    if (any) {
+        const formats::CatalogueEntry& entry = m_shown[static_cast<std::size_t>(row)];
+        m_text->setPlainText(q(entry.text));
+        m_sheet->show(chosenList(), entry);
     }
-    const formats::CatalogueEntry& entry = m_shown[static_cast<std::size_t>(row)];
-    QStringList sources;
-    for (const std::string& source : entry.sources) {
-        sources << q(source);
-    }
-    m_sources->setText(tr("from: %1").arg(sources.join(QStringLiteral("; "))));
-    m_text->setPlainText(q(entry.text));
-    const bool mine = ownDocument(chosenList(), entry.id) != nullptr;
-    m_remove->setVisible(mine);
+    showFace();
+}
+
+/// The face that fits what is being done, and its buttons.
+void CatalogueView::showFace() {
+    const int row = m_entries->currentRow();
+    const bool any = row >= 0 && static_cast<std::size_t>(row) < m_shown.size();
+    const bool mine = any && ownDocument(chosenList(), m_shown[static_cast<std::size_t>(row)].id) != nullptr;
+    m_text->setReadOnly(!m_isEditing);
+    m_faces->setCurrentWidget(m_asFile->isChecked() ? static_cast<QWidget*>(m_text)
+                              : m_isEditing         ? static_cast<QWidget*>(m_form)
+                                                    : m_sheet);
+    m_own->setVisible(any && !m_isEditing);
     m_own->setText(mine ? tr("Change mine") : tr("Make my own from it"));
+    m_remove->setVisible(mine && !m_isEditing);
+    m_asFile->setVisible(any);
+    m_fault->setVisible(m_isEditing);
+    m_fault->setText({});
+    for (QPushButton* button : {m_keep, m_leave}) {
+        button->setVisible(m_isEditing);
+    }
+}
+
+/// What was typed in one face goes on in the other, unless it is no entry at all.
+void CatalogueView::changeFace() {
+    if (m_isEditing && m_asFile->isChecked()) {
+        m_text->setPlainText(q(m_form->text()));
+    } else if (m_isEditing) {
+        formats::Json json;
+        if (formats::parseJson(m_text->toPlainText().toStdString(), json) || !json.is_object()) {
+            const QSignalBlocker quiet(m_asFile);
+            m_asFile->setChecked(true);
+            check();
+            return;
+        }
+        m_form->edit(m_text->toPlainText().toStdString(), m_isNew);
+    }
+    showFace();
+    if (m_isEditing) {
+        check();
+    }
+}
+
+std::string CatalogueView::typed() const {
+    return m_asFile->isChecked() ? m_text->toPlainText().toStdString() : m_form->text();
+}
+
+/// Under the id of an entry of the catalogue a new one would take its place: only the file says so on purpose.
+QString CatalogueView::faultOf(const formats::OwnEntry& entry) const {
+    const auto entries = formats::entriesOf(m_bench.store().catalogue().files(), entry.list);
+    const auto same = std::find_if(entries.begin(), entries.end(),
+                                   [&](const auto& other) { return other.id == formats::idOf(entry); });
+    if (m_isNew && !m_asFile->isChecked() && same != entries.end()) {
+        return tr("name: \"%1\" is taken already; give it another").arg(q(same->name));
+    }
+    return m_bench.store().catalogue().faultOf(entry);
+}
+
+bool CatalogueView::check() {
+    const QString fault = faultOf({chosenList(), typed()});
+    const QString told = m_form->mark(fault);
+    m_fault->setText(m_asFile->isChecked() ? fault : told);
+    return fault.isEmpty();
+}
+
+void CatalogueView::endOwn() {
+    show(m_entries->currentRow());
 }
 
 const record::Document* CatalogueView::ownDocument(const std::string& list, const std::string& id) const {
@@ -206,36 +303,36 @@ void CatalogueView::startOwn() {
         return;
     }
     const formats::CatalogueEntry& entry = m_shown[static_cast<std::size_t>(row)];
-    const bool mine = ownDocument(chosenList(), entry.id) != nullptr;
-    m_text->setPlainText(mine ? q(entry.text) : ownFrom(entry.text));
-    m_text->setReadOnly(false);
-    m_text->setFocus();
-    m_keep->setVisible(true);
-    m_own->setVisible(false);
-    m_title->setText(mine ? tr("Change it, then keep it") : tr("Change id, name and values, then keep it"));
+    m_isNew = ownDocument(chosenList(), entry.id) == nullptr;
+    const QString text = m_isNew ? ownFrom(entry.text) : q(entry.text);
+    m_isEditing = true;
+    m_text->setPlainText(text);
+    m_form->edit(text.toStdString(), m_isNew);
+    m_title->setVisible(true);
+    m_title->setText(m_isNew ? tr("Give it a name and your own values, then keep it")
+                             : tr("Change it, then keep it"));
+    showFace();
+    if (m_asFile->isChecked()) {
+        m_text->setFocus();
+    } else {
+        m_form->focusName();
+    }
 }
 
 void CatalogueView::keep() {
-    const formats::OwnEntry entry{chosenList(), m_text->toPlainText().toStdString()};
-    if (const QString fault = m_bench.store().catalogue().faultOf(entry); !fault.isEmpty()) {
-        emit refused(fault);
+    if (!check()) {
         return;
     }
+    const formats::OwnEntry entry{chosenList(), typed()};
     const std::string id = formats::idOf(entry);
     const record::Document* before = ownDocument(entry.list, id);
     record::Document document =
         before != nullptr ? *before
                           : record::Document{{}, record::DocumentKind::OwnEntry, entry.list, {}, false};
     document.text = entry.text;
-    m_text->setReadOnly(true);
+    m_isEditing = false;
     if (m_bench.run(commands::put(std::move(document), base::Said("command.own-entry", {{"name", id}})))) {
-        m_filter->clear();
-        list();
-        for (std::size_t i = 0; i < m_shown.size(); ++i) {
-            if (m_shown[i].id == id) {
-                m_entries->setCurrentRow(static_cast<int>(i));
-            }
-        }
+        take(kCatalogue + q(entry.list) + QLatin1Char('/') + q(id));
     }
 }
 
@@ -258,13 +355,14 @@ bool CatalogueView::takes(const QString& path) const {
 
 void CatalogueView::take(const QString& path) {
     const QString list = path.mid(kCatalogue.size()).section(QLatin1Char('/'), 0, 0);
-    const std::string id = path.section(QLatin1Char('/'), 1).toStdString();
+    const std::string id = path.mid(kCatalogue.size()).section(QLatin1Char('/'), 1).toStdString();
     m_filter->clear();
     for (int i = 0; i < m_lists->count(); ++i) {
         if (formats::openLists()[static_cast<std::size_t>(i)] == list.toStdString()) {
             m_lists->setCurrentRow(i);
         }
     }
+    this->list();
     for (std::size_t i = 0; i < m_shown.size(); ++i) {
         if (m_shown[i].id == id) {
             m_entries->setCurrentRow(static_cast<int>(i));
@@ -280,8 +378,8 @@ ViewEntry catalogueEntry() {
             QKeySequence(Qt::CTRL | Qt::Key_L),
             ViewEntry::Needs::Nothing,
             false,
-            [](Workbench& bench, const Theme& /*theme*/, QWidget* parent) -> View* {
-                return new CatalogueView(bench, parent);
+            [](Workbench& bench, const Theme& theme, QWidget* parent) -> View* {
+                return new CatalogueView(bench, theme, parent);
             }};
 }
 

@@ -12,6 +12,7 @@ namespace anodex::app {
 namespace {
 
 constexpr int kPoints = 48;
+constexpr double kDecades = 4.0; // of current below the highest, on an axis of decades
 constexpr int kLoadPoints = 60;
 
 QString q(const std::string& text) {
@@ -20,18 +21,6 @@ QString q(const std::string& text) {
 
 QString si(double value, explain::Unit unit) {
     return q(wording::quantityText(value, unit));
-}
-
-/// A step of 1, 2 or 5 times a power of ten that gives at most `most` of them.
-double stepFor(double span, int most) {
-    const double rough = span / most;
-    const double decade = std::pow(10.0, std::floor(std::log10(rough)));
-    for (const double factor : {1.0, 2.0, 5.0}) {
-        if (factor * decade >= rough) {
-            return factor * decade;
-        }
-    }
-    return 10.0 * decade;
 }
 
 } // namespace
@@ -46,7 +35,9 @@ Curves::Curves(Workbench& bench, const Theme& theme, QWidget* parent)
     setBackdrop([this](QPainter& painter) { paint(painter); });
     connect(this, &Picture::activated, this, [this](const QString& id) {
         const PictureItem* hit = item(id);
-        if (hit != nullptr && hit->opens) {
+        if (id == QLatin1String("axis")) {
+            changeAxis();
+        } else if (hit != nullptr && hit->opens) {
             emit numberAsked(*hit->opens, mapToGlobal(hit->area.center().toPoint()));
         }
     });
@@ -55,6 +46,16 @@ Curves::Curves(Workbench& bench, const Theme& theme, QWidget* parent)
 void Curves::setLoad(const load::Load& load) {
     m_load = load;
     rebuild();
+}
+
+/// Where the axis counts decades, so do the points.
+std::vector<cell::CurvePoint> Curves::pointsOf(const cell::Polarisation& cell, double shorted) const {
+    std::vector<cell::CurvePoint> points = cell::SampledCurve(cell, shorted).points(kPoints);
+    for (int i = 0; m_byDecades && i < kPoints; ++i) {
+        const double amps = shorted * std::pow(10.0, -kDecades * i / kPoints);
+        points.push_back({amps, cell.voltsAt(amps)});
+    }
+    return points;
 }
 
 void Curves::compute() {
@@ -69,8 +70,8 @@ void Curves::compute() {
     const cell::Polarisation first(compiled, *outcome.evaluation->contents, electrode::Moment::First);
     const cell::Polarisation settled(compiled, *outcome.evaluation->contents, electrode::Moment::Settled);
     Lines lines;
-    lines.first = cell::SampledCurve(first, e.first.shortCircuitAmps).points(kPoints);
-    lines.settled = cell::SampledCurve(settled, e.settled.shortCircuitAmps).points(kPoints);
+    lines.first = pointsOf(first, e.first.shortCircuitAmps);
+    lines.settled = pointsOf(settled, e.settled.shortCircuitAmps);
     const std::optional<double> drawn = pack::ampsOn(first, e.first.shortCircuitAmps, m_load);
     lines.loadAmps = drawn ? *drawn : 0.0;
     lines.loadVolts = first.voltsAt(lines.loadAmps);
@@ -89,6 +90,7 @@ void Curves::compute() {
     lines.volts = 1.12 * std::abs(e.openCircuitVolts);
     lines.amps = 1.05 * std::max(std::abs(e.first.shortCircuitAmps), std::abs(e.settled.shortCircuitAmps));
     lines.watts = 1.15 * std::max(e.first.maximumPower.watts, e.settled.maximumPower.watts);
+    lines.leastAmps = lines.amps * std::pow(10.0, -kDecades);
     m_lines = std::move(lines);
 }
 
@@ -103,47 +105,6 @@ QRectF Curves::powerField() const {
     const QRectF above = voltageField();
     const double top = above.bottom() + Theme::em(1.2);
     return {above.left(), top, above.width(), height() - Theme::em(2.4) - top};
-}
-
-QPointF Curves::at(const QRectF& field, double amps, double value, double most) const {
-    return {field.left() + field.width() * amps / m_lines->amps,
-            field.bottom() - field.height() * value / most};
-}
-
-void Curves::paintScales(QPainter& painter) const {
-    const Colours& c = m_theme.colours();
-    painter.setFont(Theme::font(0.85));
-    const auto rows = [&](const QRectF& field, double most, explain::Unit unit, const QString& name) {
-        const int count = std::max(2, static_cast<int>(field.height() / Theme::em(2.2)));
-        const double step = stepFor(most, count);
-        for (double value = 0.0; value <= most; value += step) {
-            const double y = at(field, 0.0, value, most).y();
-            painter.setPen(QPen(c.rule, 1.0, value == 0.0 ? Qt::SolidLine : Qt::DotLine));
-            painter.drawLine(QPointF(field.left(), y), QPointF(field.right(), y));
-            painter.setPen(c.faint);
-            painter.drawText(QRectF(0, y - Theme::em(0.6), field.left() - 6, Theme::em(1.2)),
-                             Qt::AlignRight | Qt::AlignVCenter,
-                             q(wording::quantityText(value, unit, base::Interval{0.0, step})));
-        }
-        painter.setPen(c.ink);
-        drawElided(painter,
-                   QRectF(field.left() + 6, field.top() - Theme::em(1.2), field.width(), Theme::em(1.2)),
-                   name);
-    };
-    rows(voltageField(), m_lines->volts, explain::Unit::Volt, tr("voltage"));
-    rows(powerField(), m_lines->watts, explain::Unit::Watt, tr("power"));
-    const QRectF field = powerField();
-    const int count = std::max(2, static_cast<int>(field.width() / Theme::em(6.0)));
-    const double step = stepFor(m_lines->amps, count);
-    for (double amps = step; amps <= m_lines->amps; amps += step) {
-        const double x = at(field, amps, 0.0, 1.0).x();
-        painter.setPen(QPen(c.rule, 1.0, Qt::DotLine));
-        painter.drawLine(QPointF(x, voltageField().top()), QPointF(x, field.bottom()));
-        painter.setPen(c.faint);
-        painter.drawText(QRectF(x - Theme::em(3.0), field.bottom() + 4, Theme::em(6.0), Theme::em(1.2)),
-                         Qt::AlignHCenter | Qt::AlignTop,
-                         q(wording::quantityText(amps, explain::Unit::Ampere, base::Interval{0.0, step})));
-    }
 }
 
 /// Between open circuit and short circuit the range is joined, both ends scaled alike.
@@ -202,6 +163,7 @@ void Curves::paint(QPainter& painter) const {
         draw(field, m_lines->settled, power, dashed);
         draw(field, m_lines->first, power, solid);
     }
+    paintPointer(painter);
     // What the two lines are, above them.
     double x = voltageField().right() + Theme::em(6.0);
     const double y = voltageField().top() - Theme::em(1.3);
@@ -263,8 +225,13 @@ void Curves::addLoad(std::vector<PictureItem>& items) const {
         const double wide = Theme::em(17.0);
         const QRectF text(std::min(point.x() + Theme::em(0.8), width() - wide), point.y() - Theme::em(2.5),
                           wide, Theme::em(2.3));
-        painter.setPen(c.ink);
         painter.setFont(Theme::font(0.95, true));
+        // No line runs through the words.
+        const double said = std::max(painter.fontMetrics().horizontalAdvance(words),
+                                     QFontMetrics(Theme::font(0.85)).horizontalAdvance(name));
+        painter.fillRect(QRectF(text.left() - 2, text.top(), std::min(said + 4.0, wide), text.height()),
+                         c.paper);
+        painter.setPen(c.ink);
         drawElided(painter, QRectF(text.left(), text.top(), wide, Theme::em(1.15)), words);
         painter.setPen(c.faint);
         painter.setFont(Theme::font(0.85));
@@ -292,10 +259,11 @@ void Curves::addPeak(std::vector<PictureItem>& items) const {
         painter.setBrush(c.paper);
         painter.drawEllipse(point, Theme::em(0.4), Theme::em(0.4));
         painter.setFont(Theme::font(0.9));
-        drawElided(
-            painter,
-            QRectF(point.x() - Theme::em(7.0), point.y() + Theme::em(0.6), Theme::em(14.0), Theme::em(1.2)),
-            words, Qt::AlignCenter);
+        const double wide = std::min(painter.fontMetrics().horizontalAdvance(words) + 4.0, Theme::em(14.0));
+        const QRectF label(point.x() - wide / 2.0, point.y() + Theme::em(0.6), wide, Theme::em(1.2));
+        painter.fillRect(label, c.paper); // no line runs through the words
+        painter.setPen(c.ink);
+        drawElided(painter, label, words, Qt::AlignCenter);
     };
     items.push_back(std::move(item));
 }
@@ -310,6 +278,7 @@ void Curves::rebuild() {
     if (m_lines) {
         addPeak(items);
         addLoad(items);
+        addAxis(items);
     }
     setItems(std::move(items));
 }

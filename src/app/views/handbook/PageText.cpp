@@ -27,6 +27,10 @@ void dressTable(QTextTable& table, const Colours& colours) {
     format.setBorderStyle(QTextFrameFormat::BorderStyle_Solid);
     format.setTopMargin(Theme::em(0.4));
     format.setBottomMargin(Theme::em(0.8));
+    constexpr int kMany = 5;
+    if (table.columns() >= kMany) {
+        format.setWidth(QTextLength(QTextLength::PercentageLength, 100.0)); // wraps, where it would run out
+    }
     table.setFormat(format);
 }
 

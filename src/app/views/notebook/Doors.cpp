@@ -40,14 +40,17 @@ Doors::Doors(Workbench& bench, const Theme& theme, QWidget* parent)
         addDoor(*row, "doorFirst", tr("Two metals"), tr("begin with the simplest and change what you like"));
     QPushButton* file =
         addDoor(*row, "doorFile", tr("A cell file…"), tr("a design that was saved, or that someone sent"));
+    QPushButton* notebook = addDoor(*row, "doorNotebook", tr("Another notebook…"),
+                                    tr("a design from a notebook that is not the open one"));
     m_copy =
         addDoor(*row, "doorCopy", tr("A copy of this one"), tr("a line of its own, from what it is now"));
     m_demo = addDoor(*row, "doorDemo", tr("Look at the demo"),
-                     tr("a jar in three revisions, with readings and runs, to look around in"));
+                     tr("cells of six kinds, with readings and runs, to look around in"));
     m_back = addDoor(*row, "doorBack", tr("Back to the notebook"), {});
     row->addStretch(1);
     connect(first, &QPushButton::clicked, this, [this] { emit starterAsked(twoMetals()); });
     connect(file, &QPushButton::clicked, this, &Doors::fileAsked);
+    connect(notebook, &QPushButton::clicked, this, &Doors::notebookAsked);
     connect(m_copy, &QPushButton::clicked, this, &Doors::copyAsked);
     connect(m_demo, &QPushButton::clicked, this, &Doors::demoAsked);
     connect(m_back, &QPushButton::clicked, this, &Doors::backAsked);
@@ -57,7 +60,8 @@ Doors::Doors(Workbench& bench, const Theme& theme, QWidget* parent)
     layout->addWidget(m_title);
     layout->addWidget(m_words);
     layout->addLayout(row);
-    layout->addWidget(makeOrders());
+    m_orders = makeOrders();
+    layout->addWidget(m_orders);
     m_scroll = new PictureScroll(m_gallery, this);
     layout->addWidget(m_scroll, 1);
     setAnother(false);
@@ -104,8 +108,26 @@ QWidget* Doors::makeOrders() {
 }
 
 void Doors::begin() {
+    showStarters();
     findChild<QPushButton*>(QStringLiteral("doorFirst"))->setFocus();
     m_scroll->verticalScrollBar()->setValue(0);
+}
+
+void Doors::showStarters() {
+    if (m_orders->isHidden()) {
+        m_orders->show();
+        m_gallery->show(starters());
+    }
+}
+
+void Doors::showOthers(const QString& notebook, std::vector<Starter> designs) {
+    m_title->setText(tr("Designs of %1").arg(notebook));
+    m_words->setText(designs.empty()
+                         ? tr("There is none in it.")
+                         : tr("The one that is chosen is copied here; that notebook stays as it is."));
+    m_orders->hide();
+    m_gallery->show(std::move(designs));
+    m_gallery->setFocus();
 }
 
 void Doors::setAnother(bool another) {

@@ -1,5 +1,6 @@
 // src/app/views/notebook/Doors.h - the ways to begin: a starter from the gallery, two metals, a copy, or a file.
 #pragma once
+#include "app/session/Starters.h"
 #include "app/session/Workbench.h"
 #include "app/theme/Theme.h"
 
@@ -21,6 +22,9 @@ public:
 
     /// True where designs exist already: a copy and a way back instead of the demo.
     void setAnother(bool another);
+    void showStarters();
+    /// Designs of another notebook in the gallery instead.
+    void showOthers(const QString& notebook, std::vector<Starter> designs);
     /// Keys go to the first door, the gallery is at its top.
     void begin();
 
@@ -29,6 +33,7 @@ signals:
     void copyAsked();
     void demoAsked();
     void fileAsked();
+    void notebookAsked();
     void backAsked();
 
 private:
@@ -39,6 +44,7 @@ private:
     PictureScroll* m_scroll = nullptr;
     QLabel* m_title;
     QLabel* m_words;
+    QWidget* m_orders = nullptr;
     QPushButton* m_copy = nullptr;
     QPushButton* m_demo = nullptr;
     QPushButton* m_back = nullptr;

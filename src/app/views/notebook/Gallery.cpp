@@ -26,7 +26,8 @@ QString q(const std::string& text) {
 }
 
 QString teaches(const Starter& starter) {
-    return q(wording::text("starter." + starter.id + ".teaches"));
+    const std::string id = "starter." + starter.id + ".teaches";
+    return wording::Texts::current().has(id) ? q(wording::text(id)) : QString();
 }
 
 QString familyOf(const Starter& starter) {
@@ -69,6 +70,17 @@ Gallery::Gallery(Workbench& bench, const Theme& theme, QWidget* parent)
 
 void Gallery::setOrder(Order order) {
     m_order = order;
+    rebuild();
+}
+
+void Gallery::show(std::vector<Starter> cells) {
+    m_worker.cancel();
+    m_asked.reset();
+    m_starters = std::move(cells);
+    m_outcomes.assign(m_starters.size(), {});
+    if (isVisible()) {
+        askForFigures();
+    }
     rebuild();
 }
 

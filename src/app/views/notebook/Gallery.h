@@ -19,6 +19,8 @@ public:
     Gallery(Workbench& bench, const Theme& theme, QWidget* parent);
 
     void setOrder(Order order);
+    /// Instead of the starters.
+    void show(std::vector<Starter> cells);
 
 signals:
     void starterChosen(const anodex::design::CellDesign& design);
@@ -45,7 +47,7 @@ private:
 
     Workbench& m_bench;
     const Theme& m_theme;
-    const std::vector<Starter> m_starters;
+    std::vector<Starter> m_starters; ///< Or what is shown instead.
     StarterWorker m_worker;
     CatalogueHandle m_asked; ///< The figures are of this catalogue.
     std::vector<Outcome> m_outcomes;

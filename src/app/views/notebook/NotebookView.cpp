@@ -1,11 +1,13 @@
 #include "app/views/notebook/NotebookView.h"
 
 #include "app/session/Deeds.h"
+#include "app/session/OtherNotebook.h"
 #include "app/views/ViewList.h"
 #include "app/views/notebook/Doors.h"
 #include "app/views/notebook/Timeline.h"
 #include "app/widgets/picture/PictureScroll.h"
 
+#include <QFileInfo>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
@@ -21,12 +23,12 @@ NotebookView::NotebookView(Workbench& bench, const Theme& theme, QWidget* parent
     : View(parent), m_bench(bench), m_stack(new QStackedWidget(this)), m_doors(new Doors(bench, theme, this)),
       m_timeline(new Timeline(bench, theme, this)), m_rename(new QLineEdit(this)) {
     setObjectName(QStringLiteral("notebookView"));
-    auto* scroll = new PictureScroll(m_timeline, this);
+    m_scroll = new PictureScroll(m_timeline, this);
     auto* page = new QWidget(this);
     auto* pageLayout = new QVBoxLayout(page);
     pageLayout->setContentsMargins(0, 0, 0, 0);
     pageLayout->addWidget(makeHead());
-    pageLayout->addWidget(scroll, 1);
+    pageLayout->addWidget(m_scroll, 1);
     m_stack->addWidget(m_doors);
     m_stack->addWidget(page);
     auto* layout = new QVBoxLayout(this);
@@ -55,9 +57,11 @@ NotebookView::NotebookView(Workbench& bench, const Theme& theme, QWidget* parent
     connect(m_doors, &Doors::copyAsked, this, [this] { beginCopy(); });
     connect(m_doors, &Doors::demoAsked, this, [this] { emit deedAsked(QStringLiteral("openDemo")); });
     connect(m_doors, &Doors::fileAsked, this, [this] { emit deedAsked(QStringLiteral("openDesign")); });
+    connect(m_doors, &Doors::notebookAsked, this, &NotebookView::showOthers);
     connect(m_doors, &Doors::backAsked, this, &NotebookView::arrive);
     onChange(bench, this, kContent & ~Parts(Part::Documents), &NotebookView::refresh);
-    connect(m_timeline, &Picture::resized, this, &NotebookView::showCurrent);
+    // What scrolls it learns of its new size only after it.
+    connect(m_timeline, &Picture::resized, this, &NotebookView::showCurrent, Qt::QueuedConnection);
     refresh();
 }
 
@@ -150,11 +154,24 @@ void NotebookView::showCurrent() {
     const record::Revision* at = m_bench.selection().revision();
     const PictureItem* item =
         at != nullptr ? m_timeline->item(QStringLiteral("rev:") + QString::fromStdString(at->id)) : nullptr;
-    auto* scroll = findChild<PictureScroll*>();
-    if (item != nullptr && scroll != nullptr) {
+    if (item != nullptr) {
         const QPoint middle = item->area.center().toPoint();
-        scroll->ensureVisible(middle.x(), middle.y(), static_cast<int>(Theme::em(6.0)), 0);
+        m_scroll->ensureVisible(middle.x(), middle.y(), static_cast<int>(Theme::em(6.0)), 0);
     }
+}
+
+void NotebookView::showOthers() {
+    const QString path = m_bench.services().chooseOpen(tr("Begin from a design of another notebook"),
+                                                       tr("Notebooks (*.anodex)"));
+    if (path.isEmpty()) {
+        return;
+    }
+    auto designs = designsIn(path);
+    if (!designs) {
+        emit refused(designs.error());
+        return;
+    }
+    m_doors->showOthers(QFileInfo(path).completeBaseName(), std::move(*designs));
 }
 
 void NotebookView::beginAnother() {
@@ -181,6 +198,7 @@ void NotebookView::keyPressEvent(QKeyEvent* event) {
 
 void NotebookView::arrive() {
     m_beginning = false;
+    m_doors->showStarters();
     refresh();
 }
 

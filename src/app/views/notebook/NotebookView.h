@@ -11,6 +11,7 @@ class QStackedWidget;
 namespace anodex::app {
 
 class Doors;
+class PictureScroll;
 class Timeline;
 
 class NotebookView : public View {
@@ -35,12 +36,14 @@ private:
     void begin(const design::CellDesign& design);
     /// A line of its own, from the design at hand.
     void beginCopy();
+    void showOthers();
     QWidget* makeHead();
 
     Workbench& m_bench;
     QStackedWidget* m_stack;
     Doors* m_doors;
     Timeline* m_timeline;
+    PictureScroll* m_scroll = nullptr; ///< In which it lies.
     QLineEdit* m_rename;
     bool m_beginning = false; ///< The gallery is asked for, though there are designs.
 };

@@ -31,7 +31,7 @@ void Timeline::addBranch(std::vector<PictureItem>& items, const Column& from, co
     const bool built = left != nullptr && right != nullptr;
     const auto& before = from.revision->design;
     const auto& after = to.revision->design;
-    const QString words = q(wording::text(wording::changeSaid(before, after, 1)));
+    const QString words = q(wording::branchLine(before, after));
     const double room = std::max(Theme::em(4.0), std::abs(end.x() - start.x()) - Theme::em(0.8));
     PictureItem item;
     item.id = QStringLiteral("branch:") + q(to.revision->id);
@@ -61,11 +61,11 @@ void Timeline::addBranch(std::vector<PictureItem>& items, const Column& from, co
         painter.drawRoundedRect(label, 4, 4);
         painter.setPen(c.ink);
         painter.setFont(Theme::font(0.95));
-        // The end says how far it went; a long name loses its beginning.
+        // The end says how far it went, the beginning which way.
         const QRectF inside = label.adjusted(Theme::em(0.3), 0, -Theme::em(0.3), 0);
         painter.drawText(
             inside, Qt::AlignCenter,
-            painter.fontMetrics().elidedText(words, Qt::ElideLeft, static_cast<int>(inside.width())));
+            painter.fontMetrics().elidedText(words, Qt::ElideMiddle, static_cast<int>(inside.width())));
     };
     items.push_back(std::move(item));
 }

@@ -143,7 +143,7 @@ std::string valueText(const Json& value) {
 
 std::string withDoubt(const Json& object, const std::string& key) {
     const auto doubt = doubtOf(object, key);
-    const std::string value = valueText(object[key]);
+    std::string value = valueText(object[key]);
     if (!doubt) {
         return value;
     }

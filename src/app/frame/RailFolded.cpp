@@ -59,10 +59,11 @@ double Rail::addSigns(std::vector<PictureItem>& items, double y) const {
     const int across = std::max(1, static_cast<int>((width() - Theme::em(0.8)) / size));
     for (std::size_t i = 0; i < findings.size(); ++i) {
         const wording::FindingText words = wording::findingText(findings[i]);
-        const auto place = static_cast<int>(i);
+        const int column = static_cast<int>(i) % across;
+        const int line = static_cast<int>(i) / across;
         PictureItem sign;
         sign.id = i == 0 ? QStringLiteral("finding") : QStringLiteral("finding:%1").arg(i);
-        sign.area = QRectF(Theme::em(0.4) + place % across * size, y + place / across * size, size, size);
+        sign.area = QRectF(Theme::em(0.4) + column * size, y + line * size, size, size);
         sign.role = i == 0 ? QAccessible::AlertMessage : QAccessible::Button;
         sign.name = QString::fromStdString(words.title);
         sign.value = QString::fromStdString(words.text);

@@ -1,5 +1,7 @@
 #include "app/widgets/FoldedTime.h"
 
+#include "app/widgets/RoundStep.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -21,17 +23,6 @@ std::vector<base::Interval> merged(std::vector<base::Interval> spans) {
         }
     }
     return whole;
-}
-
-/// 1, 2 or 5 times a power of ten, at least so large.
-double roundStep(double least) {
-    const double power = std::pow(10.0, std::floor(std::log10(least)));
-    for (const double times : {1.0, 2.0, 5.0}) {
-        if (times * power >= least) {
-            return times * power;
-        }
-    }
-    return 10.0 * power;
 }
 
 } // namespace

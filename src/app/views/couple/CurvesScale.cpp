@@ -1,6 +1,7 @@
 // The scales of the curves: even steps or decades of current, and what stands under the pointer.
 #include "app/views/couple/Curves.h"
 #include "app/widgets/Draw.h"
+#include "app/widgets/RoundStep.h"
 #include "wording/Quantities.h"
 
 #include <QMouseEvent>
@@ -16,18 +17,6 @@ QString q(const std::string& text) {
 
 QString si(double value, explain::Unit unit) {
     return q(wording::quantityText(value, unit));
-}
-
-/// A step of 1, 2 or 5 times a power of ten that gives at most `most` of them.
-double stepFor(double span, int most) {
-    const double rough = span / most;
-    const double decade = std::pow(10.0, std::floor(std::log10(rough)));
-    for (const double factor : {1.0, 2.0, 5.0}) {
-        if (factor * decade >= rough) {
-            return factor * decade;
-        }
-    }
-    return 10.0 * decade;
 }
 
 /// Between its neighbours; none outside the curve.
@@ -73,7 +62,7 @@ std::vector<double> Curves::ampsMarked() const {
         return marks;
     }
     const int count = std::max(2, static_cast<int>(powerField().width() / Theme::em(6.0)));
-    const double step = stepFor(m_lines->amps, count);
+    const double step = roundStep(m_lines->amps / count);
     for (int i = 1; i * step <= m_lines->amps; ++i) {
         marks.push_back(i * step);
     }
@@ -85,7 +74,7 @@ void Curves::paintScales(QPainter& painter) const {
     painter.setFont(Theme::font(0.85));
     const auto rows = [&](const QRectF& field, double most, explain::Unit unit, const QString& name) {
         const int count = std::max(2, static_cast<int>(field.height() / Theme::em(2.2)));
-        const double step = stepFor(most, count);
+        const double step = roundStep(most / count);
         for (double value = 0.0; value <= most; value += step) {
             const double y = at(field, 0.0, value, most).y();
             painter.setPen(QPen(c.rule, 1.0, value == 0.0 ? Qt::SolidLine : Qt::DotLine));

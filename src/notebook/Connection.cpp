@@ -75,6 +75,9 @@ void doWithoutLog(SQLite::Database& database) {
 }
 
 std::unique_ptr<SQLite::Database> connect(const std::string& name, int flags) {
+    // Counting memory takes one lock for all connections, and threads that read runs would stand in line for it.
+    static const int uncounted = sqlite3_config(SQLITE_CONFIG_MEMSTATUS, 0);
+    (void)uncounted; // refused only where somebody used the library before us, which then counts on
     auto database = std::make_unique<SQLite::Database>(name, flags, kWaitMilliseconds);
     setUp(*database);
     return database;

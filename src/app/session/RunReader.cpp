@@ -6,11 +6,13 @@
 #include <algorithm>
 #include <optional>
 #include <thread>
+#include <utility>
 
 namespace anodex::app {
 namespace {
 
 using Clock = std::chrono::steady_clock;
+constexpr auto kTellsEvery = std::chrono::milliseconds(100);
 using Moment = std::atomic<Clock::time_point>;
 
 void waitUntil(const Moment& resumes, const std::stop_token& stop) {
@@ -60,6 +62,8 @@ void RunReader::read(const QString& notebook, const std::vector<record::Id>& run
     m_aside.begin([this, path = notebook.toStdString(), runs,
                    resumes = m_resumes](const std::stop_token& stop, const Aside::Tell& tell) {
         const auto book = notebook::Notebook::open(path, notebook::OpenMode::Read);
+        std::vector<ReadRun> read;
+        Clock::time_point told = Clock::now();
         for (const record::Id& run : runs) {
             if (stop.stop_requested()) {
                 return;
@@ -69,10 +73,16 @@ void RunReader::read(const QString& notebook, const std::vector<record::Id>& run
             error = book ? error : book.error();
             digest = error ? nullptr : digest;
             const QString problem = error ? QString::fromStdString(wording::errorText(*error)) : QString();
-            tell([this, run, digest, problem] {
-                std::erase(m_wanted, run);
-                emit finished(QString::fromStdString(run), digest, problem);
-            });
+            read.push_back({run, digest, problem});
+            if (&run == &runs.back() || Clock::now() - told > kTellsEvery) {
+                told = Clock::now();
+                tell([this, arrived = std::exchange(read, {})] {
+                    for (const ReadRun& one : arrived) {
+                        std::erase(m_wanted, one.run);
+                    }
+                    emit finished(arrived);
+                });
+            }
         }
     });
 }

@@ -13,6 +13,13 @@
 
 namespace anodex::app {
 
+/// A run once it is read.
+struct ReadRun {
+    record::Id run;
+    RunDigestPointer digest; ///< Null when the run cannot be used.
+    QString problem;         ///< Why it cannot, in a line; else empty.
+};
+
 class RunReader : public QObject {
     Q_OBJECT
 public:
@@ -27,8 +34,8 @@ public:
     [[nodiscard]] std::shared_future<void> ended() const { return m_aside.ended(); }
 
 signals:
-    /// The digest is null when the run cannot be used; `problem` says why, in a line.
-    void finished(const QString& run, const anodex::app::RunDigestPointer& digest, const QString& problem);
+    /// Several at once when they are short: each arrival draws what shows runs anew.
+    void finished(const std::vector<anodex::app::ReadRun>& runs);
 
 private:
     QString m_notebook;

@@ -187,8 +187,10 @@ notebook::StepsLeft Store::stepsLeft() const {
     return *left;
 }
 
-void Store::takeDigest(const record::Id& run, const RunDigestPointer& digest) {
-    m_contents.take(run, digest);
+void Store::takeDigests(const std::map<record::Id, RunDigestPointer>& digests) {
+    for (const auto& [run, digest] : digests) {
+        m_contents.take(run, digest);
+    }
     emit changed(Part::Runs, std::nullopt);
 }
 

@@ -45,7 +45,7 @@ public:
     /// What Undo and Redo could do.
     [[nodiscard]] notebook::StepsLeft stepsLeft() const;
     [[nodiscard]] std::optional<Command> takePending() { return std::exchange(m_pending, std::nullopt); }
-    void takeDigest(const record::Id& run, const RunDigestPointer& digest);
+    void takeDigests(const std::map<record::Id, RunDigestPointer>& digests);
 
     // Outside the history: where the window stood, how a logger's file is read.
     void remember(const QString& key, const QString& value);

@@ -53,14 +53,17 @@ void Workbench::connectParts() {
     connect(&m_draft, &Draft::begun, &m_quiet, qOverload<>(&QTimer::start));
     connect(&m_draft, &Draft::begun, &m_runReader, &RunReader::giveWay);
     connect(&m_draft, &Draft::faulted, this, &Workbench::reportFault);
-    connect(&m_runReader, &RunReader::finished, this,
-            [this](const QString& run, const RunDigestPointer& digest, const QString& problem) {
-                if (!problem.isEmpty()) {
-                    m_services.log->error("read run", "damaged");
-                    emit refused(problem);
-                }
-                m_store.takeDigest(run.toStdString(), digest);
-            });
+    connect(&m_runReader, &RunReader::finished, this, [this](const std::vector<ReadRun>& runs) {
+        std::map<record::Id, RunDigestPointer> digests;
+        for (const ReadRun& one : runs) {
+            digests[one.run] = one.digest;
+            if (!one.problem.isEmpty()) {
+                m_services.log->error("read run", "damaged");
+                emit refused(one.problem);
+            }
+        }
+        m_store.takeDigests(digests);
+    });
     connect(&m_import, &RunImport::finished, this, [this](const record::RunHeader& run, bool stored) {
         if (stored) {
             answer(commands::importSaid(run));

@@ -4,6 +4,7 @@
 // Arguments  samples in each of 100 runs (1,000,000), simulated days of recording (1).
 #include "bench/Edits.h"
 #include "bench/Measure.h"
+#include "core/base/FreedMemory.h"
 #include "core/design/Identify.h"
 #include "formats/catalogue/CatalogueReader.h"
 #include "notebook/Notebook.h"
@@ -147,6 +148,7 @@ void benchRecorder(const std::string& path, double days) {
 } // namespace
 
 int main(int argc, char** argv) {
+    base::keepFreedMemory(); // as the programs do
     const QApplication application(argc, argv);
     const auto catalogue = formats::readCatalogue(formats::builtInCatalogueFiles());
     require(catalogue.has_value(), "the catalogue does not load");

@@ -2,6 +2,7 @@
 #include "app/frame/MainWindow.h"
 #include "app/frame/MessageStrip.h"
 #include "app/theme/TableTranslator.h"
+#include "core/base/FreedMemory.h"
 #include "formats/catalogue/CatalogueReader.h"
 #include "wording/ErrorText.h"
 #include "wording/Texts.h"
@@ -42,6 +43,7 @@ int main(int argc, char** argv) {
                    stderr);
         return 3;
     }
+    base::keepFreedMemory();
     app::Application application(argc, argv);
     QApplication::setApplicationName(QStringLiteral("Anodex"));
     QGuiApplication::setDesktopFileName(QStringLiteral("anodex"));

@@ -128,8 +128,9 @@ void benchRecorder(const std::string& path, double days) {
         if (second == std::min<std::int64_t>(3600, seconds / 2)) {
             atStart = residentMebibytes();
         }
-        if (second % (86400 * 5) == 86400 * 5 - 1) {
-            std::printf("  day %lld: %.1f MiB\n", static_cast<long long>(second / 86400 + 1),
+        constexpr std::int64_t kDay = 86400;
+        if ((second + 1) % (5 * kDay) == 0) {
+            std::printf("  day %lld: %.1f MiB\n", static_cast<long long>((second + 1) / kDay),
                         residentMebibytes());
         }
     }

@@ -3,11 +3,13 @@
 
 #include "formats/run/RunCsv.h"
 
+#include <QCheckBox>
 #include <QComboBox>
 #include <QLabel>
 #include <QProgressBar>
 #include <QPushButton>
 #include <fmt/format.h>
+#include <gmock/gmock.h>
 
 namespace anodex::app {
 namespace {
@@ -124,6 +126,42 @@ TEST_F(ImportTest, AnotherRoleReadsTheFileAnew) {
     QTest::mouseClick(add(), Qt::LeftButton);
     ASSERT_EQ(runs(), 2U);
     EXPECT_NEAR(m_bench->selection().build()->runs.back().durationSeconds, 1200.0, 1e-9);
+}
+
+/// A current of one sign for a minute in the middle, and what the voltage does meanwhile.
+std::string stepped(double amps, double volts) {
+    std::string text = "time (s),voltage (V),current (A)\n";
+    for (int i = 0; i < 180; ++i) {
+        const bool flows = i >= 60 && i < 120;
+        text += fmt::format("{},{},{}\n", i, flows ? volts : 1.2, flows ? amps : 0.0);
+    }
+    return text;
+}
+
+TEST_F(ImportTest, CurrentStandsBesideTheVoltageSoThatItsSignCanBeJudged) {
+    auto* state = find<QLabel>("importState");
+    const auto said = [&] { return state->text().replace(QChar(0xA0), ' ').toStdString(); };
+    using testing::HasSubstr;
+    using testing::Not;
+    choose(stepped(-0.36, 0.9));
+    EXPECT_TRUE(find<QWidget>("importCurrent")->isVisible());
+    EXPECT_THAT(said(), HasSubstr("drawn from the cell 6.00 mAh, put in 0 Ah"));
+    EXPECT_THAT(said(), Not(HasSubstr("other way round")));
+    auto* sign = find<QCheckBox>("importSign");
+    QTest::mouseClick(sign, Qt::LeftButton, Qt::NoModifier, QPoint(8, sign->height() / 2));
+    EXPECT_THAT(said(), HasSubstr("drawn from the cell 0 Ah, put in 6.00 mAh"));
+    EXPECT_THAT(said(), HasSubstr("is the sign the other way round?"));
+    QTest::mouseClick(cancel(), Qt::LeftButton);
+    choose(stepped(-0.36, 1.6)); // charged, though the sign is the same
+    EXPECT_THAT(said(), HasSubstr("drawn from the cell 0 Ah, put in 6.00 mAh"));
+    EXPECT_THAT(said(), Not(HasSubstr("other way round")));
+}
+
+TEST_F(ImportTest, AFileWithoutACurrentHasNoSignToSet) {
+    choose("time (s),voltage (V)\n0,1.2\n1,1.1\n2,1.0\n");
+    EXPECT_FALSE(find<QWidget>("importCurrent")->isVisible());
+    EXPECT_FALSE(find<QCheckBox>("importSign")->isVisible());
+    EXPECT_TRUE(add()->isEnabled());
 }
 
 TEST_F(ImportTest, WhatIsNotSureIsAskedBeforeItCanBeAdded) {

@@ -1,5 +1,6 @@
 #include "formats/run/RunSign.h"
 
+#include "core/run/CurrentSign.h"
 #include "formats/run/RowReader.h"
 #include "quantity/Letters.h"
 
@@ -38,25 +39,6 @@ Samples samplesOf(const RunTable& table, const CsvMapping& mapping) {
         std::reverse(samples.amps.begin(), samples.amps.end());
     }
     return samples;
-}
-
-/// Evidence of each step of the current: the voltage moves against a discharge current.
-double fromSteps(const Samples& s, double most) {
-    constexpr double kStepShare = 0.2;
-    double together = 0.0;
-    double apart = 0.0;
-    for (std::size_t i = 1; i < s.amps.size(); ++i) {
-        const double step = s.amps[i] - s.amps[i - 1];
-        if (std::abs(step) > kStepShare * most) {
-            const double moved = (s.volts[i] - s.volts[i - 1]) * (step > 0.0 ? 1.0 : -1.0);
-            (moved > 0.0 ? together : apart) += std::abs(moved);
-        }
-    }
-    const double all = together + apart;
-    if (all < 1e-4) {
-        return 0.5; // too little moved to say anything
-    }
-    return std::clamp(together / all, 1.0 - kSettled, kSettled);
 }
 
 /// Scatter from one reading to the next.
@@ -105,15 +87,13 @@ double oddsPositiveOnCharge(const RunTable& table, const CsvMapping& mapping, co
         return 1.0;
     }
     const Samples samples = samplesOf(table, mapping);
-    double most = 0.0;
-    for (const double amps : samples.amps) {
-        most = std::max(most, std::abs(amps));
-    }
-    if (most == 0.0 || samples.volts.size() < 2) {
+    const bool flows =
+        std::any_of(samples.amps.begin(), samples.amps.end(), [](double amps) { return amps != 0.0; });
+    if (!flows || samples.volts.size() < 2) {
         return -1.0;
     }
-    const double steps = fromSteps(samples, most);
-    const double odds = steps == 0.5 ? fromCourse(samples) : steps;
+    const auto steps = run::shareMovingTogether(samples.volts, samples.amps);
+    const double odds = steps ? std::clamp(*steps, 1.0 - kSettled, kSettled) : fromCourse(samples);
     const std::string words = quantity::lowered(name);
     if (words.find("discharge") != std::string::npos) {
         return odds > 0.5 ? 0.5 : 0.002;

@@ -2,6 +2,8 @@
 
 #include "app/widgets/CurvePlot.h"
 #include "app/widgets/Listed.h"
+#include "core/run/CurrentSign.h"
+#include "core/run/RunAnalysis.h"
 #include "quantity/Units.h"
 #include "wording/CsvText.h"
 #include "wording/ErrorText.h"
@@ -46,6 +48,24 @@ constexpr RoleChoice kRoleChoices[] = {
     {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "current, mA"), formats::ColumnRole::Current, 1e-3},
     {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "current, µA"), formats::ColumnRole::Current, 1e-6}};
 
+constexpr std::size_t kBuckets = 400; // of a curve
+
+/// How much goes which way as the file is read now, and a doubt of it.
+QStringList saidOfCurrent(const record::RunSamples& samples) {
+    const auto analysis = run::analyseRun(samples);
+    if (!analysis || (analysis->dischargeCoulombs == 0.0 && analysis->chargeCoulombs == 0.0)) {
+        return {};
+    }
+    QStringList said{ImportSheet::tr("drawn from the cell %1, put in %2")
+                         .arg(q(wording::chargeText(analysis->dischargeCoulombs)),
+                              q(wording::chargeText(analysis->chargeCoulombs)))};
+    constexpr double kMostly = 0.8;
+    if (run::shareMovingTogether(samples.volts, samples.amps).value_or(0.0) > kMostly) {
+        said << ImportSheet::tr("but the voltage goes against that: is the sign the other way round?");
+    }
+    return said;
+}
+
 } // namespace
 
 ImportSheet::ImportSheet(Workbench& bench, const Theme& theme, QWidget* parent)
@@ -53,6 +73,7 @@ ImportSheet::ImportSheet(Workbench& bench, const Theme& theme, QWidget* parent)
       m_askChoices(new QHBoxLayout), m_title(new QLabel(this)), m_state(new QLabel(this)),
       m_table(new QTableWidget(this)),
       m_plot(new CurvePlot(theme, tr("The curve this file would make"), this)),
+      m_amps(new CurvePlot(theme, tr("The current this file would make"), this)),
       m_sign(new QCheckBox(tr("Positive current charges the cell"), this)),
       m_add(new QPushButton(tr("Add"), this)), m_cancel(new QPushButton(tr("Cancel"), this)),
       m_progress(new QProgressBar(this)) {
@@ -72,6 +93,9 @@ ImportSheet::ImportSheet(Workbench& bench, const Theme& theme, QWidget* parent)
     m_progress->setAccessibleName(tr("Progress of the import"));
     m_progress->hide();
     m_plot->setAxes(tr("time, s"), tr("voltage, V"));
+    m_amps->setObjectName(QStringLiteral("importCurrent"));
+    m_amps->setAxes(tr("time, s"), tr("current drawn, A"));
+    m_amps->hide();
     auto* buttons = new QHBoxLayout;
     buttons->addWidget(m_sign);
     buttons->addWidget(m_progress, 1);
@@ -91,7 +115,10 @@ ImportSheet::ImportSheet(Workbench& bench, const Theme& theme, QWidget* parent)
     m_ask->hide();
     layout->addWidget(m_ask);
     layout->addWidget(m_table, 2);
-    layout->addWidget(m_plot, 3);
+    auto* plots = new QHBoxLayout;
+    plots->addWidget(m_plot, 1);
+    plots->addWidget(m_amps, 1);
+    layout->addLayout(plots, 3);
     layout->addLayout(buttons);
     connect(m_add, &QPushButton::clicked, this, &ImportSheet::add);
     connect(m_cancel, &QPushButton::clicked, this, &ImportSheet::cancel);
@@ -198,7 +225,6 @@ void ImportSheet::answer(formats::CsvAspect::Kind kind, const std::string& choic
 
 /// The curves that the two likeliest answers would make.
 void ImportSheet::showChoices(const formats::CsvAspect& question) {
-    constexpr std::size_t kBuckets = 400;
     std::vector<PlotCurve> curves;
     for (const formats::CsvAspect::Choice& choice : question.choices) {
         formats::CsvSettings settings = m_settings;
@@ -331,6 +357,7 @@ void ImportSheet::showRun(tl::expected<formats::CsvRun, formats::CsvError> run) 
     m_add->setEnabled(run.has_value() && !m_question);
     if (!run) {
         m_run.reset();
+        m_amps->hide();
         m_state->setText(q(wording::errorText(run.error())));
         m_plot->show({});
         return;
@@ -349,14 +376,27 @@ void ImportSheet::showRun(tl::expected<formats::CsvRun, formats::CsvError> run) 
         state << tr("read as the last file with this header");
     }
     state << tr("time: %1").arg(q(wording::timeFormText(m_preview.mapping)));
+    showCurrent();
+    state << saidOfCurrent(samples);
     m_state->setText(listed(state));
-    constexpr std::size_t kBuckets = 400;
     std::vector<PlotCurve> curves = {{tr("voltage"), run::thinned(samples.seconds, samples.volts, kBuckets),
                                       m_theme.colours().ink, false}};
     if (m_question) {
         showChoices(*m_question);
     } else {
         m_plot->show(curves);
+    }
+}
+
+void ImportSheet::showCurrent() {
+    const auto& samples = m_run->samples;
+    const bool flows =
+        std::any_of(samples.amps.begin(), samples.amps.end(), [](double amps) { return amps != 0.0; });
+    m_amps->setVisible(flows);
+    m_sign->setVisible(flows);
+    if (flows) {
+        m_amps->show({{tr("current drawn"), run::thinned(samples.seconds, samples.amps, kBuckets),
+                       m_theme.colours().ink, false}});
     }
 }
 

@@ -46,6 +46,7 @@ private:
     void showChoices(const formats::CsvAspect& question);
     void showCurve();
     void readAside();
+    void showCurrent();
     void showRun(tl::expected<formats::CsvRun, formats::CsvError> run);
     void showRoles();
     void giveRole(std::size_t column, std::size_t choice);
@@ -71,6 +72,7 @@ private:
     QLabel* m_state;
     QTableWidget* m_table;
     CurvePlot* m_plot;
+    CurvePlot* m_amps; ///< Beside the voltage, so that the sign can be judged; hidden without a current.
     QCheckBox* m_sign;
     QPushButton* m_add;
     QPushButton* m_cancel;

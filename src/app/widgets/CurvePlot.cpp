@@ -2,12 +2,13 @@
 
 #include <QKeyEvent>
 #include <QVBoxLayout>
+#include <algorithm>
 #include <qcustomplot.h>
 
 namespace anodex::app {
 namespace {
 
-/// Out of sight it may be laid out to nothing, on which the library cannot paint.
+/// Out of sight it may be laid out to nothing, on which the library cannot paint. Marks keep apart at any size.
 class SizedPlot : public QCustomPlot {
 public:
     using QCustomPlot::QCustomPlot;
@@ -15,6 +16,9 @@ public:
 protected:
     void resizeEvent(QResizeEvent* event) override {
         if (!size().isEmpty()) {
+            constexpr int kMost = 7;
+            const int mark = fontMetrics().horizontalAdvance(QStringLiteral("0000000"));
+            xAxis->ticker()->setTickCount(std::clamp(width() / mark - 1, 2, kMost));
             QCustomPlot::resizeEvent(event);
         }
     }

@@ -20,7 +20,7 @@ install(FILES ${PAGES}/anodex-cli.bash DESTINATION ${CMAKE_INSTALL_DATADIR}/bash
   RENAME anodex-cli)
 install(FILES ${PAGES}/anodex-cli.zsh DESTINATION ${CMAKE_INSTALL_DATADIR}/zsh/site-functions RENAME _anodex-cli)
 install(FILES ${PAGES}/anodex-cli.fish DESTINATION ${CMAKE_INSTALL_DATADIR}/fish/vendor_completions.d)
-install(DIRECTORY data/schema data/starters data/catalogue data/texts data/handbook data/cupboard
+install(DIRECTORY data/schema data/starters data/catalogue data/texts data/handbook data/cupboard data/hazards
   DESTINATION ${CMAKE_INSTALL_DATADIR}/anodex)
 install(FILES LICENSE README.md CHANGELOG.md DESTINATION ${CMAKE_INSTALL_DOCDIR})
 if(ANODEX_APP)

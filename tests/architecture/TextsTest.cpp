@@ -31,7 +31,7 @@ TEST(TextsTable, HoldsEveryStringOfTheWindowAndNoOther) {
 bool isMade(const std::string& id) {
     for (const char* family :
          {"window.", "field.", "choice.", "change.on.", "change.off.", "command.", "finding.", "explain.",
-          "file.", "help.", "starter.", "handbook.", "property.", "branch.", "hint."}) {
+          "file.", "help.", "starter.", "handbook.", "property.", "branch.", "hint.", "pictogram."}) {
         if (id.starts_with(family)) {
             return true;
         }

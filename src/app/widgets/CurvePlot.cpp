@@ -18,7 +18,7 @@ protected:
         if (!size().isEmpty()) {
             constexpr int kMost = 7;
             const int mark = fontMetrics().horizontalAdvance(QStringLiteral("0000000"));
-            xAxis->ticker()->setTickCount(std::clamp(width() / mark - 1, 2, kMost));
+            xAxis->ticker()->setTickCount(std::clamp(width() / mark, 3, kMost));
             QCustomPlot::resizeEvent(event);
         }
     }

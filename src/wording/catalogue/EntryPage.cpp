@@ -6,6 +6,7 @@
 #include "wording/Quantities.h"
 #include "wording/Texts.h"
 #include "wording/catalogue/EntryLinks.h"
+#include "wording/catalogue/Pictograms.h"
 
 #include <algorithm>
 #include <cctype>
@@ -206,6 +207,15 @@ private:
             return;
         }
         head("catalogue.dangers");
+        std::vector<std::string> codes;
+        for (const Json& hazard : m_json["hazards"]) {
+            codes.push_back(hazard.value("code", ""));
+        }
+        for (const std::string& one : pictogramsFor(codes)) {
+            const std::string name = said(("pictogram." + one).c_str());
+            add("![" + name + "](pictogram:" + one + ") " + name + "  ");
+        }
+        add("\n\n");
         for (const Json& hazard : m_json["hazards"]) {
             add("- **" + plain(hazard.value("code", "")) + "** " + plain(hazard.value("statement", "")));
             if (hazard.contains("from_mass_percent")) {

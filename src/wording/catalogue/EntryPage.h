@@ -1,6 +1,6 @@
 // src/wording/catalogue/EntryPage.h - an entry of the catalogue as a page that is read, in Markdown.
 //
-// Links      "catalogue:LIST/ID" to other entries.
+// Links      "catalogue:LIST/ID" to other entries; "pictogram:ID" is a picture (see Pictograms.h).
 #pragma once
 #include "core/chemistry/Catalogue.h"
 #include "formats/catalogue/OwnEntries.h"

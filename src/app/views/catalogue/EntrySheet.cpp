@@ -6,8 +6,13 @@
 #include "core/explain/EntryCurves.h"
 #include "wording/catalogue/EntryPage.h"
 
+#include <QFontMetrics>
 #include <QHBoxLayout>
+#include <QIcon>
 #include <QTextBrowser>
+#include <QTextCursor>
+#include <QTextDocument>
+#include <QUrl>
 #include <QVBoxLayout>
 #include <algorithm>
 #include <optional>
@@ -39,6 +44,25 @@ std::vector<run::CurveSample> samplesOf(const base::Table& table) {
     return samples;
 }
 
+/// The picture that "pictogram:ID" names.
+QVariant pictogram(const QUrl& url) {
+    if (url.scheme() != QStringLiteral("pictogram")) {
+        return {};
+    }
+    const int side = qRound(3.2 * QFontMetrics(Theme::font(1.0)).height());
+    return QIcon(QStringLiteral(":/icons/hazard-%1.svg").arg(url.path())).pixmap(side, side);
+}
+
+/// The name of a picture stands beside its middle.
+void centrePictures(QTextDocument& page) {
+    QTextCursor cursor(&page);
+    while (!(cursor = page.find(QString(QChar::ObjectReplacementCharacter), cursor)).isNull()) {
+        QTextCharFormat middle;
+        middle.setVerticalAlignment(QTextCharFormat::AlignMiddle);
+        cursor.mergeCharFormat(middle);
+    }
+}
+
 template <typename Entries>
 std::optional<std::size_t> indexOf(const Entries& entries, const std::string& id) {
     const auto found =
@@ -56,6 +80,7 @@ EntrySheet::EntrySheet(Workbench& bench, const Theme& theme, QWidget* parent)
     m_page->setObjectName(QStringLiteral("cataloguePage"));
     m_page->setAccessibleName(tr("Page"));
     m_page->setOpenLinks(false);
+    m_page->document()->setResourceProvider(pictogram);
     auto* row = new QHBoxLayout(m_curves);
     row->setContentsMargins(0, 0, 0, 0);
     for (CurvePlot*& plot : m_plots) {
@@ -75,6 +100,7 @@ void EntrySheet::show(const std::string& list, const formats::CatalogueEntry& en
     m_page->setMarkdown(QString::fromStdString(
         wording::entryPage(catalogue, list, entry, startersWith(catalogue, entry.id))));
     dressPage(*m_page->document(), m_theme.colours());
+    centrePictures(*m_page->document());
     plotCurves(list, entry.id);
 }
 

@@ -4,6 +4,7 @@
 #include "wording/Texts.h"
 
 #include <array>
+#include <cctype>
 
 namespace anodex::wording {
 
@@ -140,6 +141,24 @@ const char* quantityId(Quantity quantity) {
     return "";
 }
 
+/// Counts behind a symbol or a bracket are lowered; those before a part, as of crystal water, are not.
+std::string withLoweredCounts(const std::string& formula) {
+    constexpr std::array<const char*, 10> kDown = {"₀", "₁", "₂", "₃", "₄", "₅", "₆", "₇", "₈", "₉"};
+    const auto isDigit = [](char c) { return c >= '0' && c <= '9'; };
+    std::string shown;
+    char before = 0;
+    bool lowered = false;
+    for (const char c : formula) {
+        if (!isDigit(before)) {
+            lowered = std::isalpha(static_cast<unsigned char>(before)) != 0 || before == ')' || before == ']';
+        }
+        shown +=
+            isDigit(c) && lowered ? std::string(kDown[static_cast<std::size_t>(c - '0')]) : std::string(1, c);
+        before = c;
+    }
+    return shown;
+}
+
 } // namespace
 
 std::string partText(ResistancePart part, bool twoLiquids) {
@@ -257,7 +276,6 @@ std::string reagentName(const chemistry::Catalogue& catalogue, const design::Cel
 
 std::string prettyEquation(const std::string& equation) {
     constexpr std::array<const char*, 10> kUp = {"⁰", "¹", "²", "³", "⁴", "⁵", "⁶", "⁷", "⁸", "⁹"};
-    constexpr std::array<const char*, 10> kDown = {"₀", "₁", "₂", "₃", "₄", "₅", "₆", "₇", "₈", "₉"};
     std::string pretty;
     std::size_t start = 0;
     while (start < equation.size()) {
@@ -280,11 +298,7 @@ std::string prettyEquation(const std::string& equation) {
                     body.resize(body.find_last_not_of("0123456789") + 1);
                 }
             }
-            for (const char c : body) {
-                const bool digit = c >= '0' && c <= '9';
-                shown +=
-                    digit && !shown.empty() ? kDown[static_cast<std::size_t>(c - '0')] : std::string(1, c);
-            }
+            shown = withLoweredCounts(body);
             if (formula->charge != 0) {
                 const auto magnitude = static_cast<std::size_t>(std::abs(formula->charge));
                 shown += (magnitude > 1 ? std::string(kUp[magnitude]) : std::string()) +

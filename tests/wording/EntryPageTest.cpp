@@ -64,6 +64,13 @@ TEST(EntryPage, EveryKeyOfEveryListHasWords) {
     }
 }
 
+TEST(EntryPage, CountsStandBeforeTheirIonsAndCrystalWaterInLine) {
+    EXPECT_NE(pageOf("substances", "sulfuric-acid").find("2 H⁺ and SO₄²⁻"), std::string::npos);
+    const std::string page = pageOf("substances", "nickel-sulfate");
+    EXPECT_NE(page.find("NiSO₄·6H₂O"), std::string::npos) << page;
+    EXPECT_NE(page.find("![harms water life](pictogram:environment)"), std::string::npos) << page;
+}
+
 TEST(EntryPage, EveryEntryIsAPageWithItsNameItsSourcesAndLinksThatLead) {
     std::set<std::string> places;
     for (const std::string& list : formats::openLists()) {

@@ -114,6 +114,8 @@ TEST(PartText, WritesEquationsAsInABook) {
               "PbO₂ + 4 H⁺ + SO₄²⁻ + 2 e⁻ ⇌ PbSO₄ + 2 H₂O");
     EXPECT_EQ(prettyEquation("O2(g)"), "O₂(g)");
     EXPECT_EQ(prettyEquation("Zn(OH)4^2-"), "Zn(OH)₄²⁻");
+    EXPECT_EQ(prettyEquation("CuSO4·5H2O"), "CuSO₄·5H₂O");
+    EXPECT_EQ(prettyEquation("C12H22O11"), "C₁₂H₂₂O₁₁");
 }
 
 TEST(PartText, CallsReagentsByTheNameTheyWerePouredUnder) {

@@ -107,9 +107,9 @@ std::string membersText(const Json& object) {
         }
         const std::string name = entryField(key);
         const bool one = value.is_number() && value.get<double>() == 1.0;
-        parts.push_back(name != key ? name + ": " + valueText(value)
-                        : one       ? formulaText(key)
-                                    : formulaText(key) + " " + valueText(value));
+        parts.push_back(name != key || value.is_string() ? name + ": " + valueText(value)
+                        : one                            ? formulaText(key)
+                                                         : valueText(value) + " " + formulaText(key));
     }
     return listed(parts);
 }

@@ -11,6 +11,7 @@
 #include <algorithm>
 #include <cctype>
 #include <cmath>
+#include <fmt/format.h>
 #include <optional>
 #include <set>
 
@@ -213,7 +214,7 @@ private:
         }
         for (const std::string& one : pictogramsFor(codes)) {
             const std::string name = said(("pictogram." + one).c_str());
-            add("![" + name + "](pictogram:" + one + ") " + name + "  ");
+            add(fmt::format("![{0}](pictogram:{1}) {0}  ", name, one));
         }
         add("\n\n");
         for (const Json& hazard : m_json["hazards"]) {

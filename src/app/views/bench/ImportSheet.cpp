@@ -1,9 +1,8 @@
 #include "app/views/bench/ImportSheet.h"
 
+#include "app/views/bench/SaidOfCurrent.h"
 #include "app/widgets/CurvePlot.h"
 #include "app/widgets/Listed.h"
-#include "core/run/CurrentSign.h"
-#include "core/run/RunAnalysis.h"
 #include "quantity/Units.h"
 #include "wording/CsvText.h"
 #include "wording/ErrorText.h"
@@ -49,22 +48,6 @@ constexpr RoleChoice kRoleChoices[] = {
     {QT_TRANSLATE_NOOP("anodex::app::ImportSheet", "current, µA"), formats::ColumnRole::Current, 1e-6}};
 
 constexpr std::size_t kBuckets = 400; // of a curve
-
-/// How much goes which way as the file is read now, and a doubt of it.
-QStringList saidOfCurrent(const record::RunSamples& samples) {
-    const auto analysis = run::analyseRun(samples);
-    if (!analysis || (analysis->dischargeCoulombs == 0.0 && analysis->chargeCoulombs == 0.0)) {
-        return {};
-    }
-    QStringList said{ImportSheet::tr("drawn from the cell %1, put in %2")
-                         .arg(q(wording::chargeText(analysis->dischargeCoulombs)),
-                              q(wording::chargeText(analysis->chargeCoulombs)))};
-    constexpr double kMostly = 0.8;
-    if (run::shareMovingTogether(samples.volts, samples.amps).value_or(0.0) > kMostly) {
-        said << ImportSheet::tr("but the voltage goes against that: is the sign the other way round?");
-    }
-    return said;
-}
 
 } // namespace
 

@@ -157,6 +157,15 @@ TEST_F(ImportTest, CurrentStandsBesideTheVoltageSoThatItsSignCanBeJudged) {
     EXPECT_THAT(said(), Not(HasSubstr("other way round")));
 }
 
+TEST_F(ImportTest, TheLastFilesCurrentDoesNotStandBesideOneStillBeingRead) {
+    choose(stepped(-0.36, 0.9));
+    QTest::mouseClick(cancel(), Qt::LeftButton);
+    choose(rows(400'000));
+    EXPECT_FALSE(find<QWidget>("importCurrent")->isVisible());
+    ASSERT_TRUE(QTest::qWaitFor([&] { return add()->isEnabled(); }, kLongest));
+    EXPECT_TRUE(find<QWidget>("importCurrent")->isVisible());
+}
+
 TEST_F(ImportTest, AFileWithoutACurrentHasNoSignToSet) {
     choose("time (s),voltage (V)\n0,1.2\n1,1.1\n2,1.0\n");
     EXPECT_FALSE(find<QWidget>("importCurrent")->isVisible());

@@ -17,6 +17,10 @@ TEST(Pictograms, EachOnceInTheOrderOfTheTable) {
     EXPECT_EQ(pictogramsFor({"H410", "H272", "H400", "H314"}), (Ids{"oxidiser", "corrosion", "environment"}));
 }
 
+TEST(Pictograms, WhatExplodesAndBurnsHasBoth) {
+    EXPECT_EQ(pictogramsFor({"H241"}), (Ids{"explosion", "flame"}));
+}
+
 TEST(Pictograms, LettersBehindACodeChangeNothing) {
     EXPECT_EQ(pictogramsFor({"H350i"}), (Ids{"health"}));
     EXPECT_EQ(pictogramsFor({"H360Fd"}), (Ids{"health"}));

@@ -59,8 +59,8 @@ void RunImport::finish() {
         return;
     }
     m_run = *done;
-    m_store.takeDigests(
-        {{m_run.id, digestOf(run::sourceOf(*m_samples))}}); // in hand: it need not be read again
+    // In hand: it need not be read again.
+    m_store.takeDigests({{m_run.id, digestOf(run::sourceOf(*m_samples))}});
     m_store.adopt({m_run});
     leave(true);
 }

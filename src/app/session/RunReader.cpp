@@ -12,7 +12,6 @@ namespace anodex::app {
 namespace {
 
 using Clock = std::chrono::steady_clock;
-constexpr auto kTellsEvery = std::chrono::milliseconds(100);
 using Moment = std::atomic<Clock::time_point>;
 
 void waitUntil(const Moment& resumes, const std::stop_token& stop) {
@@ -49,10 +48,36 @@ run::RunSource sourceOf(const notebook::Notebook& book, const record::Id& id, co
 
 } // namespace
 
+RunReader::RunReader(QObject* parent) : QObject(parent) {
+    constexpr int kGathered = 50; // ms: no wait for the eye, and many short runs
+    m_gather.setSingleShot(true);
+    m_gather.setInterval(kGathered);
+    connect(&m_gather, &QTimer::timeout, this, [this] {
+        const std::vector<ReadRun> arrived = std::exchange(m_arrived, {});
+        for (const ReadRun& one : arrived) {
+            std::erase(m_wanted, one.run);
+        }
+        emit finished(arrived);
+    });
+}
+
+void RunReader::arrive(const ReadRun& run) {
+    m_arrived.push_back(run);
+    if (!m_gather.isActive()) {
+        m_gather.start();
+    }
+}
+
+void RunReader::drop() {
+    m_gather.stop();
+    m_arrived.clear();
+}
+
 void RunReader::read(const QString& notebook, const std::vector<record::Id>& runs) {
     if (notebook == m_notebook && runs == m_wanted) {
         return;
     }
+    drop();
     m_notebook = notebook;
     m_wanted = runs;
     if (runs.empty()) {
@@ -62,8 +87,6 @@ void RunReader::read(const QString& notebook, const std::vector<record::Id>& run
     m_aside.begin([this, path = notebook.toStdString(), runs,
                    resumes = m_resumes](const std::stop_token& stop, const Aside::Tell& tell) {
         const auto book = notebook::Notebook::open(path, notebook::OpenMode::Read);
-        std::vector<ReadRun> read;
-        Clock::time_point told = Clock::now();
         for (const record::Id& run : runs) {
             if (stop.stop_requested()) {
                 return;
@@ -73,16 +96,7 @@ void RunReader::read(const QString& notebook, const std::vector<record::Id>& run
             error = book ? error : book.error();
             digest = error ? nullptr : digest;
             const QString problem = error ? QString::fromStdString(wording::errorText(*error)) : QString();
-            read.push_back({run, digest, problem});
-            if (&run == &runs.back() || Clock::now() - told > kTellsEvery) {
-                told = Clock::now();
-                tell([this, arrived = std::exchange(read, {})] {
-                    for (const ReadRun& one : arrived) {
-                        std::erase(m_wanted, one.run);
-                    }
-                    emit finished(arrived);
-                });
-            }
+            tell([this, one = ReadRun{run, digest, problem}] { arrive(one); });
         }
     });
 }
@@ -94,6 +108,7 @@ void RunReader::giveWay() {
 
 void RunReader::stop() {
     m_aside.stop();
+    drop();
     m_notebook.clear();
     m_wanted.clear();
 }

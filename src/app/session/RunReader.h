@@ -6,6 +6,7 @@
 #include "app/session/Contents.h"
 #include <QObject>
 #include <QString>
+#include <QTimer>
 #include <atomic>
 #include <chrono>
 #include <memory>
@@ -23,7 +24,7 @@ struct ReadRun {
 class RunReader : public QObject {
     Q_OBJECT
 public:
-    using QObject::QObject;
+    explicit RunReader(QObject* parent = nullptr);
 
     /// These runs of that notebook and no others; asking for the same again changes nothing.
     void read(const QString& notebook, const std::vector<record::Id>& runs);
@@ -34,14 +35,19 @@ public:
     [[nodiscard]] std::shared_future<void> ended() const { return m_aside.ended(); }
 
 signals:
-    /// Several at once when they are short: each arrival draws what shows runs anew.
+    /// Those that arrived in one twentieth of a second: each time, what shows runs is drawn anew.
     void finished(const std::vector<anodex::app::ReadRun>& runs);
 
 private:
+    void arrive(const ReadRun& run);
+    void drop();
+
     QString m_notebook;
     std::vector<record::Id> m_wanted; ///< Asked for and not arrived.
     std::shared_ptr<std::atomic<std::chrono::steady_clock::time_point>> m_resumes =
         std::make_shared<std::atomic<std::chrono::steady_clock::time_point>>();
+    std::vector<ReadRun> m_arrived; ///< Read and not yet told.
+    QTimer m_gather;
     Aside m_aside;
 };
 

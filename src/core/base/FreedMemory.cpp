@@ -6,9 +6,9 @@ namespace anodex::base {
 
 void keepFreedMemory() {
     constexpr int kMebibyte = 1 << 20;
-    mallopt(M_MMAP_THRESHOLD,
-            32 * kMebibyte); // larger pieces, as of a long run, are still given back at once
-    mallopt(M_TRIM_THRESHOLD, 64 * kMebibyte); // an evaluation with its ranges uses less
+    // Larger pieces, as of a long run, are still given back at once; an evaluation with its ranges needs less.
+    mallopt(M_MMAP_THRESHOLD, 32 * kMebibyte);
+    mallopt(M_TRIM_THRESHOLD, 64 * kMebibyte);
     mallopt(M_TOP_PAD, kMebibyte);
 }
 

@@ -317,6 +317,7 @@ void ImportSheet::readAside() {
     m_run.reset();
     m_add->setEnabled(false);
     m_plot->show({});
+    m_amps->hide();
     m_state->setText(tr("Reading %1 million characters…").arg(m_text->size() / 1'000'000));
     m_progress->setRange(0, 100);
     m_progress->setValue(0);

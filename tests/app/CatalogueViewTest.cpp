@@ -3,6 +3,8 @@
 #include "app/views/catalogue/EntrySheet.h"
 #include "app/widgets/CurvePlot.h"
 #include "core/chemistry/NameLookup.h"
+#include "formats/EmbeddedData.h"
+#include "formats/JsonObject.h"
 #include "tests/app/WindowFixture.h"
 
 #include <QLabel>
@@ -69,6 +71,21 @@ TEST_F(CatalogueViewTest, ASubstanceShowsItsCurvesAndAMaterialNone) {
     openAt(kReactions, "zincate");
     find<QLineEdit>("catalogueFilter")->setText("Zn(OH)4");
     EXPECT_EQ(shown(), 1);
+}
+
+TEST_F(CatalogueViewTest, EveryWarningPictureIsDrawn) {
+    formats::Json table;
+    ASSERT_FALSE(formats::parseJson(formats::embeddedFile("hazards/pictograms.json"), table));
+    const QTextDocument& page = *find<QTextBrowser>("cataloguePage")->document();
+    for (const formats::Json& one : table["pictograms"]) {
+        const QString id = QString::fromStdString(one["id"].get<std::string>());
+        const auto picture =
+            page.resource(QTextDocument::ImageResource, QUrl(QStringLiteral("pictogram:") + id))
+                .value<QPixmap>();
+        ASSERT_FALSE(picture.isNull()) << id.toStdString();
+        const QImage image = picture.toImage();
+        EXPECT_EQ(qAlpha(image.pixel(image.width() / 2, image.height() / 2)), 255) << id.toStdString();
+    }
 }
 
 TEST_F(CatalogueViewTest, AnEntryOfOnesOwnIsUsedAtOnceAndUndone) {

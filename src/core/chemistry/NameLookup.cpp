@@ -136,7 +136,11 @@ std::optional<SubstanceName> findSubstance(const Catalogue& catalogue, std::stri
             }
         }
     }
-    const auto formula = parseFormula(plainFormula(name));
+    return findSubstanceOfFormula(catalogue, name);
+}
+
+std::optional<SubstanceName> findSubstanceOfFormula(const Catalogue& catalogue, std::string_view text) {
+    const auto formula = parseFormula(plainFormula(text));
     if (!formula) {
         return std::nullopt;
     }
@@ -152,6 +156,12 @@ std::optional<SubstanceName> findSubstance(const Catalogue& catalogue, std::stri
         }
     }
     return std::nullopt;
+}
+
+const std::string& nameOf(const Catalogue& catalogue, const SubstanceName& name) {
+    const Substance& substance = catalogue.substances[name.substance];
+    const auto* hydrate = name.hydrate ? &substance.hydrates[*name.hydrate] : nullptr;
+    return hydrate != nullptr && !hydrate->names.empty() ? hydrate->names.front() : substance.name;
 }
 
 std::optional<std::size_t> findLiquid(const Catalogue& catalogue, std::string_view name) {

@@ -19,6 +19,11 @@ struct SubstanceName {
 };
 
 [[nodiscard]] std::optional<SubstanceName> findSubstance(const Catalogue& catalogue, std::string_view name);
+/// By composition alone.
+[[nodiscard]] std::optional<SubstanceName> findSubstanceOfFormula(const Catalogue& catalogue,
+                                                                  std::string_view formula);
+/// The name of the form with its crystal water where that has one, else of the bare substance.
+[[nodiscard]] const std::string& nameOf(const Catalogue& catalogue, const SubstanceName& substance);
 [[nodiscard]] std::optional<std::size_t> findLiquid(const Catalogue& catalogue, std::string_view name);
 [[nodiscard]] std::optional<std::size_t> findMaterial(const Catalogue& catalogue, std::string_view name);
 [[nodiscard]] std::optional<std::size_t> findSeparator(const Catalogue& catalogue, std::string_view name);

@@ -86,6 +86,13 @@ std::optional<SubstanceName> findSubstance(const Catalogue& catalogue, const Nam
                             : substanceWithId(catalogue, named.id);
 }
 
+void nameFormula(const Catalogue& catalogue, Named& named) {
+    const auto ofFormula = chemistry::findSubstanceOfFormula(catalogue, named.written);
+    if (ofFormula && ofFormula == findSubstance(catalogue, named)) {
+        named.written = chemistry::nameOf(catalogue, *ofFormula);
+    }
+}
+
 void identify(const Catalogue& catalogue, EntryKind kind, Named& named) {
     if (named.written.empty() || !named.id.empty()) {
         return;
@@ -108,7 +115,12 @@ void identify(const Catalogue& catalogue, EntryKind kind, Named& named) {
 }
 
 void identify(const Catalogue& catalogue, CellDesign& design) {
-    eachName(design, [&](EntryKind kind, Named& named) { identify(catalogue, kind, named); });
+    eachName(design, [&](EntryKind kind, Named& named) {
+        identify(catalogue, kind, named);
+        if (kind == EntryKind::Substance) {
+            nameFormula(catalogue, named);
+        }
+    });
 }
 
 void eachName(CellDesign& design, const std::function<void(EntryKind, Named&)>& visit) {

@@ -41,6 +41,9 @@ enum class EntryKind { Material, Substance, Liquid, Separator, Case };
 
 /// Gives the id to what was only written.
 void identify(const chemistry::Catalogue& catalogue, EntryKind kind, Named& named);
+/// A substance that is written as a formula and is known is called by its name from here on.
+void nameFormula(const chemistry::Catalogue& catalogue, Named& named);
+/// Both, of every name.
 void identify(const chemistry::Catalogue& catalogue, CellDesign& design);
 
 /// Every name of a design with its kind, in the order of the cell file.

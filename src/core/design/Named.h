@@ -8,7 +8,7 @@
 namespace anodex::design {
 
 struct Named {
-    std::string written; ///< Stays as it was typed; empty: none.
+    std::string written; ///< As it was typed, or the name of a formula typed; empty: none.
     /// Of the entry; of a hydrate the substance's with the hydrate's formula behind a slash. Empty: not looked
     /// up yet, so what was written decides. Otherwise it alone decides, whatever entries are called by now.
     std::string id;

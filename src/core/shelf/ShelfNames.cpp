@@ -36,7 +36,12 @@ void eachName(const Shelf& shelf, const std::function<void(EntryKind, const Name
 }
 
 void identify(const chemistry::Catalogue& catalogue, Shelf& shelf) {
-    eachName(shelf, [&](EntryKind kind, Named& named) { design::identify(catalogue, kind, named); });
+    eachName(shelf, [&](EntryKind kind, Named& named) {
+        design::identify(catalogue, kind, named);
+        if (kind == EntryKind::Substance) {
+            design::nameFormula(catalogue, named);
+        }
+    });
 }
 
 } // namespace anodex::shelf

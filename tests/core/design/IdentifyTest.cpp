@@ -116,6 +116,31 @@ TEST(Ids, EveryNameAnEntryAnswersToLeadsBackToIt) {
     check(EntryKind::Case, chemistry::caseNames(catalogue), findCase);
 }
 
+TEST(Ids, WhatIsWrittenAsAFormulaIsCalledByItsName) {
+    const chemistry::Catalogue& catalogue = test::catalogue();
+    CellDesign design;
+    const std::pair<const char*, const char*> written[] = {{"CuSO4·5H2O", "copper sulfate pentahydrate"},
+                                                           {"CuSO4.5H2O", "copper sulfate pentahydrate"},
+                                                           {"H2SO4", "sulfuric acid"},
+                                                           {"KI", "potassium iodide"},
+                                                           {"table salt", "table salt"},
+                                                           {"copper sulphate", "copper sulphate"},
+                                                           {"Xy2", "Xy2"}};
+    for (const auto& [as, name] : written) {
+        design.liquid.solutes.emplace_back().substance = as;
+    }
+    identify(catalogue, design);
+    identify(catalogue, design);
+    for (std::size_t i = 0; i < std::size(written); ++i) {
+        const Named& named = design.liquid.solutes[i].substance;
+        EXPECT_EQ(named.written, written[i].second);
+        EXPECT_EQ(findSubstance(catalogue, named), findSubstance(catalogue, Named(written[i].first)));
+    }
+    Named own("KI", "nobody-knows");
+    nameFormula(catalogue, own);
+    EXPECT_EQ(own.written, "KI") << "the formula is of another entry";
+}
+
 TEST(Ids, OfAHydrateKeepWhichOne) {
     const chemistry::Catalogue& catalogue = test::catalogue();
     Named named("copper sulfate pentahydrate");

@@ -223,6 +223,7 @@ void Section::addElectrode(std::vector<PictureItem>& items, design::Side side) c
                    QRectF(caption.left(), caption.top() + Theme::em(1.25), caption.width(), Theme::em(1.2)),
                    value, align);
     };
+    item.covers = box;
     const QRectF mass(caption.left(), caption.top() + Theme::em(1.25), caption.width() / 2, Theme::em(1.2));
     const PictureItem named = item;
     items.push_back(std::move(item));

@@ -14,6 +14,8 @@ QString q(const std::string& text) {
     return QString::fromStdString(text);
 }
 
+constexpr double kFactsRoom = 2.8; // em: height that name and numbers of a liquid need
+
 } // namespace
 
 void Section::addLiquid(std::vector<PictureItem>& items, design::Side side) const {
@@ -41,6 +43,7 @@ void Section::addLiquid(std::vector<PictureItem>& items, design::Side side) cons
         painter.fillRect(
             box, tintedOver(m_theme.colours().paper, m_theme.colours().liquid, 0.25 + 0.55 * strength));
     };
+    item.covers = box;
     items.push_back(std::move(item));
 }
 
@@ -55,7 +58,7 @@ void Section::addLiquidFacts(std::vector<PictureItem>& items, design::Side side)
     const double tall = std::min(Theme::em(2.6), liquid.area.height());
     const QRectF area(liquid.area.center().x() - wide / 2, liquid.area.center().y() - tall / 2, wide, tall);
     addFacts(items, id + QStringLiteral(".facts"), liquid, area, explain::Quantity::LiquidVolume, side);
-    if (box.width() <= Theme::em(6.0) || box.height() <= Theme::em(2.8)) {
+    if (box.width() <= Theme::em(6.0) || box.height() <= Theme::em(kFactsRoom)) {
         return;
     }
     const QString acidity =
@@ -92,9 +95,13 @@ void Section::addBarrier(std::vector<PictureItem>& items) const {
     const QRectF box = m_layout.strip(cell.barrier->thicknessMetres);
     const QRectF& gap = m_layout.gap;
     const bool roomAbove = box.top() - gap.top() > Theme::em(1.4);
+    // Between a layer's own words and its boundary there may be no line left; pointing at it tells it then.
+    const double layer = std::min(box.top() - gap.top(), gap.bottom() - box.bottom());
+    const bool crowded = m_layout.stacked && layer > Theme::em(kFactsRoom) && layer < Theme::em(5.4);
+    const double marks = Theme::em(2.2);
     const QRectF caption =
-        m_layout.stacked ? QRectF(gap.left() + 8, roomAbove ? box.top() - Theme::em(1.35) : box.bottom(),
-                                  gap.width() - Theme::em(3.0), Theme::em(1.3))
+        m_layout.stacked ? QRectF(gap.left() + marks, roomAbove ? box.top() - Theme::em(1.35) : box.bottom(),
+                                  gap.width() - Theme::em(3.0) - marks, Theme::em(1.3))
                          : QRectF(gap.left(), gap.bottom() - Theme::em(1.8), gap.width(), Theme::em(1.3));
     const int layers =
         m_bench.draft().design().separator ? m_bench.draft().design().separator->layers.value_or(1) : 1;
@@ -123,7 +130,7 @@ void Section::addBarrier(std::vector<PictureItem>& items) const {
         }
         painter.setPen(c.ink);
         painter.setFont(Theme::font(0.9));
-        if (caption.width() > Theme::em(5.0)) {
+        if (caption.width() > Theme::em(5.0) && !crowded) {
             drawElided(painter, caption, words,
                        m_layout.stacked ? Qt::AlignRight | Qt::AlignVCenter : Qt::AlignCenter);
         }

@@ -33,6 +33,11 @@ std::vector<findings::Finding> Section::findingsOn(findings::FindingPart part) c
 
 QPointF Section::markFor(findings::FindingPart part) const {
     const double aside = Theme::em(1.6);
+    const QRectF& gap = m_layout.gap;
+    // Layers have their words in the middle and the wire to the lower electrode at one side: marks stand at
+    // the other.
+    const bool left = m_layout.first == design::Side::Negative;
+    const double beside = left ? gap.left() + Theme::em(1.1) : gap.right() - Theme::em(1.1);
     const auto head = [&](design::Side side, double by) { return QPointF(leadX(side) + by, Theme::em(3.6)); };
     switch (part) {
     case FindingPart::Negative:
@@ -40,10 +45,11 @@ QPointF Section::markFor(findings::FindingPart part) const {
     case FindingPart::Positive:
         return head(design::Side::Positive, -aside);
     case FindingPart::Electrolyte:
-        return {m_layout.gap.center().x(), m_layout.gap.top() + Theme::em(m_layout.stacked ? 1.2 : 3.0)};
+        return m_layout.stacked ? QPointF(beside, gap.top() + Theme::em(1.2))
+                                : QPointF(gap.center().x(), gap.top() + Theme::em(3.0));
     case FindingPart::Separator:
-        return {m_layout.gap.center().x(), m_layout.stacked ? m_layout.gap.center().y() - Theme::em(1.2)
-                                                            : m_layout.gap.bottom() - Theme::em(2.6)};
+        return m_layout.stacked ? QPointF(beside, gap.bottom() - Theme::em(1.2))
+                                : QPointF(gap.center().x(), gap.bottom() - Theme::em(2.6));
     case FindingPart::Collector: {
         const bool negative =
             m_bench.draft().outcome().cell->electrode(design::Side::Negative).collector.has_value();

@@ -104,8 +104,8 @@ int main(int argc, char** argv) {
     }
     const int result = QApplication::exec();
     application.setFaulted({});
-    if (bench.store().isOpen() && !bench.files().isDemo()) {
-        settings.setValue(QStringLiteral("lastNotebook"), QFileInfo(bench.store().path()).absoluteFilePath());
+    if (const QString lasting = bench.files().lasting(); !lasting.isEmpty()) {
+        settings.setValue(QStringLiteral("lastNotebook"), QFileInfo(lasting).absoluteFilePath());
     }
     return result;
 }

@@ -68,6 +68,80 @@ TEST_F(HistoryTest, AStateIsKeptAsANotebookOfItsOwnAndTheOpenOneStaysAsItIs) {
     EXPECT_TRUE(then->check()->empty());
 }
 
+TEST_F(HistoryTest, AStateIsLookedAtAndNothingOfItCanBeChanged) {
+    openDemo();
+    const std::size_t all = builds();
+    const QString demo = m_bench->store().path();
+    show();
+    clickRow(QStringLiteral("New design Rain gauge jar 2"));
+    QTest::mouseClick(find<QPushButton>(QStringLiteral("historyLook")), Qt::LeftButton);
+    auto* back = find<QPushButton>(QStringLiteral("backToNow"));
+    ASSERT_TRUE(QTest::qWaitFor([&] { return back->isVisible(); }, 20000));
+    waitForRuns();
+    EXPECT_EQ(builds(), all - 3);
+    EXPECT_TRUE(message().contains(QStringLiteral("to look at only"))) << message().toStdString();
+    EXPECT_TRUE(m_window->windowTitle().contains(QStringLiteral("as it was")));
+    EXPECT_FALSE(find<QPushButton>(QStringLiteral("undo"))->isVisible());
+    const design::CellDesign shown = m_bench->draft().design();
+    design::CellDesign wider = shown;
+    wider.gapMetres = 0.3;
+    m_bench->edit(wider);
+    EXPECT_TRUE(message().contains(QStringLiteral("nothing can be changed here"))) << message().toStdString();
+    EXPECT_TRUE(m_bench->draft().design() == shown) << "what is stored is shown again";
+    QTest::keyClick(m_window.get(), Qt::Key_Z, Qt::ControlModifier);
+    m_bench->writeDownBuild();
+    EXPECT_EQ(builds(), all - 3);
+    const QString copy = m_bench->store().path();
+    QTest::mouseClick(back, Qt::LeftButton);
+    waitForRuns();
+    EXPECT_EQ(builds(), all);
+    EXPECT_EQ(m_bench->store().path(), demo);
+    EXPECT_TRUE(QFile::exists(demo));
+    EXPECT_FALSE(QFile::exists(copy)) << "the copy goes when it is left";
+    EXPECT_TRUE(m_bench->files().isDemo());
+    EXPECT_TRUE(find<QPushButton>(QStringLiteral("undo"))->isVisible());
+}
+
+TEST_F(HistoryTest, ADesignIsTakenAlongFromAnEarlierStateOfAnEarlierState) {
+    openDemo();
+    const std::size_t all = m_bench->contents().revisions.size();
+    auto* back = find<QPushButton>(QStringLiteral("backToNow"));
+    for (const char* step : {"New design Rain gauge jar 2", "New design Meter check 2"}) {
+        show();
+        clickRow(QString::fromLatin1(step));
+        QTest::mouseClick(find<QPushButton>(QStringLiteral("historyLook")), Qt::LeftButton);
+        const QString before = m_bench->store().path();
+        ASSERT_TRUE(QTest::qWaitFor([&] { return m_bench->store().path() != before; }, 20000)) << step;
+        waitForRuns();
+        EXPECT_TRUE(back->isVisible());
+    }
+    const std::string name = m_bench->selection().revision()->name;
+    QTest::mouseClick(find<QPushButton>(QStringLiteral("takeAlong")), Qt::LeftButton);
+    waitForRuns();
+    EXPECT_FALSE(back->isVisible());
+    ASSERT_EQ(m_bench->contents().revisions.size(), all + 1);
+    EXPECT_EQ(m_bench->selection().revision()->name.substr(0, 5), name.substr(0, 5));
+    EXPECT_TRUE(m_bench->selection().revision()->parent.empty());
+}
+
+TEST_F(HistoryTest, FromALookAnotherNotebookOpensAndTheLookLeavesNothingBehind) {
+    QTest::mouseClick(find<QPushButton>(QStringLiteral("doorFirst")), Qt::LeftButton);
+    const QString own = m_bench->store().path();
+    design::CellDesign wider = m_bench->draft().design();
+    wider.gapMetres = 0.02;
+    m_bench->edit(wider);
+    show();
+    clickRow(QStringLiteral("New design"));
+    QTest::mouseClick(find<QPushButton>(QStringLiteral("historyLook")), Qt::LeftButton);
+    ASSERT_TRUE(QTest::qWaitFor([&] { return m_bench->files().look().has_value(); }, 20000));
+    EXPECT_EQ(m_bench->files().lasting(), own) << "that one is opened next time";
+    const QString copy = m_bench->store().path();
+    openDemo();
+    EXPECT_FALSE(m_bench->files().look());
+    EXPECT_FALSE(QFile::exists(copy));
+    EXPECT_TRUE(QFile::exists(own));
+}
+
 TEST_F(HistoryTest, ADesignInHandIsSettledFirstAndEscapeLeadsBack) {
     QTest::mouseClick(find<QPushButton>(QStringLiteral("doorFirst")), Qt::LeftButton);
     m_window->showStation(QStringLiteral("cell"));

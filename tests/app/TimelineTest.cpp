@@ -105,6 +105,23 @@ TEST_F(TimelineTest, WordsNarrowItDownAndNothingIsSaid) {
     EXPECT_EQ(shown("rev:").size(), 16);
 }
 
+TEST_F(TimelineTest, WhatChangedIsWrittenWholeAndLiesOnNothing) {
+    openDemo();
+    for (const char* figure : {"short circuit", "open circuit", "best power", "capacity"}) {
+        QTest::mouseClick(find<QPushButton>(QStringLiteral("figure:") + figure), Qt::LeftButton);
+        std::vector<QRectF> labels;
+        for (const PictureItem& item : timeline()->items()) {
+            if (item.id.startsWith("branch:")) {
+                EXPECT_TRUE(std::none_of(labels.begin(), labels.end(), [&](const QRectF& other) {
+                    return other.intersects(item.area);
+                })) << figure;
+                labels.push_back(item.area);
+            }
+        }
+        EXPECT_GE(labels.size(), 8U);
+    }
+}
+
 TEST_F(TimelineTest, EachLineStandsTogetherInTheOrderItGrew) {
     openDemo();
     const record::Id old = m_bench->selection().revision()->id;

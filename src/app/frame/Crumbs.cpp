@@ -24,7 +24,9 @@ QString elided(const QString& text) {
 
 Crumbs::Crumbs(Workbench& bench, QWidget* parent)
     : QWidget(parent), m_bench(bench), m_revision(new QPushButton(this)), m_build(new QPushButton(this)),
-      m_undo(new QPushButton(tr("Undo"), this)), m_redo(new QPushButton(tr("Redo"), this)) {
+      m_undo(new QPushButton(tr("Undo"), this)), m_redo(new QPushButton(tr("Redo"), this)),
+      m_along(new QPushButton(tr("Take this design along"), this)),
+      m_back(new QPushButton(tr("Back to now"), this)) {
     setObjectName(QStringLiteral("crumbs"));
     m_revision->setObjectName(QStringLiteral("revisionCrumb"));
     m_revision->setMenu(new QMenu(m_revision));
@@ -36,6 +38,9 @@ Crumbs::Crumbs(Workbench& bench, QWidget* parent)
     m_redo->setObjectName(QStringLiteral("redo"));
     m_redo->setIcon(QIcon(QStringLiteral(":/icons/redo.svg")));
     m_redo->setToolTip(tr("Ctrl+Shift+Z"));
+    m_along->setObjectName(QStringLiteral("takeAlong"));
+    m_along->setToolTip(tr("It begins a line of its own in the notebook as it is now."));
+    m_back->setObjectName(QStringLiteral("backToNow"));
     for (QPushButton* button : {m_revision, m_build, m_undo, m_redo}) {
         button->setProperty("quiet", true);
     }
@@ -46,8 +51,12 @@ Crumbs::Crumbs(Workbench& bench, QWidget* parent)
     layout->addStretch(1);
     layout->addWidget(m_undo);
     layout->addWidget(m_redo);
+    layout->addWidget(m_along);
+    layout->addWidget(m_back);
     connect(m_undo, &QPushButton::clicked, &m_bench, &Workbench::undo);
     connect(m_redo, &QPushButton::clicked, &m_bench, &Workbench::redo);
+    connect(m_along, &QPushButton::clicked, this, [this] { takeAlong(m_bench); });
+    connect(m_back, &QPushButton::clicked, this, [this] { m_bench.files().back(); });
     connect(m_revision->menu(), &QMenu::aboutToShow, this, &Crumbs::fillRevisions);
     connect(m_build->menu(), &QMenu::aboutToShow, this, &Crumbs::fillBuilds);
     onChange(bench, this, kContent, &Crumbs::refresh);
@@ -56,7 +65,10 @@ Crumbs::Crumbs(Workbench& bench, QWidget* parent)
 
 /// Beside each other and Undo and Redo, each name gets what the bar has room for.
 QString Crumbs::shortened(const QString& name) const {
-    const double others = Theme::em(4.0) + m_undo->sizeHint().width() + m_redo->sizeHint().width();
+    double others = Theme::em(4.0);
+    for (const QPushButton* button : {m_undo, m_redo, m_along, m_back}) {
+        others += button->isHidden() ? 0 : button->sizeHint().width();
+    }
     const double room =
         std::clamp((width() - others) / 2.0 - Theme::em(3.0), Theme::em(3.0), Theme::em(20.0));
     return m_revision->fontMetrics().elidedText(name, Qt::ElideMiddle, static_cast<int>(room));
@@ -64,7 +76,7 @@ QString Crumbs::shortened(const QString& name) const {
 
 QRect Crumbs::freePart() const {
     constexpr int kApart = 6;
-    const int end = m_undo->x() - kApart;
+    const int end = (m_back->isHidden() ? m_undo : m_along->isHidden() ? m_back : m_along)->x() - kApart;
     const int free = m_build->geometry().right() + kApart;
     const int begin = end - free < static_cast<int>(Theme::em(22.0)) ? 0 : free;
     return {pos() + QPoint(begin, 0), QSize(end - begin, height())};
@@ -78,7 +90,8 @@ void Crumbs::resizeEvent(QResizeEvent* event) {
 void Crumbs::refresh() {
     const record::Revision* revision = m_bench.selection().revision();
     const BuildSummary* build = m_bench.selection().build();
-    setVisible(revision != nullptr);
+    showLook();
+    setVisible(revision != nullptr || m_bench.files().look());
     if (revision == nullptr) {
         return;
     }
@@ -91,6 +104,15 @@ void Crumbs::refresh() {
     const notebook::StepsLeft left = m_bench.store().stepsLeft();
     m_undo->setEnabled(left.back);
     m_redo->setEnabled(left.forward);
+}
+
+void Crumbs::showLook() {
+    const bool looking = m_bench.files().look().has_value();
+    for (QPushButton* button : {m_undo, m_redo}) {
+        button->setVisible(!looking);
+    }
+    m_along->setVisible(looking && m_bench.selection().revision() != nullptr);
+    m_back->setVisible(looking);
 }
 
 void Crumbs::fillRevisions() {

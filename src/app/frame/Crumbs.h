@@ -1,5 +1,5 @@
-// src/app/frame/Crumbs.h - what is at hand: project, revision, build, each a drop list; undo and redo beside
-// them.
+// src/app/frame/Crumbs.h - what is at hand: revision and build, each a drop list; undo and redo beside them;
+// while an earlier state is looked at, the way back to now.
 #pragma once
 #include "app/session/Workbench.h"
 #include <QWidget>
@@ -22,6 +22,7 @@ protected:
 private:
     [[nodiscard]] QString shortened(const QString& name) const;
     void refresh();
+    void showLook();
     void fillRevisions();
     void fillBuilds();
 
@@ -30,6 +31,8 @@ private:
     QPushButton* m_build;
     QPushButton* m_undo;
     QPushButton* m_redo;
+    QPushButton* m_along; ///< In the place of Undo and Redo while an earlier state is looked at.
+    QPushButton* m_back;
 };
 
 } // namespace anodex::app

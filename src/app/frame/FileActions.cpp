@@ -26,8 +26,8 @@ FileActions::FileActions(Workbench& bench, QObject* parent)
 }
 
 void FileActions::remember() {
-    if (m_bench.store().isOpen() && !m_bench.files().isDemo()) {
-        m_recent.add(QFileInfo(m_bench.store().path()).absoluteFilePath());
+    if (const QString lasting = m_bench.files().lasting(); !lasting.isEmpty()) {
+        m_recent.add(QFileInfo(lasting).absoluteFilePath());
     }
 }
 
@@ -90,7 +90,7 @@ void FileActions::saveCopy() {
 }
 
 void FileActions::restoreBackup() {
-    if (!m_bench.store().isOpen() || m_bench.files().isDemo()) {
+    if (m_bench.files().lasting().isEmpty() || m_bench.files().look()) {
         emit refused(tr("Open the notebook first whose place the backup shall take"));
         return;
     }

@@ -260,6 +260,7 @@ void MainWindow::refreshTitle() {
     const QString name =
         m_bench.store().isOpen() ? QFileInfo(m_bench.store().path()).completeBaseName() : QString();
     setWindowTitle(name.isEmpty()             ? QStringLiteral("Anodex")
+                   : m_bench.files().look()   ? tr("%1 as it was · Anodex").arg(name)
                    : m_bench.files().isDemo() ? tr("Demo · Anodex")
                                               : name + QStringLiteral(" · Anodex"));
     if (m_needsDesign && m_bench.contents().revisions.empty()) {

@@ -26,7 +26,6 @@ Rail::Rail(Workbench& bench, const Theme& theme, QWidget* parent)
     connect(&theme, &Theme::changed, this, &Rail::rebuild);
     connect(this, &Picture::resized, this, &Rail::rebuild);
     setBackdrop([this](QPainter& painter) {
-        painter.fillRect(rect(), m_theme.colours().sheet);
         painter.setPen(m_theme.colours().rule);
         painter.drawLine(0, 0, 0, height());
     });
@@ -232,6 +231,7 @@ void Rail::fillUnfolded(std::vector<PictureItem>& items) {
 
 void Rail::rebuild() {
     setFocusColour(m_theme.colours().focus);
+    setPaper(m_theme.colours().sheet);
     std::vector<PictureItem> items;
     if (m_folded) {
         fillFolded(items);

@@ -16,7 +16,7 @@ Said asideSaid(const char* kind, bool aside, const std::string& name) {
 
 } // namespace
 
-Command begin(const Contents& contents, const Place& at, const design::CellDesign& design,
+Command begin(const Contents& contents, const record::Id& project, const design::CellDesign& design,
               record::Millis now) {
     Command command;
     record::Revision fresh;
@@ -28,16 +28,39 @@ Command begin(const Contents& contents, const Place& at, const design::CellDesig
     fresh.name = taken ? contents.freshName(fresh.name) : fresh.name;
     fresh.design = design;
     if (contents.projects.empty()) {
-        const record::Project project{notebook::newId(), wording::text("name.project"), now};
-        fresh.project = project.id;
-        command.changes.emplace_back(project);
+        const record::Project first{notebook::newId(), wording::text("name.project"), now};
+        fresh.project = first.id;
+        command.changes.emplace_back(first);
     } else {
-        const record::Revision* before = contents.revision(at.revision);
-        fresh.project = before != nullptr ? before->project : contents.projects.front().id;
+        fresh.project = contents.project(project) != nullptr ? project : contents.projects.front().id;
     }
     command.said = Said("command.begin", {{"name", fresh.name}});
     command.after = Place{fresh.id, {}};
     command.changes.emplace_back(std::move(fresh));
+    return command;
+}
+
+Command beginProject(const std::string& name, record::Millis now) {
+    return {Said("command.new-project", {{"name", name}}),
+            {record::Project{notebook::newId(), name, now}},
+            {},
+            {}};
+}
+
+Command rename(const record::Project& project, const std::string& name) {
+    record::Project next = project;
+    next.name = name;
+    return {Said("command.rename", {{"from", project.name}, {"to", name}}), {next}, {}, {}};
+}
+
+Command moveLine(const Contents& contents, const record::Revision& revision, const record::Project& project) {
+    Command command;
+    command.said = Said("command.move", {{"name", revision.name}, {"project", project.name}});
+    for (const record::Revision* one : contents.lineOf(revision.id)) {
+        record::Revision next = *one;
+        next.project = project.id;
+        command.changes.emplace_back(std::move(next));
+    }
     return command;
 }
 

@@ -7,9 +7,15 @@
 
 namespace anodex::app::commands {
 
-/// A design of its own, in the project of what is at hand; the first one brings a project with it.
-[[nodiscard]] Command begin(const Contents& contents, const Place& at, const design::CellDesign& design,
-                            record::Millis now);
+/// A design of its own, in that project; the first one of a notebook brings a project with it.
+[[nodiscard]] Command begin(const Contents& contents, const record::Id& project,
+                            const design::CellDesign& design, record::Millis now);
+/// A project with nothing in it yet; its id is in the change.
+[[nodiscard]] Command beginProject(const std::string& name, record::Millis now);
+[[nodiscard]] Command rename(const record::Project& project, const std::string& name);
+/// The whole line of a revision, with what was built of it.
+[[nodiscard]] Command moveLine(const Contents& contents, const record::Revision& revision,
+                               const record::Project& project);
 /// A child revision of the same design.
 [[nodiscard]] Command branch(const Contents& contents, const record::Revision& from, record::Millis now);
 [[nodiscard]] Command rename(const record::Revision& revision, const std::string& name);

@@ -241,6 +241,30 @@ void Contents::take(const record::Id& run, const RunDigestPointer& digest) {
     }
 }
 
+const record::Project* Contents::project(const record::Id& id) const {
+    const auto found = std::find_if(projects.begin(), projects.end(),
+                                    [&](const record::Project& one) { return one.id == id; });
+    return found == projects.end() ? nullptr : &*found;
+}
+
+std::vector<const record::Revision*> Contents::lineOf(const record::Id& id) const {
+    const auto firstOf = [this](const record::Revision* one) {
+        // No longer than there are revisions: a file may hold a circle of parents.
+        for (std::size_t i = 0; i < revisions.size() && revision(one->parent) != nullptr; ++i) {
+            one = revision(one->parent);
+        }
+        return one;
+    };
+    const record::Revision* at = revision(id);
+    std::vector<const record::Revision*> line;
+    for (const record::Revision& one : revisions) {
+        if (at != nullptr && firstOf(&one) == firstOf(at)) {
+            line.push_back(&one);
+        }
+    }
+    return line;
+}
+
 const record::Revision* Contents::revision(const record::Id& id) const {
     const auto found = std::find_if(revisions.begin(), revisions.end(),
                                     [&](const record::Revision& r) { return r.id == id; });

@@ -60,7 +60,10 @@ struct Contents {
     void readAgain(const record::Id& run);
     /// A run was read; builds that have it know its essence now.
     void take(const record::Id& run, const RunDigestPointer& digest);
+    [[nodiscard]] const record::Project* project(const record::Id& id) const;
     [[nodiscard]] const record::Revision* revision(const record::Id& id) const;
+    /// Every revision that grew, by whatever way, from the one that it began with; set aside or not.
+    [[nodiscard]] std::vector<const record::Revision*> lineOf(const record::Id& revision) const;
     [[nodiscard]] const BuildSummary* build(const record::Id& id) const;
     /// Builds of a revision that are not set aside, oldest first.
     [[nodiscard]] std::vector<const BuildSummary*> buildsOf(const record::Id& revision) const;

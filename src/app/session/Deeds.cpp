@@ -2,6 +2,8 @@
 
 #include "app/session/Commands.h"
 
+#include <algorithm>
+
 namespace anodex::app {
 
 void branchDesign(Workbench& bench) {
@@ -17,6 +19,50 @@ void renameRevision(Workbench& bench, const QString& name) {
     const std::string wanted = name.trimmed().toStdString();
     if (at != nullptr && !wanted.empty() && at->name != wanted) {
         bench.run(commands::rename(*at, wanted));
+    }
+}
+
+void beginProject(Workbench& bench, const QString& name) {
+    const std::string wanted = name.trimmed().toStdString();
+    const auto& projects = bench.contents().projects;
+    const auto known = std::find_if(projects.begin(), projects.end(),
+                                    [&](const record::Project& one) { return one.name == wanted; });
+    if (known != projects.end()) {
+        bench.selectProject(known->id);
+    } else if (!wanted.empty()) {
+        const Command command = commands::beginProject(wanted, bench.services().now());
+        if (bench.run(command)) {
+            bench.selectProject(std::get<record::Project>(command.changes.front()).id);
+        }
+    }
+}
+
+void renameProject(Workbench& bench, const record::Id& id, const QString& name) {
+    const record::Project* project = bench.contents().project(id);
+    const std::string wanted = name.trimmed().toStdString();
+    if (project != nullptr && !wanted.empty() && project->name != wanted) {
+        bench.run(commands::rename(*project, wanted));
+    }
+}
+
+void moveToProject(Workbench& bench, const record::Id& id) {
+    bench.settle();
+    const record::Project* project = bench.contents().project(id);
+    const record::Revision* at = bench.selection().revision();
+    if (project != nullptr && at != nullptr && at->project != id) {
+        bench.run(commands::moveLine(bench.contents(), *at, *project));
+    }
+}
+
+void takeAlong(Workbench& bench) {
+    const record::Revision* at = bench.selection().revision();
+    if (at == nullptr || !bench.files().look()) {
+        return;
+    }
+    design::CellDesign design = at->design;
+    design.name = at->name;
+    if (bench.files().back()) {
+        bench.startDesign(design);
     }
 }
 

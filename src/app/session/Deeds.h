@@ -9,6 +9,13 @@ namespace anodex::app {
 void branchDesign(Workbench& bench);
 /// Blanks around the name go; an empty or equal one changes nothing.
 void renameRevision(Workbench& bench, const QString& name);
+/// A project of that name, to which the notebook is narrowed then.
+void beginProject(Workbench& bench, const QString& name);
+void renameProject(Workbench& bench, const record::Id& project, const QString& name);
+/// The whole line of the design at hand.
+void moveToProject(Workbench& bench, const record::Id& project);
+/// From a look at an earlier state: the design at hand begins a line in the notebook as it is now.
+void takeAlong(Workbench& bench);
 void setRevisionAside(Workbench& bench, const record::Id& revision, bool aside);
 void setBuildAside(Workbench& bench, const record::Id& build, bool aside);
 void setRunAside(Workbench& bench, const record::RunHeader& run, bool aside);

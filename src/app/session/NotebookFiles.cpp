@@ -3,6 +3,7 @@
 #include "notebook/FreshName.h"
 #include "wording/ErrorText.h"
 
+#include <QDateTime>
 #include <QDir>
 #include <QFile>
 #include <QFileInfo>
@@ -41,6 +42,16 @@ void NotebookFiles::connectJobs() {
         }
     });
     connect(&m_jobs, &FileJobs::copied, this, [this](const QString& to, const QString& problem) {
+        if (to == m_lookWhenCopied) {
+            m_lookWhenCopied.clear();
+            if (problem.isEmpty()) {
+                showLook(to);
+            } else {
+                QDir(QFileInfo(to).path()).removeRecursively();
+                emit refused(problem);
+            }
+            return;
+        }
         const bool wanted = std::exchange(m_openWhenCopied, QString()) == to;
         if (!problem.isEmpty()) {
             emit refused(problem);
@@ -76,7 +87,7 @@ bool NotebookFiles::open(const QString& path, bool create) {
     return open(path, create ? notebook::OpenMode::Create : notebook::OpenMode::Write, {});
 }
 
-bool NotebookFiles::open(const QString& path, notebook::OpenMode mode, const QString& demoFolder) {
+bool NotebookFiles::open(const QString& path, notebook::OpenMode mode, const Passing& passing) {
     m_hooks.settle();
     const auto asked = notebook::identityOf(path.toStdString());
     const notebook::Notebook* now = m_store.notebook();
@@ -103,7 +114,7 @@ bool NotebookFiles::open(const QString& path, notebook::OpenMode mode, const QSt
         return false;
     }
     letGo();
-    m_demoFolder = demoFolder;
+    m_passing = passing;
     m_store.take(std::move(*opened), std::move(contents));
     tellHowItOpened();
     m_jobs.check(path);
@@ -123,7 +134,11 @@ void NotebookFiles::tellHowItOpened() {
                     "it, and a copy "
                     "elsewhere is wise");
     }
-    if (notebook.readOnly()) {
+    if (m_passing.look) {
+        words << tr("As it was on %1, to look at only")
+                     .arg(QDateTime::fromMSecsSinceEpoch(m_passing.look->when)
+                              .toString(QStringLiteral("yyyy-MM-dd HH:mm")));
+    } else if (notebook.readOnly()) {
         words << tr("Open for reading only: this folder cannot be written");
     }
     if (!words.isEmpty()) {
@@ -134,7 +149,60 @@ void NotebookFiles::tellHowItOpened() {
 void NotebookFiles::letGo() {
     m_store.letGo();
     m_jobs.stopChecking();
-    removeDemo();
+    removePassing();
+}
+
+QString NotebookFiles::lasting() const {
+    if (m_passing.look) {
+        return m_passing.look->demoFolder.isEmpty() ? m_passing.look->from : QString();
+    }
+    return m_passing.folder.isEmpty() ? m_store.path() : QString();
+}
+
+void NotebookFiles::lookAt(std::int64_t entry, record::Millis when) {
+    m_hooks.settle();
+    m_services.log->command("look at");
+    QTemporaryDir fresh(QDir::tempPath() + QStringLiteral("/anodex-then-XXXXXX"));
+    if (!m_store.isOpen() || !m_lookWhenCopied.isEmpty()) {
+        return;
+    }
+    if (!fresh.isValid()) {
+        emit refused(tr("There is no room for a copy in %1").arg(QDir::tempPath()));
+        return;
+    }
+    fresh.setAutoRemove(false); // it goes when the notebook is let go of
+    m_lookOf = when;
+    m_lookWhenCopied = fresh.path() + QLatin1Char('/') + QFileInfo(m_store.path()).completeBaseName() +
+                       QStringLiteral(".anodex");
+    m_jobs.copyAsOf(m_store.path(), m_lookWhenCopied, entry);
+}
+
+void NotebookFiles::showLook(const QString& copy) {
+    const Passing before = m_passing;
+    Passing after{QFileInfo(copy).path(), Look{m_lookOf, m_store.path(), before.folder}};
+    if (before.look) { // from an earlier state to one still earlier: the way back stays the same
+        after.look->from = before.look->from;
+        after.look->demoFolder = std::exchange(m_passing.look->demoFolder, QString());
+    } else {
+        m_passing.folder.clear(); // a demo's copy waits for the way back
+    }
+    if (!open(copy, notebook::OpenMode::Read, after)) {
+        m_passing = before;
+        QDir(after.folder).removeRecursively();
+    }
+}
+
+bool NotebookFiles::back() {
+    if (!m_passing.look) {
+        return true;
+    }
+    const Passing before = m_passing;
+    m_passing.look->demoFolder.clear(); // it is open again
+    if (!open(before.look->from, notebook::OpenMode::Write, {before.look->demoFolder, {}})) {
+        m_passing = before;
+        return false;
+    }
+    return true;
 }
 
 bool NotebookFiles::openDemo(const QString& resource) {
@@ -147,17 +215,19 @@ bool NotebookFiles::openDemo(const QString& resource) {
         emit refused(tr("The demo could not be copied to %1; check that the disk has room").arg(path));
         return false;
     }
-    if (!open(path, notebook::OpenMode::Write, folder)) {
+    if (!open(path, notebook::OpenMode::Write, {folder, {}})) {
         QDir(folder).removeRecursively();
         return false;
     }
     return true;
 }
 
-void NotebookFiles::removeDemo() {
-    if (!m_demoFolder.isEmpty()) {
-        QDir(m_demoFolder).removeRecursively();
-        m_demoFolder.clear();
+void NotebookFiles::removePassing() {
+    const Passing passing = std::exchange(m_passing, {});
+    for (const QString& folder : {passing.folder, passing.look ? passing.look->demoFolder : QString()}) {
+        if (!folder.isEmpty()) {
+            QDir(folder).removeRecursively();
+        }
     }
 }
 

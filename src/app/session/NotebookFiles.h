@@ -15,12 +15,26 @@ public:
         std::function<void()> settle;
         std::function<std::shared_future<void>()> free;
     };
+    /// The copy of an earlier state that is open to look at, and what is open again after it.
+    struct Look {
+        record::Millis when = 0;
+        QString from;
+        QString demoFolder; ///< Of what is open again, where that is a demo's copy.
+    };
     NotebookFiles(Store& store, Services services, Hooks hooks, QObject* parent);
 
     bool open(const QString& path, bool create);
     /// A fresh copy of a notebook that travels inside the program; it goes when it is left.
     bool openDemo(const QString& resource);
-    [[nodiscard]] bool isDemo() const { return !m_demoFolder.isEmpty(); }
+    [[nodiscard]] bool isDemo() const { return !m_passing.folder.isEmpty() && !m_passing.look; }
+    /// The notebook to open next time: not a copy that goes when it is left; empty for none.
+    [[nodiscard]] QString lasting() const;
+    /// What is open as it was once that entry of its history stood, which was at `when`: aside, a copy that
+    /// goes when it is left and can only be read.
+    void lookAt(std::int64_t entry, record::Millis when);
+    [[nodiscard]] const std::optional<Look>& look() const { return m_passing.look; }
+    /// From the look to what was open before it; false where that cannot be opened.
+    bool back();
     /// True when a notebook is open; the first one is made where documents are kept.
     bool ensure();
     /// Everything as it stands into a new file, aside; then that file is open.
@@ -46,17 +60,24 @@ signals:
 
 private:
     void connectJobs();
-    /// `demoFolder` is that of a demo's copy, empty for other notebooks.
-    bool open(const QString& path, notebook::OpenMode mode, const QString& demoFolder);
+    /// A copy in a folder that goes when it is left; no folder for other notebooks.
+    struct Passing {
+        QString folder;
+        std::optional<Look> look;
+    };
+    bool open(const QString& path, notebook::OpenMode mode, const Passing& passing);
+    void showLook(const QString& copy);
     void tellHowItOpened();
-    void removeDemo();
+    void removePassing();
 
     Store& m_store;
     Services m_services;
     Hooks m_hooks;
     FileJobs m_jobs;
-    QString m_demoFolder; ///< Of the copy that is open; empty when none is.
+    Passing m_passing;
     QString m_openWhenCopied;
+    QString m_lookWhenCopied;
+    record::Millis m_lookOf = 0;
 };
 
 } // namespace anodex::app

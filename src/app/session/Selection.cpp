@@ -15,6 +15,9 @@ std::vector<record::Event> Selection::events() const {
 void Selection::set(const Place& place) {
     m_at = place;
     follow();
+    if (revision() != nullptr && revision()->project != m_project) {
+        m_project.clear();
+    }
 }
 
 void Selection::setRevision(const record::Id& revision) {

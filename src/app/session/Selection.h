@@ -18,6 +18,10 @@ public:
     [[nodiscard]] std::vector<record::Reading> readings() const;
     [[nodiscard]] std::vector<record::Event> events() const;
 
+    /// To which the view of the notebook is narrowed; null: all of them.
+    [[nodiscard]] const record::Project* project() const { return m_contents.project(m_project); }
+    /// Of none: all are shown. A revision of another project that comes to hand widens it again.
+    void setProject(const record::Id& project) { m_project = project; }
     /// What is not there is replaced by what is: see follow().
     void set(const Place& place);
     /// The revision with its latest build.
@@ -31,6 +35,7 @@ private:
 
     const Contents& m_contents;
     Place m_at;
+    record::Id m_project;
 };
 
 } // namespace anodex::app

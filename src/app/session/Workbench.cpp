@@ -108,6 +108,11 @@ void Workbench::selectRevision(const record::Id& id) {
     emit changed(Part::Place);
 }
 
+void Workbench::selectProject(const record::Id& id) {
+    m_selection.setProject(id);
+    emit changed(Part::Revisions);
+}
+
 void Workbench::selectBuild(const record::Id& id) {
     settle();
     m_selection.set({m_selection.place().revision, id});
@@ -144,8 +149,22 @@ void Workbench::answer(const base::Said& said) {
     emit this->said(text(wording::text(said)));
 }
 
+/// An earlier state can only be looked at.
+bool Workbench::refusesNow() {
+    if (!m_files.look()) {
+        return false;
+    }
+    showSelection();
+    emit refused(tr("This is the notebook as it was: nothing can be changed here. Go back to now first, or "
+                    "take the design along"));
+    return true;
+}
+
 bool Workbench::run(const Command& command) {
     settle();
+    if (refusesNow()) {
+        return false;
+    }
     const bool first = !m_store.isOpen();
     if (!m_files.ensure() || !m_store.apply(command)) {
         return false;
@@ -158,7 +177,7 @@ bool Workbench::run(const Command& command) {
 
 void Workbench::undo() {
     settle();
-    if (!m_store.isOpen()) {
+    if (!m_store.isOpen() || refusesNow()) {
         return;
     }
     if (const auto done = m_store.undo()) {
@@ -170,7 +189,7 @@ void Workbench::undo() {
 
 void Workbench::redo() {
     settle();
-    if (!m_store.isOpen()) {
+    if (!m_store.isOpen() || refusesNow()) {
         return;
     }
     if (const auto done = m_store.redo()) {
@@ -182,7 +201,7 @@ void Workbench::redo() {
 
 void Workbench::travelTo(std::int64_t entry) {
     settle();
-    if (!m_store.isOpen()) {
+    if (!m_store.isOpen() || refusesNow()) {
         return;
     }
     if (const auto steps = m_store.travelTo(entry)) {
@@ -220,7 +239,12 @@ void Workbench::startDesign(const design::CellDesign& design) {
     settle();
     design::CellDesign named = design;
     design::identify(catalogue(), named);
-    run(commands::begin(contents(), m_selection.place(), named, m_services.now()));
+    const record::Project* narrowed = m_selection.project();
+    const record::Revision* at = m_selection.revision();
+    const record::Id project = narrowed != nullptr ? narrowed->id
+                               : at != nullptr     ? at->project
+                                                   : record::Id();
+    run(commands::begin(contents(), project, named, m_services.now()));
 }
 
 std::optional<record::Expectation> Workbench::expectationOf(const Outcome& outcome) {
@@ -275,7 +299,7 @@ void Workbench::toggleHold() {
 bool Workbench::importRun(const QString& name, record::Millis started,
                           std::shared_ptr<const record::RunSamples> samples) {
     settle();
-    if (m_selection.build() == nullptr) {
+    if (m_selection.build() == nullptr || refusesNow()) {
         return false;
     }
     record::RunHeader run;

@@ -38,6 +38,8 @@ public:
 
     void selectRevision(const record::Id& id);
     void selectBuild(const record::Id& id);
+    /// Narrows the notebook to that project, and designs that begin to it; none: all of them.
+    void selectProject(const record::Id& id);
 
     /// What is in hand is settled first; the first command makes a notebook. What came of it is told.
     bool run(const Command& command);
@@ -74,6 +76,7 @@ private:
     /// Nothing when the model cannot work it out, which is said.
     [[nodiscard]] std::optional<record::Expectation> expectationOf(const Outcome& outcome);
     void reportFault(const QString& law);
+    [[nodiscard]] bool refusesNow();
     void answer(const base::Said& said);
 
     Services m_services;

@@ -11,6 +11,7 @@
 #include <QListWidget>
 #include <QPushButton>
 #include <QVBoxLayout>
+#include <algorithm>
 
 namespace anodex::app {
 namespace {
@@ -28,6 +29,7 @@ QDateTime timeOf(const notebook::HistoryEntry& entry) {
 HistoryView::HistoryView(Workbench& bench, const Theme& theme, QWidget* parent)
     : VisitedView(parent), m_bench(bench), m_theme(theme), m_list(new QListWidget(this)),
       m_words(new QLabel(this)), m_go(new QPushButton(tr("Go there"), this)),
+      m_look(new QPushButton(tr("Look at it"), this)),
       m_save(new QPushButton(tr("Save that state as a notebook of its own…"), this)) {
     setObjectName(QStringLiteral("historyView"));
     m_list->setObjectName(QStringLiteral("historyList"));
@@ -37,11 +39,14 @@ HistoryView::HistoryView(Workbench& bench, const Theme& theme, QWidget* parent)
     m_words->setWordWrap(true);
     m_words->setAlignment(Qt::AlignTop);
     m_go->setObjectName(QStringLiteral("historyGo"));
+    m_look->setObjectName(QStringLiteral("historyLook"));
+    m_look->setToolTip(tr("Opens the notebook as it was then, to read only; nothing is taken back."));
     m_save->setObjectName(QStringLiteral("historySave"));
     layOut();
     connect(m_list, &QListWidget::currentRowChanged, this, &HistoryView::tell);
     connect(m_list, &QListWidget::itemActivated, this, &HistoryView::go);
     connect(m_go, &QPushButton::clicked, this, &HistoryView::go);
+    connect(m_look, &QPushButton::clicked, this, &HistoryView::look);
     connect(m_save, &QPushButton::clicked, this, &HistoryView::save);
     onChange(bench, this, kContent, &HistoryView::refresh);
     connect(&theme, &Theme::changed, this, &HistoryView::refresh);
@@ -50,10 +55,14 @@ HistoryView::HistoryView(Workbench& bench, const Theme& theme, QWidget* parent)
 void HistoryView::layOut() {
     auto* deeds = new QHBoxLayout;
     deeds->addWidget(m_go);
-    deeds->addWidget(m_save);
+    deeds->addWidget(m_look);
     deeds->addStretch(1);
+    auto* keep = new QHBoxLayout;
+    keep->addWidget(m_save);
+    keep->addStretch(1);
     auto* side = new QVBoxLayout;
     side->addLayout(deeds);
+    side->addLayout(keep);
     side->addWidget(m_words, 1);
     auto* layout = new QHBoxLayout(this);
     layout->addWidget(m_list, 5);
@@ -133,6 +142,7 @@ void HistoryView::tell() {
     const QStringList& steps = back.isEmpty() ? forward : back;
     m_go->setEnabled(!steps.isEmpty());
     m_save->setEnabled(to.has_value());
+    m_look->setEnabled(!steps.isEmpty());
     constexpr qsizetype kTold = 12;
     QString words = m_entries.empty() ? tr("Nothing was written down yet.")
                     : steps.isEmpty() ? tr("The notebook stands here.")
@@ -155,6 +165,14 @@ void HistoryView::tell() {
 void HistoryView::go() {
     if (const auto to = chosen(); to && m_go->isEnabled()) {
         m_bench.travelTo(*to);
+    }
+}
+
+void HistoryView::look() {
+    const auto found = std::find_if(m_entries.begin(), m_entries.end(),
+                                    [to = chosen()](const auto& entry) { return entry.id == to; });
+    if (found != m_entries.end()) {
+        m_bench.files().lookAt(found->id, found->happened);
     }
 }
 

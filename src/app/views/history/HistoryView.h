@@ -1,6 +1,7 @@
 // src/app/views/history/HistoryView.h - every step the notebook took, newest first, and the way back to any of them.
 //
 // Going back    loses nothing: what was taken back can be brought forward, until something new is written down.
+// To look       opens a copy of the notebook as it was then, to read only; the bar leads back to now.
 // To keep both  the notebook as it was then is saved as one of its own.
 #pragma once
 #include "app/session/Workbench.h"
@@ -28,6 +29,7 @@ private:
     /// What going to the step that is chosen would take back or bring forward.
     void tell();
     void go();
+    void look();
     void save();
     /// None where no step is chosen.
     [[nodiscard]] std::optional<std::int64_t> chosen() const;
@@ -37,6 +39,7 @@ private:
     QListWidget* m_list;
     QLabel* m_words;
     QPushButton* m_go;
+    QPushButton* m_look;
     QPushButton* m_save;
     std::vector<notebook::HistoryEntry> m_entries; ///< Oldest first.
 };

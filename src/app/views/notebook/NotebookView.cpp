@@ -4,6 +4,7 @@
 #include "app/session/OtherNotebook.h"
 #include "app/views/ViewList.h"
 #include "app/views/notebook/Doors.h"
+#include "app/views/notebook/ProjectChoice.h"
 #include "app/views/notebook/Timeline.h"
 #include "app/widgets/picture/PictureScroll.h"
 
@@ -45,6 +46,7 @@ NotebookView::NotebookView(Workbench& bench, const Theme& theme, QWidget* parent
             [this](const QString& id) { m_bench.selectRevision(id.toStdString()); });
     connect(m_timeline, &Timeline::buildChosen, this,
             [this](const QString& id) { m_bench.selectBuild(id.toStdString()); });
+    connect(m_timeline, &Timeline::beginAsked, this, &NotebookView::beginAnother);
     connect(m_timeline, &Timeline::opened, this, [this](const QString& id) {
         if (id.startsWith(QLatin1String("rev:"))) {
             m_bench.selectRevision(id.mid(4).toStdString());
@@ -110,7 +112,9 @@ QWidget* NotebookView::makeHead() {
     compare->setObjectName(QStringLiteral("compareVersions"));
     compare->setToolTip(tr("The version at hand beside the one before it"));
     connect(compare, &QPushButton::clicked, this, [this] { emit stationAsked(QStringLiteral("compare")); });
+    m_project = new ProjectChoice(m_bench, head);
     auto* below = new QHBoxLayout;
+    below->addWidget(m_project);
     below->addWidget(filter);
     below->addWidget(compare);
     below->addWidget(legend, 1);
@@ -185,7 +189,12 @@ std::vector<Deed> NotebookView::deeds() {
              Deed::Group::Work,
              tr("New design…"),
              {QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_N)},
-             [this] { beginAnother(); }}};
+             [this] { beginAnother(); }},
+            {QStringLiteral("newProject"), Deed::Group::Work, tr("New project…"), {}, [this] {
+                 emit stationAsked(QStringLiteral("notebook"));
+                 m_stack->setCurrentIndex(1);
+                 m_project->askNew();
+             }}};
 }
 
 void NotebookView::keyPressEvent(QKeyEvent* event) {

@@ -12,6 +12,7 @@ namespace anodex::app {
 
 class Doors;
 class PictureScroll;
+class ProjectChoice;
 class Timeline;
 
 class NotebookView : public View {
@@ -44,6 +45,7 @@ private:
     Doors* m_doors;
     Timeline* m_timeline;
     PictureScroll* m_scroll = nullptr; ///< In which it lies.
+    ProjectChoice* m_project = nullptr;
     QLineEdit* m_rename;
     bool m_beginning = false; ///< The gallery is asked for, though there are designs.
 };

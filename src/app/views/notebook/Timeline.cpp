@@ -64,12 +64,13 @@ Timeline::Timeline(Workbench& bench, const Theme& theme, QWidget* parent)
     connect(&theme, &Theme::changed, this, &Timeline::rebuild);
     connect(this, &Picture::resized, this, &Timeline::rebuild);
     connect(this, &Picture::shown, this, &Timeline::rebuild);
-    setBackdrop([this](QPainter& painter) { paintScale(painter); });
     connect(this, &Picture::activated, this, [this](const QString& id) {
         if (id.startsWith(QLatin1String("rev:"))) {
             emit revisionChosen(id.mid(4));
         } else if (id.startsWith(QLatin1String("build:"))) {
             emit buildChosen(id.mid(6));
+        } else if (id == QLatin1String("begin")) {
+            emit beginAsked();
         }
     });
     connect(this, &Picture::editRequested, this, &Timeline::opened);
@@ -100,7 +101,8 @@ std::vector<const record::Revision*> Timeline::revisions() const {
                 return word.startsWith(typed, Qt::CaseInsensitive);
             });
         });
-        if (!all[i].setAside && wanted) {
+        const record::Project* narrowed = m_bench.selection().project();
+        if (!all[i].setAside && wanted && (narrowed == nullptr || narrowed->id == all[i].project)) {
             found.emplace_back(line, &all[i]);
         }
     }
@@ -226,16 +228,22 @@ double Timeline::yOf(double value) const {
     return bottom - (bottom - headHeight()) * m_scale.shareOf(value);
 }
 
-void Timeline::paintScale(QPainter& painter) const {
+void Timeline::paintLines(QPainter& painter) const {
+    const Colours& c = m_theme.colours();
+    for (const double value : m_scale.lines()) {
+        painter.setPen(QPen(c.rule, 1.0, value == 0.0 ? Qt::SolidLine : Qt::DotLine));
+        painter.drawLine(QPointF(leftMargin(), yOf(value)), QPointF(width(), yOf(value)));
+    }
+}
+
+/// However far it is scrolled, the numbers stay at the left edge of what is seen, over what passes there.
+void Timeline::paintNumbers(QPainter& painter) const {
     const Colours& c = m_theme.colours();
     painter.setFont(Theme::font(0.9));
     const QRect seen = visibleRegion().boundingRect();
     for (const double value : m_scale.lines()) {
-        const double y = yOf(value);
-        painter.setPen(QPen(c.rule, 1.0, value == 0.0 ? Qt::SolidLine : Qt::DotLine));
-        painter.drawLine(QPointF(leftMargin(), y), QPointF(width(), y));
-        // However far it is scrolled, the numbers stay at the left edge of what is seen.
-        const QRectF label(seen.left(), y - Theme::em(0.6), leftMargin() - Theme::em(0.4), Theme::em(1.2));
+        const QRectF label(seen.left(), yOf(value) - Theme::em(0.6), leftMargin() - Theme::em(0.4),
+                           Theme::em(1.2));
         painter.fillRect(label, c.paper);
         painter.setPen(c.faint);
         painter.drawText(label, Qt::AlignRight | Qt::AlignVCenter, scaleText(value));
@@ -246,12 +254,31 @@ void Timeline::addNothing(std::vector<PictureItem>& items) const {
     PictureItem none;
     none.id = QStringLiteral("none");
     none.area = QRectF(leftMargin(), headHeight(), width() - leftMargin(), Theme::em(2.0));
-    none.name = tr("No design holds all of these words.");
+    none.name = m_words.isEmpty() ? tr("Nothing in this project yet. What you begin now stands here.")
+                                  : tr("No design holds all of these words.");
     none.paint = [this, area = none.area, words = none.name](QPainter& painter) {
         painter.setPen(m_theme.colours().faint);
         drawElided(painter, area, words);
     };
     items.push_back(std::move(none));
+    if (!m_words.isEmpty()) {
+        return;
+    }
+    PictureItem begin;
+    begin.id = QStringLiteral("begin");
+    begin.name = tr("Begin a design");
+    begin.role = QAccessible::Button;
+    begin.area = QRectF(leftMargin(), headHeight() + Theme::em(2.4),
+                        wordsWidth(begin.name, Theme::font()) + Theme::em(2.0), Theme::em(2.4));
+    begin.paint = [this, area = begin.area, words = begin.name](QPainter& painter) {
+        painter.setPen(m_theme.colours().rule);
+        painter.setBrush(m_theme.colours().sheet);
+        painter.drawRoundedRect(area, 5, 5);
+        painter.setPen(m_theme.colours().ink);
+        painter.setFont(Theme::font());
+        drawElided(painter, area, words, Qt::AlignCenter);
+    };
+    items.push_back(std::move(begin));
 }
 
 void Timeline::rebuild() {
@@ -274,12 +301,13 @@ void Timeline::rebuild() {
     m_scale = TimelineScale(figures);
     std::vector<PictureItem> items;
     const double each = columnWidth(list.size());
+    std::vector<QRectF> taken = takenBy(list);
     for (const Column& column : list) {
         const auto parent = std::find_if(list.begin(), list.end(), [&](const Column& other) {
             return other.revision->id == column.revision->parent;
         });
         if (parent != list.end()) {
-            addBranch(items, *parent, column);
+            addBranch(items, *parent, column, taken);
         }
     }
     for (const Column& column : list) {
@@ -291,8 +319,13 @@ void Timeline::rebuild() {
             addExpected(items, column);
         }
     }
-    if (list.empty() && !m_words.isEmpty()) {
+    if (list.empty()) {
         addNothing(items);
+        setBackdrop({});
+        setOverlay({});
+    } else {
+        setBackdrop([this](QPainter& painter) { paintLines(painter); });
+        setOverlay([this](QPainter& painter) { paintNumbers(painter); });
     }
     setItems(std::move(items));
 }

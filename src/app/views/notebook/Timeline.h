@@ -26,6 +26,7 @@ public:
 signals:
     void revisionChosen(const QString& id);
     void buildChosen(const QString& id);
+    void beginAsked();
     void opened(const QString& id); ///< Double click or Enter on what is already chosen.
 
 private:
@@ -61,12 +62,20 @@ private:
     [[nodiscard]] static double footHeight();
     [[nodiscard]] double columnWidth(std::size_t count) const;
     [[nodiscard]] double yOf(double value) const;
-    void addBranch(std::vector<PictureItem>& items, const Column& from, const Column& to) const;
+    [[nodiscard]] QString measuredWords(const Mark& mark) const;
+    [[nodiscard]] QRectF measuredLabel(const Mark& mark) const;
+    /// By the marks and their values.
+    [[nodiscard]] std::vector<QRectF> takenBy(const std::vector<Column>& columns) const;
+    [[nodiscard]] QRectF branchLabel(const QString& words, const QPointF& start, const QPointF& end,
+                                     const std::vector<QRectF>& taken) const;
+    void addBranch(std::vector<PictureItem>& items, const Column& from, const Column& to,
+                   std::vector<QRectF>& taken) const;
     void addRevision(std::vector<PictureItem>& items, const Column& column, double width) const;
     void addMark(std::vector<PictureItem>& items, const Column& column, const Mark& mark) const;
     void addExpected(std::vector<PictureItem>& items, const Column& column) const;
     void addNothing(std::vector<PictureItem>& items) const;
-    void paintScale(QPainter& painter) const;
+    void paintLines(QPainter& painter) const;
+    void paintNumbers(QPainter& painter) const;
     [[nodiscard]] QString shown(double value) const;
     [[nodiscard]] QString scaleText(double value) const;
 

@@ -14,9 +14,76 @@ QString q(const std::string& text) {
     return QString::fromStdString(text);
 }
 
+const QString kNoBreakArrow = QStringLiteral("\u00A0→\u00A0");
+
 } // namespace
 
-void Timeline::addBranch(std::vector<PictureItem>& items, const Column& from, const Column& to) const {
+QString Timeline::measuredWords(const Mark& mark) const {
+    return (mark.atLeast ? QStringLiteral("≥ ") : QString()) + shown(*mark.measured);
+}
+
+/// Below and to the right a rising line never passes; beside another mark or the edge, above its own bar.
+QRectF Timeline::measuredLabel(const Mark& mark) const {
+    const double wide = wordsWidth(measuredWords(mark), Theme::font(0.95)) + 4;
+    const double tall = Theme::em(1.2);
+    const bool besideEdge = mark.x + Theme::em(0.7) + wide > width();
+    const double above = yOf(std::max(*mark.measured, mark.range.high)) - Theme::em(1.7);
+    return mark.crowded || besideEdge
+               ? QRectF(mark.x + Theme::em(0.3) - wide, above, wide, tall)
+               : QRectF(mark.x + Theme::em(0.7), yOf(*mark.measured) + Theme::em(0.05), wide, tall);
+}
+
+std::vector<QRectF> Timeline::takenBy(const std::vector<Column>& columns) const {
+    std::vector<QRectF> taken;
+    for (const Column& column : columns) {
+        for (const Mark& mark : column.marks) {
+            const double top = yOf(mark.range.high);
+            const double half = Theme::em(0.45);
+            taken.emplace_back(mark.x - half, top - half, 2 * half, yOf(mark.range.low) - top + 2 * half);
+            if (mark.measured) {
+                taken.push_back(measuredLabel(mark));
+                taken.emplace_back(mark.x - half, yOf(*mark.measured) - half, 2 * half, 2 * half);
+            }
+        }
+    }
+    return taken;
+}
+
+/// Of what changed: whole, on as many lines as it needs between its two columns, where nothing else stands.
+QRectF Timeline::branchLabel(const QString& words, const QPointF& start, const QPointF& end,
+                             const std::vector<QRectF>& taken) const {
+    const QFont font = Theme::font(0.95);
+    const double room = std::max(Theme::em(4.0), std::abs(end.x() - start.x()) - Theme::em(0.8));
+    const double wide = std::min(room, wordsWidth(words, font) + Theme::em(0.8));
+    const double tall = wrappedHeight(words, wide - Theme::em(0.6), font) + Theme::em(0.3);
+    // On a flat stretch it stands clear of the line.
+    const bool flat = std::abs(end.y() - start.y()) < Theme::em(3.0);
+    const double clear = 0.5 * tall + Theme::em(0.45);
+    std::vector<double> lifts = flat ? std::vector<double>() : std::vector{0.0};
+    for (const double times : {1.0, 1.7, 2.4, 3.1}) {
+        lifts.insert(lifts.end(), {times * clear, -times * clear});
+    }
+    std::optional<QRectF> first;
+    for (const double lift : lifts) {
+        for (const double along : {0.5, 0.4, 0.6, 0.3, 0.7}) {
+            const QPointF at = start + along * (end - start) - QPointF(0.0, lift);
+            const double slack = 0.5 * (room - wide);
+            const double x =
+                std::clamp(at.x(), 0.5 * (start.x() + end.x()) - slack, 0.5 * (start.x() + end.x()) + slack);
+            const double top = std::clamp(at.y() - 0.5 * tall, 0.0, height() - footHeight() - tall);
+            const QRectF label(x - 0.5 * wide, top, wide, tall);
+            first = first.value_or(label);
+            if (std::none_of(taken.begin(), taken.end(),
+                             [&](const QRectF& other) { return other.intersects(label); })) {
+                return label;
+            }
+        }
+    }
+    return *first;
+}
+
+void Timeline::addBranch(std::vector<PictureItem>& items, const Column& from, const Column& to,
+                         std::vector<QRectF>& taken) const {
     // To and from what was not built yet the branch is dashed; it goes on level where nothing is known of it.
     const Mark* left = from.best();
     const Mark* right = to.best();
@@ -31,14 +98,12 @@ void Timeline::addBranch(std::vector<PictureItem>& items, const Column& from, co
     const bool built = left != nullptr && right != nullptr;
     const auto& before = from.revision->design;
     const auto& after = to.revision->design;
-    const QString words = q(wording::branchLine(before, after));
-    const double room = std::max(Theme::em(4.0), std::abs(end.x() - start.x()) - Theme::em(0.8));
+    // What was and what is stay together on a line.
+    const QString words = q(wording::branchLine(before, after)).replace(QStringLiteral(" → "), kNoBreakArrow);
     PictureItem item;
     item.id = QStringLiteral("branch:") + q(to.revision->id);
-    const QPointF middle = 0.5 * (start + end);
-    // On a flat stretch it stands above the line, clear of the values below it.
-    const double lift = std::abs(end.y() - start.y()) < Theme::em(3.0) ? Theme::em(1.2) : 0.0;
-    item.area = QRectF(middle.x() - room / 2, middle.y() - Theme::em(0.75) - lift, room, Theme::em(1.5));
+    item.area = branchLabel(words, start, end, taken);
+    taken.push_back(item.area);
     item.name = tr("Change from %1 to %2").arg(q(from.revision->name), q(to.revision->name));
     constexpr std::size_t kAll = 100;
     item.value = q(wording::text(wording::changeSaid(before, after, kAll)));
@@ -48,24 +113,16 @@ void Timeline::addBranch(std::vector<PictureItem>& items, const Column& from, co
     } else {
         item.tooltip = item.value;
     }
-    item.paint = [=, this, area = item.area](QPainter& painter) {
+    item.paint = [=, this, label = item.area](QPainter& painter) {
         const Colours& c = m_theme.colours();
         painter.setPen(QPen(c.faint, 2.0, built ? Qt::SolidLine : Qt::DashLine));
         painter.drawLine(start, end);
-        const double wide = std::min(
-            area.width(),
-            static_cast<double>(QFontMetricsF(Theme::font(0.95)).horizontalAdvance(words)) + Theme::em(0.8));
-        const QRectF label(area.center().x() - wide / 2, area.top(), wide, area.height());
         painter.setPen(QPen(c.rule, 1.0));
         painter.setBrush(c.paper);
         painter.drawRoundedRect(label, 4, 4);
         painter.setPen(c.ink);
         painter.setFont(Theme::font(0.95));
-        // The end says how far it went, the beginning which way.
-        const QRectF inside = label.adjusted(Theme::em(0.3), 0, -Theme::em(0.3), 0);
-        painter.drawText(
-            inside, Qt::AlignCenter,
-            painter.fontMetrics().elidedText(words, Qt::ElideMiddle, static_cast<int>(inside.width())));
+        drawWrapped(painter, label.adjusted(Theme::em(0.3), 0, -Theme::em(0.3), 0), words, Qt::AlignCenter);
     };
     items.push_back(std::move(item));
 }
@@ -154,14 +211,7 @@ void Timeline::addMark(std::vector<PictureItem>& items, const Column& column, co
                         mark.atLeast ? Barb::Up : Barb::None);
             painter.setPen(c.ink);
             painter.setFont(Theme::font(0.95, current));
-            const QString words = (mark.atLeast ? QStringLiteral("≥ ") : QString()) + shown(*mark.measured);
-            const double wide = QFontMetricsF(painter.font()).horizontalAdvance(words) + 4;
-            // Below and to the right a rising line never passes; beside another mark, above its own bar.
-            const double above = yOf(std::max(*mark.measured, mark.range.high)) - Theme::em(1.7);
-            const QRectF label =
-                mark.crowded ? QRectF(x + Theme::em(0.3) - wide, above, wide, Theme::em(1.2))
-                             : QRectF(x + Theme::em(0.7), at.y() + Theme::em(0.05), wide, Theme::em(1.2));
-            painter.drawText(label, Qt::AlignLeft | Qt::AlignVCenter, words);
+            painter.drawText(measuredLabel(mark), Qt::AlignLeft | Qt::AlignVCenter, measuredWords(mark));
         }
     };
     items.push_back(std::move(item));

@@ -3,6 +3,7 @@
 #include <QGuiApplication>
 #include <QHelpEvent>
 #include <QKeyEvent>
+#include <QPaintEvent>
 #include <QPainter>
 #include <QToolTip>
 #include <algorithm>
@@ -46,10 +47,21 @@ const PictureItem* Picture::itemAt(const QPointF& position) const {
     return found == m_items.rend() ? nullptr : &*found;
 }
 
-void Picture::paintEvent(QPaintEvent* /*event*/) {
-    QPainter painter(this);
+void Picture::layPaper(QPainter& painter, const QRegion& asked) const {
+    QRegion bare = asked;
+    for (const PictureItem& item : m_items) {
+        bare -= item.covers.toAlignedRect().adjusted(1, 1, -1, -1); // its rounded edge may leave a pixel
+    }
     // The program's own paper: a style sheet leaves the widget's palette transparent.
-    painter.fillRect(rect(), QGuiApplication::palette().color(QPalette::Window));
+    const QColor paper = m_paper.isValid() ? m_paper : QGuiApplication::palette().color(QPalette::Window);
+    for (const QRect& part : bare) {
+        painter.fillRect(part, paper);
+    }
+}
+
+void Picture::paintEvent(QPaintEvent* event) {
+    QPainter painter(this);
+    layPaper(painter, event->region());
     painter.setRenderHint(QPainter::Antialiasing);
     if (m_backdrop) {
         m_backdrop(painter);
@@ -60,6 +72,9 @@ void Picture::paintEvent(QPaintEvent* /*event*/) {
             item.paint(painter);
             painter.restore();
         }
+    }
+    if (m_overlay) {
+        m_overlay(painter);
     }
     const PictureItem* focused = item(m_focused);
     if (hasFocus() && m_byKeys && focused != nullptr) {

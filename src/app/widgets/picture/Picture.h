@@ -20,6 +20,10 @@ public:
     [[nodiscard]] const PictureItem* item(const QString& id) const;
     /// What is drawn under the items.
     void setBackdrop(std::function<void(QPainter&)> backdrop) { m_backdrop = std::move(backdrop); }
+    /// What is drawn over them.
+    void setOverlay(std::function<void(QPainter&)> overlay) { m_overlay = std::move(overlay); }
+    /// Its ground, where that is not the window's.
+    void setPaper(const QColor& colour) { m_paper = colour; }
     void setFocusColour(const QColor& colour) { m_focusColour = colour; }
     void focusItem(const QString& id);
     [[nodiscard]] QString focusedItem() const { return m_focused; }
@@ -49,12 +53,16 @@ protected:
     bool event(QEvent* event) override;
 
 private:
+    /// Fills what no item covers; the widest part of an edit's painting.
+    void layPaper(QPainter& painter, const QRegion& asked) const;
     [[nodiscard]] const PictureItem* itemAt(const QPointF& position) const;
     void moveFocus(int dx, int dy);
     void announceFocus();
 
     std::vector<PictureItem> m_items;
     std::function<void(QPainter&)> m_backdrop;
+    std::function<void(QPainter&)> m_overlay;
+    QColor m_paper; ///< Invalid: the window's.
     QColor m_focusColour = Qt::magenta;
     QString m_focused;
     QString m_pressed;

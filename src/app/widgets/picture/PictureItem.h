@@ -27,6 +27,7 @@ struct PictureItem {
     bool editable = false;                     ///< F2 or double click asks for a number or a name.
     std::optional<explain::QuantityKey> opens; ///< Enter or click shows how the number was found.
     std::function<void(QPainter&)> paint;
+    QRectF covers; ///< What its paint hides for certain: no paper is laid under it.
 };
 
 } // namespace anodex::app

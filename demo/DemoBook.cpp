@@ -69,10 +69,10 @@ void DemoBook::fillShelf() {
                        {"graphite rod", 0.002, {}, 2.0},
                        {"activated carbon", 0.005, {}, 1.0},
                        {"lead", 0.005, {}, 2.5}};
-    owned.substances = {{"NaCl", 0.5, 0.6},
+    owned.substances = {{"table salt", 0.5, 0.6},
                         {"copper sulfate pentahydrate", 0.25, 3.5},
                         {"zinc sulfate heptahydrate", 0.25, 4.0},
-                        {"NaHCO3", 0.5, 1.2}};
+                        {"baking soda", 0.5, 1.2}};
     owned.liquids = {{"vinegar", 5e-4, 0.8}, {"lemon juice", 2e-4, 1.5}};
     owned.separators = {{"kitchen paper", 0.05}, {"porous pot", 4.0}};
     owned.cases = {{"glass", 0.5}, {"HDPE", 0.3}};

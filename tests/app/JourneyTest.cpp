@@ -143,6 +143,18 @@ TEST_F(WindowTest, EditingWhatWasBuiltBeginsAChild) {
                 1e-12);
 }
 
+TEST_F(WindowTest, AnAmountMayBeChangedByTheSpoonAndTheCup) {
+    QTest::mouseClick(find<QPushButton>("doorFirst"), Qt::LeftButton);
+    type(find<QLineEdit>("pour:0"), "5 g salt");
+    type(find<QLineEdit>("amount:0:0"), "half a tsp");
+    EXPECT_NEAR(m_bench->draft().design().liquid.solutes[0].amount.value, 0.003, 0.0005);
+    type(find<QLineEdit>("amount:0:-1"), "a cup");
+    EXPECT_NEAR(m_bench->draft().design().liquid.basisValue, 245e-6, 15e-6);
+    type(find<QLineEdit>("amount:0:0"), "some");
+    EXPECT_TRUE(message().contains("no amount")) << message().toStdString();
+    EXPECT_NEAR(m_bench->draft().design().liquid.solutes[0].amount.value, 0.003, 0.0005);
+}
+
 TEST_F(WindowTest, TypingUpdatesAtEachKeystrokeThatParses) {
     openDemo();
     go(2);

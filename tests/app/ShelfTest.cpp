@@ -143,6 +143,22 @@ TEST_F(ShelfTest, AnotherFigureRanksAnew) {
         20000));
 }
 
+TEST_F(ShelfTest, TheSameThingByAnotherNameTakesItsPlace) {
+    openShelf();
+    auto* field = find<QLineEdit>("ownedEntry");
+    const char* const kLines[] = {"500 g table salt", "200 g NaCl",       "250 g sodium chloride",
+                                  "100 g NaCl",       "galvanised screw", "12 cm² zinc-plated screw"};
+    for (const char* line : kLines) {
+        type(field, line);
+    }
+    const shelf::Shelf shelf = shelfIn(*m_bench);
+    ASSERT_EQ(shelf.substances.size(), 1U);
+    EXPECT_NEAR(shelf.substances.front().massKg, 0.1, 1e-9);
+    EXPECT_EQ(shelf.substances.front().substance, "sodium chloride") << "a formula is called by its name";
+    ASSERT_EQ(shelf.materials.size(), 1U);
+    EXPECT_NEAR(shelf.materials.front().areaM2, 12e-4, 1e-9);
+}
+
 TEST_F(ShelfTest, OpensAndSavesShelfFiles) {
     openShelf();
     const auto path = m_folder.path("mine.shelf.json");

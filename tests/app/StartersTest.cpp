@@ -62,7 +62,7 @@ TEST_F(WindowTest, ThePickerOpensAtOnceAndFillsInTheVoltages) {
     QTest::mouseClick(find<QPushButton>("doorFirst"), Qt::LeftButton);
     click(picture("ladder"), "foot:1");
     const auto* list = find<QListWidget>("materialList");
-    ASSERT_EQ(static_cast<std::size_t>(list->count()), m_bench->catalogue().materials.size());
+    EXPECT_EQ(list->item(1)->text(), QStringLiteral("zinc"));
     EXPECT_TRUE(QTest::qWaitFor(
         [&] { return list->item(list->count() - 1)->text().contains(QStringLiteral("V")); }, 20000));
 }

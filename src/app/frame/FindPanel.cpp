@@ -2,18 +2,18 @@
 
 #include "app/frame/FindMatch.h"
 #include "app/theme/Theme.h"
+#include "app/widgets/RowList.h"
 
 #include <QApplication>
 #include <QKeyEvent>
 #include <QLineEdit>
-#include <QListWidget>
 #include <QVBoxLayout>
 #include <algorithm>
 
 namespace anodex::app {
 
 FindPanel::FindPanel(QWidget* parent)
-    : QFrame(parent), m_field(new QLineEdit(this)), m_list(new QListWidget(this)) {
+    : QFrame(parent), m_field(new QLineEdit(this)), m_list(new RowList(this)) {
     setObjectName(QStringLiteral("card"));
     setAccessibleName(tr("Find"));
     m_field->setObjectName(QStringLiteral("findField"));

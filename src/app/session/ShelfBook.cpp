@@ -31,13 +31,8 @@ shelf::Shelf shelfIn(Workbench& bench) {
                                .arg(QString::fromStdString(wording::errorText(shelf.error()))));
         return {};
     }
+    shelf::identify(bench.catalogue(), *shelf);
     return std::move(*shelf);
-}
-
-shelf::Shelf shelfKnown(Workbench& bench) {
-    shelf::Shelf shelf = shelfIn(bench);
-    shelf::identify(bench.catalogue(), shelf);
-    return shelf;
 }
 
 bool keepShelf(Workbench& bench, const shelf::Shelf& shelf, const base::Said& said) {

@@ -5,10 +5,9 @@
 
 namespace anodex::app {
 
-/// Empty when the notebook keeps none. One that does not read is said and left as it is.
+/// With its names looked up in the catalogue; empty when the notebook keeps none. One that does not read is
+/// said and left as it is.
 [[nodiscard]] shelf::Shelf shelfIn(Workbench& bench);
-/// The same with its names looked up in the catalogue.
-[[nodiscard]] shelf::Shelf shelfKnown(Workbench& bench);
 bool keepShelf(Workbench& bench, const shelf::Shelf& shelf, const base::Said& said);
 
 } // namespace anodex::app

@@ -8,6 +8,7 @@
 #include "wording/pour/SpokenAmount.h"
 
 #include <algorithm>
+#include <fmt/format.h>
 #include <utility>
 
 namespace anodex::wording {
@@ -280,6 +281,19 @@ AmountRead readAmount(std::string_view text) {
     return {design::Amount{*amountUnitOf(found.reading->unit.dimension), found.reading->value},
             found.halfWidth,
             {}};
+}
+
+AmountRead readAmountOf(const Catalogue& catalogue, std::string_view text, std::string_view name) {
+    AmountRead plain = readAmount(text);
+    if (plain.amount || !plain.choices.empty()) {
+        return plain;
+    }
+    const PourLine measured = readPours(catalogue, fmt::format("{} {}", text, name));
+    const auto* pours = std::get_if<std::vector<Pour>>(&measured);
+    if (pours != nullptr && pours->size() == 1 && pours->front().name == name) {
+        return {pours->front().amount, pours->front().halfWidth, {}};
+    }
+    return plain;
 }
 
 PourLine readPours(const Catalogue& catalogue, std::string_view text) {

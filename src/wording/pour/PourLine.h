@@ -17,6 +17,9 @@ struct AmountRead {
 };
 
 [[nodiscard]] AmountRead readAmount(std::string_view text);
+/// Of something that has a name already, so that it may be measured by the spoon and the cup too.
+[[nodiscard]] AmountRead readAmountOf(const chemistry::Catalogue& catalogue, std::string_view text,
+                                      std::string_view name);
 
 /// One thing or several; amounts before or after the names. A solution of a given strength goes in as its substance and
 /// its water, a measured powder as what it weighs.

@@ -270,6 +270,27 @@ TEST(Amounts, ComeBackAsTheyWereWritten) {
     EXPECT_EQ(readAmount("1,500 g").choices, (std::vector<std::string>{"1500 g", "1.5 g"}));
 }
 
+TEST(Amounts, OfAThingWithANameAreMeasuredByTheSpoonToo) {
+    const auto of = [](const char* text, const char* name) {
+        return readAmountOf(test::catalogue(), text, name);
+    };
+    const AmountRead spoon = of("1 tsp", "sodium chloride");
+    ASSERT_TRUE(spoon.amount);
+    EXPECT_EQ(spoon.amount->unit, design::AmountUnit::MassKg);
+    EXPECT_NEAR(spoon.amount->value, 0.006, 0.001);
+    EXPECT_TRUE(spoon.halfWidth) << "a spoon is not a scale";
+    ASSERT_TRUE(of("half a cup", "water").amount);
+    EXPECT_NEAR(of("half a cup", "water").amount->value, 120e-6, 15e-6);
+    EXPECT_TRUE(of("two heaped tablespoons", "copper sulfate pentahydrate").amount);
+    EXPECT_TRUE(of("1/2 cup", "vinegar").amount);
+    EXPECT_EQ(of("5 g", "sodium chloride").amount, readAmount("5 g").amount);
+    EXPECT_EQ(of("1,500 g", "sodium chloride").choices, readAmount("1,500 g").choices);
+    for (const char* text :
+         {"", "some", "5", "a spoon of zinc and 3 g", "1 tsp zinc sulfate and 2 g", "-1 tsp"}) {
+        EXPECT_FALSE(of(text, "sodium chloride").amount) << text;
+    }
+}
+
 TEST(TypedValues, AreTakenAskedOrRefused) {
     const auto upToMetre = [](double metres) { return metres < 1.0; };
     EXPECT_EQ(typedValue("5 mm", Dimension::Metre, 1e-3).si, 0.005);

@@ -7,6 +7,7 @@
 #include "app/views/bench/EntryBox.h"
 #include "app/views/bench/ImportSheet.h"
 #include "app/widgets/CurvePlot.h"
+#include "app/widgets/RowList.h"
 #include "wording/ChangeText.h"
 #include "wording/ErrorText.h"
 #include "wording/PartText.h"
@@ -18,7 +19,6 @@
 #include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
-#include <QListWidget>
 #include <QPushButton>
 #include <QStackedWidget>
 #include <QUrl>
@@ -92,7 +92,7 @@ QWidget* BenchView::makePage() {
                          m_liveNote->mapToGlobal(m_liveNote->rect().center()));
     });
     m_plot = new CurvePlot(m_theme, tr("Readings and runs of this build"), page);
-    m_list = new QListWidget(page);
+    m_list = new RowList(page);
     m_list->setObjectName(QStringLiteral("readingList"));
     m_list->setAccessibleName(tr("Readings and events, newest first"));
     m_list->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);

@@ -5,13 +5,13 @@
 #include "app/views/ViewList.h"
 #include "app/views/catalogue/EntryForm.h"
 #include "app/views/catalogue/EntrySheet.h"
+#include "app/widgets/RowList.h"
 #include "formats/JsonObject.h"
 #include "wording/PartText.h"
 
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>
-#include <QListWidget>
 #include <QPlainTextEdit>
 #include <QPushButton>
 #include <QStackedWidget>
@@ -70,8 +70,8 @@ QString ownFrom(const std::string& text) {
 } // namespace
 
 CatalogueView::CatalogueView(Workbench& bench, const Theme& theme, QWidget* parent)
-    : View(parent), m_bench(bench), m_lists(new QListWidget(this)), m_filter(new QLineEdit(this)),
-      m_entries(new QListWidget(this)), m_check(new QTimer(this)) {
+    : View(parent), m_bench(bench), m_lists(new RowList(this)), m_filter(new QLineEdit(this)),
+      m_entries(new RowList(this)), m_check(new QTimer(this)) {
     setObjectName(QStringLiteral("catalogueView"));
     m_lists->setObjectName(QStringLiteral("catalogueLists"));
     m_lists->setAccessibleName(tr("Lists of the catalogue"));

@@ -3,11 +3,11 @@
 #include "app/views/ViewList.h"
 #include "app/views/compare/CompareSheet.h"
 #include "app/widgets/CurvePlot.h"
+#include "app/widgets/RowList.h"
 #include "app/widgets/picture/PictureScroll.h"
 
 #include <QHBoxLayout>
 #include <QLabel>
-#include <QListWidget>
 #include <QShortcut>
 #include <QStackedWidget>
 #include <QVBoxLayout>
@@ -25,8 +25,8 @@ QString q(const std::string& text) {
 } // namespace
 
 CompareView::CompareView(Workbench& bench, const Theme& theme, QWidget* parent)
-    : VisitedView(parent), m_bench(bench), m_theme(theme), m_list(new QListWidget(this)),
-      m_few(new QLabel(this)), m_stack(new QStackedWidget(this)), m_sheet(new CompareSheet(theme, this)),
+    : VisitedView(parent), m_bench(bench), m_theme(theme), m_list(new RowList(this)), m_few(new QLabel(this)),
+      m_stack(new QStackedWidget(this)), m_sheet(new CompareSheet(theme, this)),
       m_plot(new CurvePlot(theme, tr("Expected voltage over current, of each version"), this)) {
     setObjectName(QStringLiteral("compareView"));
     m_list->setObjectName(QStringLiteral("compareList"));

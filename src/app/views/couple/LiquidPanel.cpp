@@ -117,16 +117,25 @@ void LiquidPanel::refreshFacts() {
 void LiquidPanel::rebuildRows() {
     m_fields.clear();
     clear(m_rows);
-    const chemistry::Substance* solvent = m_bench.catalogue().solvent();
-    const QString base = !liquid().ready.empty() ? QString::fromStdString(liquid().ready.written)
-                         : liquid().basis == design::LiquidBasis::FinishedVolume ? tr("made up to")
-                         : solvent != nullptr ? QString::fromStdString(solvent->name)
-                                              : QString();
-    addRow(base, basisText(liquid()), kBasisRow);
+    addRow(liquid().ready.empty() && liquid().basis == design::LiquidBasis::FinishedVolume
+               ? tr("made up to")
+               : nameIn(kBasisRow),
+           basisText(liquid()), kBasisRow);
     for (std::size_t i = 0; i < liquid().solutes.size(); ++i) {
-        addRow(QString::fromStdString(liquid().solutes[i].substance.written),
-               q(wording::amountText(liquid().solutes[i].amount)), static_cast<int>(i));
+        const int solute = static_cast<int>(i);
+        addRow(nameIn(solute), q(wording::amountText(liquid().solutes[i].amount)), solute);
     }
+}
+
+/// What is poured in a row.
+QString LiquidPanel::nameIn(int solute) const {
+    if (solute != kBasisRow) {
+        return q(liquid().solutes[static_cast<std::size_t>(solute)].substance.written);
+    }
+    const chemistry::Substance* solvent = m_bench.catalogue().solvent();
+    return !liquid().ready.empty() ? q(liquid().ready.written)
+           : solvent != nullptr    ? q(solvent->name)
+                                   : QString();
 }
 
 void LiquidPanel::addRow(const QString& name, const QString& amount, int solute) {
@@ -168,7 +177,8 @@ void LiquidPanel::typed(QLineEdit* field, int solute, bool settle) {
     design::CellDesign design = m_bench.draft().design();
     design::LiquidDesign& changed = design.liquidAt(m_side);
     const std::string written = field->text().trimmed().toStdString();
-    const auto [amount, halfWidth, choices] = wording::readAmount(written);
+    const auto [amount, halfWidth, choices] =
+        wording::readAmountOf(m_bench.catalogue(), written, nameIn(solute).toStdString());
     const bool fits = amount && (solute != kBasisRow || amount->unit == design::AmountUnit::VolumeM3 ||
                                  (amount->unit == design::AmountUnit::MassKg && changed.ready.empty()));
     if (!fits) {

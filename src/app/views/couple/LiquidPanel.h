@@ -28,6 +28,7 @@ signals:
 
 private:
     void rebuildRows();
+    [[nodiscard]] QString nameIn(int solute) const;
     void refreshFacts();
     void refreshTitle();
     void addRow(const QString& name, const QString& amount, int solute);

@@ -1,28 +1,46 @@
 #include "app/views/couple/MaterialPicker.h"
 
-#include "core/design/Identify.h"
-#include "core/electrode/PorousLayer.h"
-#include "wording/FindingText.h"
-#include "wording/Quantities.h"
+#include "app/session/ShelfBook.h"
+#include "app/views/couple/MaterialRows.h"
+#include "app/widgets/RowList.h"
+#include "core/chemistry/MaterialGroup.h"
 
 #include <QApplication>
 #include <QKeyEvent>
+#include <QLabel>
 #include <QLineEdit>
-#include <QListWidget>
 #include <QVBoxLayout>
+#include <map>
 
 namespace anodex::app {
 namespace {
 
-std::optional<design::Air> usualAir(const chemistry::Material& material) {
-    return electrode::breathesByNature(material) ? std::optional(design::Air::Breathing) : std::nullopt;
+using chemistry::MaterialGroup;
+
+constexpr MaterialGroup kGroups[] = {MaterialGroup::Metal, MaterialGroup::Coated, MaterialGroup::Carbon,
+                                     MaterialGroup::Compound, MaterialGroup::Powder};
+
+QString nameOf(MaterialGroup group) {
+    switch (group) {
+    case MaterialGroup::Metal:
+        return MaterialPicker::tr("Metals and alloys");
+    case MaterialGroup::Coated:
+        return MaterialPicker::tr("Plated and coated");
+    case MaterialGroup::Carbon:
+        return MaterialPicker::tr("Carbons");
+    case MaterialGroup::Compound:
+        return MaterialPicker::tr("Oxides and salts");
+    case MaterialGroup::Powder:
+        return MaterialPicker::tr("Powders and pastes");
+    }
+    return {};
 }
 
 } // namespace
 
 MaterialPicker::MaterialPicker(Workbench& bench, const Theme& theme, QWidget* parent)
-    : QFrame(parent), m_bench(bench), m_theme(theme), m_filter(new QLineEdit(this)),
-      m_list(new QListWidget(this)) {
+    : QFrame(parent), m_bench(bench), m_filter(new QLineEdit(this)), m_list(new RowList(this)),
+      m_rows(new MaterialRows(theme, this)), m_compared(new QLabel(this)) {
     setObjectName(QStringLiteral("card"));
     setAccessibleName(tr("Choose an electrode"));
     m_filter->setObjectName(QStringLiteral("materialFilter"));
@@ -31,14 +49,22 @@ MaterialPicker::MaterialPicker(Workbench& bench, const Theme& theme, QWidget* pa
     m_list->setObjectName(QStringLiteral("materialList"));
     m_list->setAccessibleName(tr("Electrodes and the voltage each would give"));
     m_list->setFocusPolicy(Qt::NoFocus);
+    m_list->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    m_list->setItemDelegate(m_rows);
+    m_compared->setObjectName(QStringLiteral("materialCompared"));
+    m_compared->setTextFormat(Qt::PlainText);
+    m_compared->setWordWrap(true);
+    m_compared->setAlignment(Qt::AlignLeft | Qt::AlignTop);
     auto* layout = new QVBoxLayout(this);
     layout->addWidget(m_filter);
     layout->addWidget(m_list, 1);
+    layout->addWidget(m_compared);
     m_filter->installEventFilter(this);
     connect(m_filter, &QLineEdit::textChanged, this, &MaterialPicker::filter);
     connect(m_filter, &QLineEdit::returnPressed, this, &MaterialPicker::choose);
     connect(&m_foretelling, &QTimer::timeout, this, &MaterialPicker::foretellNext);
     connect(m_list, &QListWidget::itemClicked, this, &MaterialPicker::choose);
+    connect(m_list, &QListWidget::currentItemChanged, this, &MaterialPicker::compare);
     hide();
 }
 
@@ -46,39 +72,68 @@ void MaterialPicker::open(design::Side side, const QPoint& at) {
     m_side = side;
     m_back = QApplication::focusWidget();
     m_filter->clear();
-    list();
-    const QSize size(static_cast<int>(Theme::em(26.0)), static_cast<int>(Theme::em(18.0)));
+    constexpr double kComparedLines = 4.2;
+    m_compared->setFixedHeight(static_cast<int>(Theme::em(kComparedLines)));
+    const QSize room = parentWidget()->size() - QSize(8, 8);
+    const QSize size =
+        QSize(static_cast<int>(Theme::em(44.0)), static_cast<int>(Theme::em(30.0))).boundedTo(room);
     const QPoint local = parentWidget()->mapFromGlobal(at);
     const int x =
         std::clamp(local.x() - size.width() / 2, 4, std::max(4, parentWidget()->width() - size.width() - 4));
     const int y = std::clamp(local.y() - size.height() - 10, 4,
                              std::max(4, parentWidget()->height() - size.height() - 4));
     setGeometry(QRect(QPoint(x, y), size));
+    list();
     show();
     raise();
     m_filter->setFocus();
+    m_list->scrollToTop();
+    if (m_list->currentItem() != nullptr) {
+        m_list->scrollToItem(m_list->currentItem());
+    }
 }
 
 void MaterialPicker::list() {
     m_list->clear();
-    for (const chemistry::Material& material : m_bench.catalogue().materials) {
-        auto* row = new QListWidgetItem(QString::fromStdString(material.name), m_list);
-        row->setData(Qt::UserRole, QString::fromStdString(material.name));
-        QStringList words{QString::fromStdString(material.name),
-                          QString::fromStdString(material.formulaText)};
-        for (const std::string& alias : material.aliases) {
-            words << QString::fromStdString(alias);
-        }
-        row->setData(Qt::UserRole + 2, words.join(QLatin1Char(' ')).toLower());
-        if (material.id == m_bench.draft().design().electrode(m_side).material.id) {
-            m_list->setCurrentItem(row);
-        }
+    m_catalogue = m_bench.catalogueHandle();
+    m_rows->use(m_catalogue);
+    const shelf::Shelf shelf = shelfIn(m_bench);
+    std::vector<std::size_t> owned;
+    std::map<MaterialGroup, std::vector<std::size_t>> others;
+    for (std::size_t i = 0; i < m_catalogue->materials.size(); ++i) {
+        const chemistry::Material& material = m_catalogue->materials[i];
+        const bool isOwned = std::any_of(shelf.materials.begin(), shelf.materials.end(),
+                                         [&](const auto& one) { return one.material.id == material.id; });
+        (isOwned ? owned : others[groupOf(*m_catalogue, material)]).push_back(i);
     }
-    if (m_list->currentItem() == nullptr) {
-        m_list->setCurrentRow(0);
+    add(tr("On your shelf"), owned);
+    for (const MaterialGroup group : kGroups) {
+        add(nameOf(group), others[group]);
     }
     m_foretold = 0;
     m_foretelling.start();
+}
+
+void MaterialPicker::add(const QString& heading, const std::vector<std::size_t>& materials) {
+    if (materials.empty()) {
+        return;
+    }
+    m_list->addItem(MaterialRows::heading(heading));
+    for (const std::size_t material : materials) {
+        auto* row = m_rows->row(material);
+        m_list->addItem(row);
+        if (m_catalogue->materials[material].id == m_bench.draft().design().electrode(m_side).material.id) {
+            m_list->setCurrentItem(row);
+        }
+    }
+}
+
+Outcome MaterialPicker::with(const QListWidgetItem& row) const {
+    const chemistry::Material& material = m_catalogue->materials[*MaterialRows::materialOf(row)];
+    const design::CellDesign& now = m_bench.draft().design();
+    return now.electrode(m_side).material.id == material.id
+               ? m_bench.draft().outcome()
+               : outcomeOf(m_catalogue, exchanged(now, m_side, material));
 }
 
 void MaterialPicker::foretellNext() {
@@ -86,56 +141,61 @@ void MaterialPicker::foretellNext() {
         m_foretelling.stop();
         return;
     }
-    foretell(*m_list->item(m_foretold), static_cast<std::size_t>(m_foretold));
+    QListWidgetItem& row = *m_list->item(m_foretold);
+    if (MaterialRows::materialOf(row)) {
+        m_rows->tell(row, foretold(with(row), m_side));
+    }
     ++m_foretold;
 }
 
-void MaterialPicker::foretell(QListWidgetItem& row, std::size_t index) {
-    const chemistry::Material& material = m_bench.catalogue().materials[index];
-    design::CellDesign candidate = m_bench.draft().design();
-    design::ElectrodeDesign& electrode = candidate.electrode(m_side);
-    design::makeOf(electrode, design::namedAs(material));
-    electrode.air = usualAir(material);
-    const Outcome outcome = outcomeOf(m_bench.catalogueHandle(), candidate);
-    if (!outcome.usable()) {
-        return;
-    }
-    QString line = QString::fromStdString(material.name) + QStringLiteral("   ") +
-                   QString::fromStdString(wording::quantityText(
-                       outcome.evaluation->openCircuitVolts, explain::Unit::Volt, base::Interval{0.0, 0.05}));
-    if (!outcome.findings.empty() && outcome.findings.front().severity != findings::Severity::Note) {
-        line += QStringLiteral("   · ") +
-                QString::fromStdString(wording::findingText(outcome.findings.front()).title);
-    }
-    row.setText(line);
+void MaterialPicker::compare() {
+    const QListWidgetItem* row = m_list->currentItem();
+    m_compared->setText(row != nullptr && MaterialRows::materialOf(*row)
+                            ? compared(m_bench.draft().outcome(), with(*row), m_side)
+                            : tr("Nothing of this name. An own material is made in the catalogue."));
 }
 
 void MaterialPicker::filter(const QString& text) {
+    QListWidgetItem* heading = nullptr;
     QListWidgetItem* first = nullptr;
     for (int i = 0; i < m_list->count(); ++i) {
         QListWidgetItem* row = m_list->item(i);
-        row->setHidden(!row->data(Qt::UserRole + 2).toString().contains(text.trimmed().toLower()));
-        if (!row->isHidden() && first == nullptr) {
-            first = row;
+        const auto material = MaterialRows::materialOf(*row);
+        if (!material) {
+            heading = row;
+            heading->setHidden(true);
+            continue;
+        }
+        row->setHidden(!m_rows->matches(*material, text));
+        if (!row->isHidden()) {
+            heading->setHidden(false);
+            first = first == nullptr ? row : first;
         }
     }
     m_list->setCurrentItem(first);
 }
 
+void MaterialPicker::step(int by) {
+    int row = m_list->currentRow();
+    do {
+        row += by;
+    } while (row >= 0 && row < m_list->count() &&
+             (m_list->item(row)->isHidden() || !MaterialRows::materialOf(*m_list->item(row))));
+    if (row >= 0 && row < m_list->count()) {
+        m_list->setCurrentRow(row);
+    }
+}
+
 void MaterialPicker::choose() {
     const QListWidgetItem* row = m_list->currentItem();
-    if (row == nullptr || row->isHidden()) {
+    const auto material = row == nullptr || row->isHidden() ? std::nullopt : MaterialRows::materialOf(*row);
+    if (!material) {
         return;
     }
-    design::CellDesign design = m_bench.draft().design();
-    design::ElectrodeDesign& electrode = design.electrode(m_side);
-    const chemistry::Material& chosen =
-        m_bench.catalogue().materials[static_cast<std::size_t>(m_list->row(row))];
-    if (electrode.material.id != chosen.id) {
-        design::makeOf(electrode, design::namedAs(chosen));
-        const auto index = static_cast<std::size_t>(m_list->row(row));
-        electrode.air = usualAir(m_bench.catalogue().materials[index]);
-        m_bench.edit(design);
+    const chemistry::Material& chosen = m_catalogue->materials[*material];
+    const design::CellDesign& now = m_bench.draft().design();
+    if (now.electrode(m_side).material.id != chosen.id) {
+        m_bench.edit(exchanged(now, m_side, chosen));
     }
     close();
 }
@@ -155,13 +215,7 @@ bool MaterialPicker::eventFilter(QObject* watched, QEvent* event) {
             return true;
         }
         if (key == Qt::Key_Up || key == Qt::Key_Down) {
-            int row = m_list->currentRow();
-            do {
-                row += key == Qt::Key_Down ? 1 : -1;
-            } while (row >= 0 && row < m_list->count() && m_list->item(row)->isHidden());
-            if (row >= 0 && row < m_list->count()) {
-                m_list->setCurrentRow(row);
-            }
+            step(key == Qt::Key_Down ? 1 : -1);
             return true;
         }
     }

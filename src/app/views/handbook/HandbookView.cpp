@@ -2,12 +2,12 @@
 
 #include "app/views/ViewList.h"
 #include "app/views/handbook/PageText.h"
+#include "app/widgets/RowList.h"
 
 #include <QAbstractTextDocumentLayout>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>
-#include <QListWidget>
 #include <QPushButton>
 #include <QRegularExpression>
 #include <QScrollBar>
@@ -53,7 +53,7 @@ bool holds(const wording::HandbookPage& page, const QStringList& words) {
 
 HandbookView::HandbookView(Workbench& /*bench*/, const Theme& theme, QWidget* parent)
     : VisitedView(parent), m_theme(theme), m_pages(wording::handbookPages()), m_words(new QLineEdit(this)),
-      m_list(new QListWidget(this)), m_none(new QLabel(this)), m_back(new QPushButton(tr("Back"), this)),
+      m_list(new RowList(this)), m_none(new QLabel(this)), m_back(new QPushButton(tr("Back"), this)),
       m_forward(new QPushButton(tr("Forward"), this)), m_leave(new QPushButton(this)),
       m_page(new QTextBrowser(this)) {
     setObjectName(QStringLiteral("handbookView"));

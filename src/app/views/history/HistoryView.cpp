@@ -2,13 +2,13 @@
 
 #include "app/session/ChosenFile.h"
 #include "app/views/ViewList.h"
+#include "app/widgets/RowList.h"
 #include "wording/Texts.h"
 
 #include <QDateTime>
 #include <QFileInfo>
 #include <QHBoxLayout>
 #include <QLabel>
-#include <QListWidget>
 #include <QPushButton>
 #include <QVBoxLayout>
 #include <algorithm>
@@ -27,7 +27,7 @@ QDateTime timeOf(const notebook::HistoryEntry& entry) {
 } // namespace
 
 HistoryView::HistoryView(Workbench& bench, const Theme& theme, QWidget* parent)
-    : VisitedView(parent), m_bench(bench), m_theme(theme), m_list(new QListWidget(this)),
+    : VisitedView(parent), m_bench(bench), m_theme(theme), m_list(new RowList(this)),
       m_words(new QLabel(this)), m_go(new QPushButton(tr("Go there"), this)),
       m_look(new QPushButton(tr("Look at it"), this)),
       m_save(new QPushButton(tr("Save that state as a notebook of its own…"), this)) {

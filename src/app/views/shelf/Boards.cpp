@@ -52,7 +52,7 @@ PictureItem Boards::drawn(std::size_t index, const QRectF& area) const {
     item.paint = [=, this](QPainter& painter) {
         const Colours& c = m_theme.colours();
         const double text = Theme::em(1.15);
-        paintThing(painter, m_theme.colours(), thing.kind,
+        paintThing(painter, m_theme.colours(), m_bench.catalogue(), thing,
                    QRectF(area.center().x() - Theme::em(1.2), area.top() + 2, Theme::em(2.4),
                           area.height() - 2.0 * text - 6));
         painter.setPen(c.ink);

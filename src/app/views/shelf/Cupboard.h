@@ -23,7 +23,7 @@ struct CupboardPlace {
 /// Names in the language in use. A thing this catalogue does not know is left out.
 [[nodiscard]] std::vector<CupboardPlace> cupboard(const chemistry::Catalogue& catalogue);
 
-/// Whatever its amount. `shelf` with its names looked up, as shelfKnown() gives it.
+/// Whatever its amount. `shelf` with its names looked up, as shelfIn() gives it.
 [[nodiscard]] bool stands(const shelf::Shelf& shelf, const CupboardThing& thing);
 [[nodiscard]] shelf::Shelf without(const shelf::Shelf& shelf, const CupboardThing& thing);
 

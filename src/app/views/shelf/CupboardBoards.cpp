@@ -37,7 +37,7 @@ PictureItem CupboardBoards::drawn(const CupboardThing& thing, bool ticked, const
     item.tooltip = ticked ? tr("%1: on the shelf. Click to take it off.").arg(thing.name)
                           : tr("%1: click to put it on the shelf (%2 %3). Another amount is typed below.")
                                 .arg(thing.name, thing.owned.amount, thing.owned.name);
-    item.paint = [this, area, ticked, looks = thing.looks, kind = thing.owned.kind,
+    item.paint = [this, area, ticked, looks = thing.looks, owned = thing.owned,
                   name = thing.name](QPainter& painter) {
         const Colours& c = m_theme.colours();
         const double text = Theme::em(1.1);
@@ -49,7 +49,7 @@ PictureItem CupboardBoards::drawn(const CupboardThing& thing, bool ticked, const
         const QRectF figure(area.center().x() - Theme::em(1.1), area.top() + 5, Theme::em(2.2),
                             Theme::em(2.4));
         if (!paintLooks(painter, c, looks, figure)) {
-            paintThing(painter, c, kind, figure);
+            paintThing(painter, c, m_bench.catalogue(), owned, figure);
         }
         const QRectF box(area.right() - Theme::em(1.3), area.top() + 5, Theme::em(0.9), Theme::em(0.9));
         painter.setPen(QPen(ticked ? c.focus : c.faint, 1.3));
@@ -82,7 +82,7 @@ void CupboardBoards::rebuild() {
     if (m_places.empty()) {
         m_places = cupboard(m_bench.catalogue());
     }
-    const shelf::Shelf shelf = shelfKnown(m_bench);
+    const shelf::Shelf shelf = shelfIn(m_bench);
     std::vector<PictureItem> items;
     const auto across = static_cast<std::size_t>(std::max(1.0, (width() - 8.0) / Theme::em(6.4)));
     const double wide = (width() - 8.0) / static_cast<double>(across);

@@ -3,6 +3,7 @@
 #include "app/theme/Words.h"
 #include "app/widgets/Listed.h"
 #include "core/chemistry/NameLookup.h"
+#include "core/design/Identify.h"
 #include "quantity/Letters.h"
 #include "wording/Likely.h"
 #include "wording/Quantities.h"
@@ -12,6 +13,7 @@
 namespace anodex::app {
 namespace {
 
+using design::EntryKind;
 using quantity::trimmed;
 using wording::Dimension;
 
@@ -67,10 +69,14 @@ Typed parted(std::string_view text) {
     return typed;
 }
 
-template <typename Entry, typename Name>
-void place(std::vector<Entry>& list, Entry entry, const Name& nameOf) {
-    const auto same = std::find_if(list.begin(), list.end(), [&](const Entry& one) {
-        return chemistry::foldedName(nameOf(one)) == chemistry::foldedName(nameOf(entry));
+/// In place of what is the same thing, by whatever name it was put there.
+template <typename Entry>
+void place(const chemistry::Catalogue& catalogue, design::EntryKind kind, std::vector<Entry>& list,
+           design::Named Entry::*name, Entry entry) {
+    design::identify(catalogue, kind, entry.*name);
+    const auto same = std::find_if(list.begin(), list.end(), [&](Entry one) {
+        design::identify(catalogue, kind, one.*name);
+        return (one.*name).id == (entry.*name).id;
     });
     if (same != list.end()) {
         *same = std::move(entry);
@@ -78,8 +84,6 @@ void place(std::vector<Entry>& list, Entry entry, const Name& nameOf) {
         list.push_back(std::move(entry));
     }
 }
-
-const auto kMaterialName = [](const auto& owned) { return owned.material.written; };
 
 std::optional<shelf::OwnedMaterial> materialFrom(const chemistry::Catalogue& catalogue, const Typed& typed) {
     const auto index = chemistry::findMaterial(catalogue, typed.name);
@@ -129,25 +133,28 @@ std::optional<shelf::Shelf> withOwned(const chemistry::Catalogue& catalogue, she
         return std::nullopt;
     }
     if (typed.measuredIn(Dimension::CubicMetre) && chemistry::findLiquid(catalogue, typed.name)) {
-        place(shelf.liquids, {{name, {}}, typed.amount->value, typed.price},
-              [](const auto& one) { return one.ready.written; });
+        place(catalogue, EntryKind::Liquid, shelf.liquids, &shelf::OwnedLiquid::ready,
+              {{name, {}}, typed.amount->value, typed.price});
         return shelf;
     }
     if (!typed.amount && chemistry::findSeparator(catalogue, typed.name)) {
-        place(shelf.separators, {{name, {}}, typed.price}, kMaterialName);
+        place(catalogue, EntryKind::Separator, shelf.separators, &shelf::OwnedPart::material,
+              {{name, {}}, typed.price});
         return shelf;
     }
     if (!typed.amount && chemistry::findCase(catalogue, typed.name)) {
-        place(shelf.cases, {{name, {}}, typed.price}, kMaterialName);
+        place(catalogue, EntryKind::Case, shelf.cases, &shelf::OwnedPart::material,
+              {{name, {}}, typed.price});
         return shelf;
     }
     if (auto owned = materialFrom(catalogue, typed)) {
-        place(shelf.materials, std::move(*owned), kMaterialName);
+        place(catalogue, EntryKind::Material, shelf.materials, &shelf::OwnedMaterial::material,
+              std::move(*owned));
         return shelf;
     }
     if (typed.measuredIn(Dimension::Kilogram) && chemistry::findSubstance(catalogue, typed.name)) {
-        place(shelf.substances, {{name, {}}, typed.amount->value, typed.price},
-              [](const auto& one) { return one.substance.written; });
+        place(catalogue, EntryKind::Substance, shelf.substances, &shelf::OwnedSubstance::substance,
+              {{name, {}}, typed.amount->value, typed.price});
         return shelf;
     }
     if (chemistry::findSubstance(catalogue, typed.name)) {

@@ -12,7 +12,7 @@
 
 namespace anodex::app {
 
-/// The shelf with the thing on it; in place of one of the same name. The problem in a line otherwise.
+/// The shelf with the thing on it; in place of the same thing by this or another name. The problem in a line otherwise.
 [[nodiscard]] std::optional<shelf::Shelf> withOwned(const chemistry::Catalogue& catalogue, shelf::Shelf shelf,
                                                     std::string_view text, QString& problem);
 

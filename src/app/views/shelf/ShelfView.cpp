@@ -180,7 +180,7 @@ void ShelfView::add() {
 }
 
 void ShelfView::toggle(const CupboardThing& thing) {
-    const shelf::Shelf shelf = shelfKnown(m_bench);
+    const shelf::Shelf shelf = shelfIn(m_bench);
     const std::string name = thing.name.toStdString();
     if (stands(shelf, thing)) {
         keepShelf(m_bench, without(shelf, thing), base::Said("command.shelf-off", {{"name", name}}));

@@ -1,5 +1,8 @@
 #include "app/views/shelf/ThingPaint.h"
 
+#include "app/widgets/MaterialPaint.h"
+#include "core/chemistry/NameLookup.h"
+
 #include <QPainter>
 #include <QPainterPath>
 
@@ -78,12 +81,22 @@ bool paintLooks(QPainter& painter, const Colours& c, const QString& looks, const
     return true;
 }
 
-void paintThing(QPainter& painter, const Colours& c, OwnedThing::Kind kind, const QRectF& box) {
+void paintThing(QPainter& painter, const Colours& c, const chemistry::Catalogue& catalogue,
+                const OwnedThing& thing, const QRectF& box) {
+    const auto material = thing.kind == OwnedThing::Kind::Material
+                              ? chemistry::findMaterial(catalogue, thing.name.toStdString())
+                              : std::nullopt;
+    if (material) {
+        const double side = std::min(box.width(), box.height());
+        paintMaterial(painter, c, catalogue, catalogue.materials[*material],
+                      QRectF(box.center() - QPointF(side, side) / 2.0, QSizeF(side, side)));
+        return;
+    }
     const double w = box.width();
     const double h = box.height();
     painter.setRenderHint(QPainter::Antialiasing);
     painter.setPen(QPen(c.ink, 1.3));
-    switch (kind) {
+    switch (thing.kind) {
     case OwnedThing::Kind::Material:
         painter.setBrush(c.rule);
         painter.drawPolygon(QPolygonF({{box.left() + 0.2 * w, box.bottom()},

@@ -7,7 +7,9 @@ class QPainter;
 
 namespace anodex::app {
 
-void paintThing(QPainter& painter, const Colours& colours, OwnedThing::Kind kind, const QRectF& box);
+/// An electrode by its form and colour where the catalogue knows it; anything else as its kind looks.
+void paintThing(QPainter& painter, const Colours& colours, const chemistry::Catalogue& catalogue,
+                const OwnedThing& thing, const QRectF& box);
 /// By its looks: can, nails, pipe, rod, coil, heap, pot or fruit; false for any other, and nothing is drawn.
 bool paintLooks(QPainter& painter, const Colours& colours, const QString& looks, const QRectF& box);
 

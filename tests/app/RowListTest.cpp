@@ -1,0 +1,76 @@
+// A list that shows whole rows only.
+#include "app/widgets/RowList.h"
+
+#include <QImage>
+#include <QTest>
+#include <gtest/gtest.h>
+
+namespace anodex::app {
+namespace {
+
+class RowListTest : public testing::Test {
+protected:
+    RowListTest() {
+        for (int i = 0; i < 40; ++i) {
+            m_list.addItem(QString::number(i));
+        }
+        m_list.setFrameShape(QFrame::NoFrame);
+        m_list.show();
+        m_row = m_list.visualItemRect(m_list.item(0)).height();
+    }
+
+    /// Inside its frame.
+    void makeRoom(int height) {
+        m_list.resize(200, 200);
+        m_list.resize(200, height + 200 - m_list.viewport()->height());
+    }
+    /// Whether anything but the ground stands in the last rows of pixels.
+    bool footIsBlank(int pixels) {
+        const QImage image = m_list.viewport()->grab().toImage();
+        const QColor ground = image.pixelColor(image.width() - 1, image.height() - 1);
+        for (int y = image.height() - pixels; y < image.height(); ++y) {
+            for (int x = 0; x < image.width(); ++x) {
+                if (image.pixelColor(x, y) != ground) {
+                    return false;
+                }
+            }
+        }
+        return true;
+    }
+
+    RowList m_list;
+    int m_row = 0;
+};
+
+TEST_F(RowListTest, ARowThatWouldBeCutIsNotDrawnAndNotHit) {
+    const int rest = m_row - 2;
+    makeRoom(5 * m_row + rest);
+    EXPECT_TRUE(footIsBlank(rest));
+    EXPECT_FALSE(footIsBlank(rest + m_row));
+    EXPECT_FALSE(m_list.indexAt(QPoint(20, 5 * m_row + 3)).isValid());
+    EXPECT_EQ(m_list.indexAt(QPoint(20, 5 * m_row - 3)).row(), 4);
+}
+
+TEST_F(RowListTest, WhatFitsIsAllShown) {
+    makeRoom(5 * m_row);
+    EXPECT_FALSE(footIsBlank(m_row));
+    EXPECT_EQ(m_list.indexAt(QPoint(20, 5 * m_row - 2)).row(), 4);
+}
+
+TEST_F(RowListTest, TheLastRowIsReachedByKeys) {
+    makeRoom(5 * m_row + m_row / 2);
+    m_list.setCurrentRow(0);
+    QTest::keyClick(&m_list, Qt::Key_End);
+    EXPECT_EQ(m_list.currentRow(), 39);
+    const QRect last = m_list.visualItemRect(m_list.item(39));
+    EXPECT_LE(last.bottom(), m_list.viewport()->height());
+    EXPECT_EQ(m_list.indexAt(last.center()).row(), 39);
+}
+
+TEST_F(RowListTest, ARowTallerThanTheListIsShownAsFarAsItGoes) {
+    makeRoom(m_row / 2);
+    EXPECT_EQ(m_list.indexAt(QPoint(20, 2)).row(), 0);
+}
+
+} // namespace
+} // namespace anodex::app

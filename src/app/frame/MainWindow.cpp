@@ -76,6 +76,9 @@ MainWindow::MainWindow(Workbench& bench, Theme& theme, QWidget* parent)
 }
 
 void MainWindow::layOut() {
+    QSizePolicy kept = m_crumbs->sizePolicy();
+    kept.setRetainSizeWhenHidden(true); // what is said needs its place without a design too
+    m_crumbs->setSizePolicy(kept);
     auto* frame = new QWidget(this);
     frame->setObjectName(QStringLiteral("frame"));
     auto* middle = new QVBoxLayout;
@@ -95,8 +98,7 @@ void MainWindow::layOut() {
     setCentralWidget(frame);
     m_strip->setParent(frame);
     m_strip->setHome([this] {
-        return m_crumbs->isHidden() ? QRect(m_stage->pos(), QSize(m_stage->width(), 0))
-                                    : m_crumbs->freePart();
+        return m_crumbs->isHidden() ? m_crumbs->geometry() : m_crumbs->freePart();
     });
 }
 
@@ -204,7 +206,7 @@ void MainWindow::showStation(const QString& wanted) {
         return; // remembered by a version that had it
     }
     if (entry->needs == ViewEntry::Needs::Design && m_bench.contents().revisions.empty()) {
-        m_strip->say(tr("There is no design yet: choose a door first"));
+        m_strip->say(tr("There is no design yet. Begin with one of these."));
         entry = m_views.begin();
     }
     m_bench.settle();

@@ -8,6 +8,7 @@
 #include "wording/Quantities.h"
 
 #include <QFontMetricsF>
+#include <algorithm>
 
 namespace anodex::app {
 namespace {
@@ -59,6 +60,19 @@ QString gain(const shelf::Change& change) {
     }
     return ratio >= 2.0 ? QStringLiteral("×%1").arg(q(wording::numberText(ratio, 2)))
                         : QStringLiteral("+%1\u00A0%").arg(q(wording::numberText(100.0 * (ratio - 1.0), 2)));
+}
+
+QFont headFont() {
+    return Theme::font(1.05, true);
+}
+
+double worthWidth(const QString& worth) {
+    return wordsWidth(worth, Theme::font(0.95, true)) + Theme::em(0.6);
+}
+
+/// Of the words of a change beside what it is worth, on as many lines as they take.
+double namesHeight(const QString& name, const QString& worth, double across) {
+    return std::max(Theme::em(1.25), wrappedHeight(name, across - worthWidth(worth), Theme::font(0.95)));
 }
 
 } // namespace
@@ -117,12 +131,16 @@ PictureItem Advice::head(double across) const {
     item.role = QAccessible::Button;
     item.name = tr(kFigures[m_figure].title);
     item.tooltip = tr("Click for power, voltage or life.");
-    item.paint = [area = item.area, name = item.name, this](QPainter& painter) {
+    item.paint = [area = item.area, words = headText(), this](QPainter& painter) {
         painter.setPen(m_theme.colours().ink);
-        painter.setFont(Theme::font(1.05, true));
-        drawElided(painter, area, name + QStringLiteral(" ▾"));
+        painter.setFont(headFont());
+        drawElided(painter, area, words);
     };
     return item;
+}
+
+QString Advice::headText() const {
+    return tr(kFigures[m_figure].title) + QStringLiteral(" ▾");
 }
 
 PictureItem Advice::riskSwitch(const QRectF& head) const {
@@ -150,13 +168,21 @@ PictureItem Advice::riskSwitch(const QRectF& head) const {
     return item;
 }
 
+QString Advice::nameOf(const shelf::Change& change) const {
+    return q(wordsFor(m_bench.draft().design(), change.design, *m_bench.draft().outcome().cell));
+}
+
+double Advice::rowHeight(const shelf::Change& change, double across) const {
+    return namesHeight(nameOf(change), gain(change), across) + Theme::em(change.danger ? 1.35 : 0.35);
+}
+
 PictureItem Advice::row(std::size_t index, const QRectF& area) const {
     const shelf::Change& change = m_changes[index];
     PictureItem item;
     item.id = QStringLiteral("change:%1").arg(index);
     item.area = area;
     item.role = QAccessible::Button;
-    item.name = q(wordsFor(m_bench.draft().design(), change.design, *m_bench.draft().outcome().cell));
+    item.name = nameOf(change);
     item.value = gain(change);
     item.tooltip =
         tr("%1: %2. Click to make it so; undo brings this design back.").arg(item.name, item.value);
@@ -168,14 +194,14 @@ PictureItem Advice::row(std::size_t index, const QRectF& area) const {
     item.paint = [=, this, name = item.name, worth = gain(change),
                   danger = change.danger](QPainter& painter) {
         const Colours& c = m_theme.colours();
-        const double text = Theme::em(1.25);
+        const double text = namesHeight(name, worth, area.width());
+        const double room = worthWidth(worth);
         painter.setPen(c.ink);
         painter.setFont(Theme::font(0.95));
-        const double room = QFontMetricsF(Theme::font(0.95, true)).horizontalAdvance(worth) + Theme::em(0.6);
-        drawElided(painter, QRectF(area.left(), area.top(), area.width() - room, text), name);
+        drawWrapped(painter, QRectF(area.left(), area.top(), area.width() - room, text), name);
         painter.setFont(Theme::font(0.95, true));
-        drawElided(painter, QRectF(area.right() - room, area.top(), room, text), worth,
-                   Qt::AlignRight | Qt::AlignVCenter);
+        drawWords(painter, QRectF(area.right() - room, area.top(), room, Theme::em(1.25)), worth,
+                  Qt::AlignRight | Qt::AlignVCenter);
         if (danger) {
             painter.setPen(c.danger);
             painter.setFont(Theme::font(0.85));
@@ -197,10 +223,17 @@ void Advice::rebuild() {
     if (m_bench.draft().outcome().usable()) {
         const double pad = Theme::em(0.8);
         const double across = width() - 2 * pad;
-        const PictureItem risky = riskSwitch(QRectF(pad, Theme::em(0.3), across, Theme::em(1.8)));
-        items.push_back(head(across - risky.area.width() - Theme::em(0.6)));
+        QRectF line(pad, Theme::em(0.3), across, Theme::em(1.8));
+        PictureItem risky = riskSwitch(line);
+        const double beside = across - risky.area.width() - Theme::em(0.6);
+        const bool fits = wordsWidth(headText(), headFont()) <= beside;
+        items.push_back(head(fits ? beside : across));
+        if (!fits) {
+            line.moveTop(line.bottom());
+            risky = riskSwitch(line);
+        }
         items.push_back(risky);
-        double y = items.front().area.bottom();
+        double y = line.bottom();
         if (m_seeking || m_changes.empty()) {
             PictureItem note;
             note.id = QStringLiteral("note");
@@ -217,7 +250,7 @@ void Advice::rebuild() {
             items.push_back(std::move(note));
         }
         for (std::size_t i = 0; i < m_changes.size() && !m_seeking; ++i) {
-            const double tall = Theme::em(m_changes[i].danger ? 2.6 : 1.6);
+            const double tall = rowHeight(m_changes[i], across);
             if (y + tall > height()) {
                 break;
             }

@@ -18,6 +18,9 @@ private:
     void activate(const QString& id);
     void rebuild();
     [[nodiscard]] PictureItem head(double across) const;
+    [[nodiscard]] QString headText() const;
+    [[nodiscard]] QString nameOf(const shelf::Change& change) const;
+    [[nodiscard]] double rowHeight(const shelf::Change& change, double across) const;
     [[nodiscard]] PictureItem riskSwitch(const QRectF& head) const;
     [[nodiscard]] PictureItem row(std::size_t index, const QRectF& area) const;
 

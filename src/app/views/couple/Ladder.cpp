@@ -90,6 +90,11 @@ double Ladder::columnX(design::Side side) const {
     const double room = width() - voltAxisWidth();
     return voltAxisWidth() + room * (side == design::Side::Negative ? 0.30 : 0.71);
 }
+std::pair<double, double> Ladder::labelSpan(design::Side side) const {
+    const double apart = barHalf() + Theme::em(0.9);
+    return side == design::Side::Negative ? std::pair(voltAxisWidth() + 6, columnX(side) - apart)
+                                          : std::pair(columnX(side) + apart, width() - 4.0);
+}
 QColor Ladder::colourOf(design::Side side) const {
     return side == design::Side::Negative ? m_theme.colours().negative : m_theme.colours().positive;
 }
@@ -153,11 +158,10 @@ void Ladder::addRung(std::vector<PictureItem>& items, const Rung& rung) const {
     const double x = columnX(rung.side);
     const double y = yOf(rung.volts);
     const bool left = rung.side == design::Side::Negative;
-    const double edge = left ? x - barHalf() - Theme::em(0.9) : x + barHalf() + Theme::em(0.9);
     const double tall = rung.withSecond ? Theme::em(2.3) : Theme::em(1.15);
-    const QRectF label =
-        left ? QRectF(voltAxisWidth() + 6, rung.labelY - tall / 2, edge - voltAxisWidth() - 6, tall)
-             : QRectF(edge, rung.labelY - tall / 2, width() - edge - 4, tall);
+    const auto [from, to] = labelSpan(rung.side);
+    const double edge = left ? to : from;
+    const QRectF label(from, rung.labelY - tall / 2, to - from, tall);
     PictureItem item;
     item.id = QStringLiteral("rung:%1:%2")
                   .arg(static_cast<int>(rung.side))
@@ -182,8 +186,7 @@ void Ladder::addRung(std::vector<PictureItem>& items, const Rung& rung) const {
             return;
         }
         painter.setPen(QPen(c.rule, 1.0));
-        const double from = left ? bar.left() : bar.right();
-        painter.drawLine(QPointF(from, y), QPointF(edge, rung.labelY));
+        painter.drawLine(QPointF(left ? bar.left() : bar.right(), y), QPointF(edge, rung.labelY));
         const int align = (left ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter;
         painter.setPen(blocked ? c.faint : c.ink);
         painter.setFont(Theme::font(0.95, rung.working));
@@ -191,14 +194,19 @@ void Ladder::addRung(std::vector<PictureItem>& items, const Rung& rung) const {
         // The number stays whole; the name gives way.
         const double number = QFontMetricsF(painter.font()).horizontalAdvance(volts + QStringLiteral("  "));
         const QRectF line(label.left(), label.top(), label.width(), Theme::em(1.15));
+        const QRectF second(label.left(), label.center().y(), label.width(), label.height() / 2);
         painter.drawText(line, align, volts);
+        if (rung.nameBelow) {
+            painter.setFont(Theme::font(0.9, rung.working));
+            drawElided(painter, second, rung.name, align);
+            return;
+        }
         drawElided(painter, left ? line.adjusted(0, 0, -number, 0) : line.adjusted(number, 0, 0, 0),
                    rung.name, align);
         if (rung.withSecond) {
             painter.setPen(c.faint);
             painter.setFont(Theme::font(0.82));
-            drawElided(painter, QRectF(label.left(), label.center().y(), label.width(), label.height() / 2),
-                       blocked ? rung.why : rung.equation, align);
+            drawElided(painter, second, blocked ? rung.why : rung.equation, align);
         }
     };
     items.push_back(std::move(item));
@@ -320,6 +328,9 @@ void Ladder::addLoaded(std::vector<PictureItem>& items) const {
     }
     addLoss(cell::LossPart::PositivePolarisation, 2);
     double lastLabel = 1e9;
+    const double bracketFoot = 0.5 * (yOf(e.side(design::Side::Negative).restVolts) +
+                                      yOf(e.side(design::Side::Positive).restVolts)) +
+                               Theme::em(1.4);
     const double minimum = 0.012 * sign;
     for (std::size_t i = 0; i < steps.size(); ++i) {
         const Step step = steps[i];
@@ -355,11 +366,20 @@ void Ladder::addLoaded(std::vector<PictureItem>& items) const {
             painter.setFont(Theme::font(step.kind == 0 ? 1.15 : 0.85, step.kind == 0));
             const double wide = columnX(design::Side::Positive) - barHalf() - Theme::em(0.9) - area.right();
             const QRectF text(area.right() + Theme::em(0.35), labelY - Theme::em(0.75), wide, Theme::em(1.5));
-            const QString words = step.kind == 0 ? shown : step.name + QStringLiteral(" ") + shown;
+            const QFontMetricsF metrics(painter.font());
+            if (metrics.horizontalAdvance(shown) > wide) {
+                if (step.kind == 0) { // under the open circuit, where there is room at any font
+                    drawWords(painter, QRectF(0, bracketFoot, area.left() - Theme::em(0.35), Theme::em(1.5)),
+                              shown, Qt::AlignRight | Qt::AlignVCenter);
+                }
+                return;
+            }
+            const QString whole = step.name + QStringLiteral(" ") + shown;
+            const QString words = step.kind == 0 || metrics.horizontalAdvance(whole) > wide ? shown : whole;
             // The bracket's lines end where the words begin.
-            const double covered = std::min(wide, QFontMetricsF(painter.font()).horizontalAdvance(words) + 4);
+            const double covered = std::min(wide, metrics.horizontalAdvance(words) + 4);
             painter.fillRect(QRectF(text.left() - 2, text.top(), covered, text.height()), c.paper);
-            drawElided(painter, text, words);
+            drawWords(painter, text, words, Qt::AlignLeft | Qt::AlignVCenter);
         };
         items.push_back(std::move(item));
     }

@@ -9,6 +9,7 @@
 #include "app/theme/Theme.h"
 #include "app/widgets/picture/Picture.h"
 #include "core/load/Load.h"
+#include <utility>
 
 namespace anodex::app {
 
@@ -41,6 +42,7 @@ private:
         bool working = false;
         bool told = true;       ///< Its name stands beside it; where room is short, the tooltip has to do.
         bool withSecond = true; ///< With its equation, or why it is blocked, on a second line.
+        bool nameBelow = false; ///< Its name there instead, where the label is narrow.
     };
 
     void rebuild();
@@ -48,7 +50,7 @@ private:
     void chooseScale();
     [[nodiscard]] std::vector<Rung> rungsOf(design::Side side) const;
     /// Chooses which rungs are told in words when not all fit.
-    static void tellWhatFits(std::vector<Rung>& rungs, double room);
+    void tellWhatFits(std::vector<Rung>& rungs, double room) const;
     void spreadLabels(std::vector<Rung>& rungs) const;
     void addRung(std::vector<PictureItem>& items, const Rung& rung) const;
     void addSettled(std::vector<PictureItem>& items, design::Side side) const;
@@ -57,6 +59,8 @@ private:
     void addFoot(std::vector<PictureItem>& items, design::Side side) const;
     void paintAxis(QPainter& painter) const;
     [[nodiscard]] double yOf(double volts) const;
+    /// From where to where the words of a side may stand, px.
+    [[nodiscard]] std::pair<double, double> labelSpan(design::Side side) const;
     [[nodiscard]] double columnX(design::Side side) const;
     [[nodiscard]] QColor colourOf(design::Side side) const;
     [[nodiscard]] double bottom() const;

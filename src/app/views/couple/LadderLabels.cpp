@@ -6,9 +6,12 @@
 
 namespace anodex::app {
 
-void Ladder::tellWhatFits(std::vector<Rung>& rungs, double room) {
+void Ladder::tellWhatFits(std::vector<Rung>& rungs, double room) const {
     const auto count = static_cast<double>(rungs.size());
-    const bool both = count * Theme::em(2.3) <= room;
+    constexpr double kNumberAndName = 12.0; // lines of text: what both take beside each other
+    const auto [from, to] = labelSpan(rungs.empty() ? design::Side::Negative : rungs.front().side);
+    const bool narrow = to - from < Theme::em(kNumberAndName);
+    const bool both = narrow || count * Theme::em(2.3) <= room;
     const double line = both ? Theme::em(2.3) : Theme::em(1.25);
     const auto fitting = static_cast<std::size_t>(std::max(1.0, room / line));
     // What works comes first, then what runs, most current first, then what is blocked.
@@ -19,6 +22,7 @@ void Ladder::tellWhatFits(std::vector<Rung>& rungs, double room) {
     for (std::size_t i = 0; i < rungs.size(); ++i) {
         rungs[i].told = i < fitting;
         rungs[i].withSecond = both;
+        rungs[i].nameBelow = narrow;
     }
 }
 

@@ -241,11 +241,11 @@ void Timeline::paintNumbers(QPainter& painter) const {
     const Colours& c = m_theme.colours();
     painter.setFont(Theme::font(0.9));
     const QRect seen = visibleRegion().boundingRect();
+    const double wide = leftMargin() - Theme::em(0.4);
+    painter.fillRect(QRectF(seen.left(), 0, wide, height() - footHeight() + Theme::em(0.6)), c.paper);
+    painter.setPen(c.faint);
     for (const double value : m_scale.lines()) {
-        const QRectF label(seen.left(), yOf(value) - Theme::em(0.6), leftMargin() - Theme::em(0.4),
-                           Theme::em(1.2));
-        painter.fillRect(label, c.paper);
-        painter.setPen(c.faint);
+        const QRectF label(seen.left(), yOf(value) - Theme::em(0.6), wide, Theme::em(1.2));
         painter.drawText(label, Qt::AlignRight | Qt::AlignVCenter, scaleText(value));
     }
 }

@@ -1,6 +1,8 @@
 // A list that shows whole rows only.
 #include "app/widgets/RowList.h"
+#include "app/widgets/ShapedText.h"
 
+#include <QApplication>
 #include <QImage>
 #include <QTest>
 #include <gtest/gtest.h>
@@ -55,6 +57,22 @@ TEST_F(RowListTest, WhatFitsIsAllShown) {
     makeRoom(5 * m_row);
     EXPECT_FALSE(footIsBlank(m_row));
     EXPECT_EQ(m_list.indexAt(QPoint(20, 5 * m_row - 2)).row(), 4);
+}
+
+TEST_F(RowListTest, WordsTooLongForTheListTakeASecondLine) {
+    m_list.setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    m_list.item(2)->setText("many words that stand in one row of a list that is not so wide");
+    makeRoom(12 * m_row);
+    EXPECT_TRUE(
+        QTest::qWaitFor([&] { return m_list.visualItemRect(m_list.item(2)).height() > 1.4 * m_row; }, 2000));
+    EXPECT_EQ(m_list.visualItemRect(m_list.item(1)).height(), m_row);
+}
+
+TEST(ShapedText, BreaksWhereTheTextDoes) {
+    const QFont font = QApplication::font();
+    const double one = wrappedHeight("one", 400, font);
+    EXPECT_GT(wrappedHeight("one\ntwo\nthree", 400, font), 2.5 * one);
+    EXPECT_LT(wordsWidth("one\ntwo", font), wordsWidth("one two", font));
 }
 
 TEST_F(RowListTest, TheLastRowIsReachedByKeys) {

@@ -4,6 +4,10 @@
 
 namespace anodex::app {
 
+RowList::RowList(QWidget* parent) : QListWidget(parent) {
+    setWordWrap(true);
+}
+
 int RowList::wholeRows() const {
     const int foot = viewport()->height();
     const QModelIndex last = QListWidget::indexAt(QPoint(viewport()->width() / 2, foot - 1));

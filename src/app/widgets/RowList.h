@@ -1,5 +1,5 @@
-// src/app/widgets/RowList.h - a list that shows whole rows only: one that would be cut at its foot waits until
-// there is room for it.
+// src/app/widgets/RowList.h - a list whose words are written whole, on as many lines as they take, and whose rows
+// are: one that would be cut at its foot waits until there is room for it.
 #pragma once
 #include <QListWidget>
 
@@ -8,7 +8,7 @@ namespace anodex::app {
 class RowList : public QListWidget {
     Q_OBJECT
 public:
-    using QListWidget::QListWidget;
+    explicit RowList(QWidget* parent = nullptr);
 
     /// No row where none is shown.
     [[nodiscard]] QModelIndex indexAt(const QPoint& point) const override;

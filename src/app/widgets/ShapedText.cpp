@@ -26,9 +26,11 @@ std::size_t qHash(const Key& key, std::size_t seed) {
 }
 
 QStaticText shape(const Key& key) {
-    QStaticText shaped(key.fit == Fit::Elided
-                           ? QFontMetricsF(key.font).elidedText(key.text, Qt::ElideRight, key.width)
-                           : key.text);
+    QString text = key.fit == Fit::Elided
+                       ? QFontMetricsF(key.font).elidedText(key.text, Qt::ElideRight, key.width)
+                       : key.text;
+    text.replace(QLatin1Char('\n'), QChar::LineSeparator); // alone it would not break the line
+    QStaticText shaped(text);
     shaped.setTextFormat(Qt::PlainText);
     QTextOption option;
     option.setWrapMode(key.fit == Fit::Wrapped ? QTextOption::WordWrap : QTextOption::NoWrap);

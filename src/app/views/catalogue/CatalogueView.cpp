@@ -75,7 +75,6 @@ CatalogueView::CatalogueView(Workbench& bench, const Theme& theme, QWidget* pare
     setObjectName(QStringLiteral("catalogueView"));
     m_lists->setObjectName(QStringLiteral("catalogueLists"));
     m_lists->setAccessibleName(tr("Lists of the catalogue"));
-    m_lists->setMaximumWidth(static_cast<int>(Theme::em(10.0)));
     m_entries->setObjectName(QStringLiteral("catalogueEntries"));
     m_entries->setAccessibleName(tr("Entries"));
     for (QListWidget* each : {m_lists, m_entries}) {
@@ -88,12 +87,14 @@ CatalogueView::CatalogueView(Workbench& bench, const Theme& theme, QWidget* pare
         m_lists->addItem(listName(list));
     }
     m_lists->setCurrentRow(0);
+    m_lists->ensurePolished();
+    m_lists->setFixedWidth(m_lists->sizeHintForColumn(0) + static_cast<int>(Theme::em(1.0)));
     auto* middle = new QVBoxLayout;
     middle->addWidget(m_filter);
     middle->addWidget(m_entries, 1);
     auto* layout = new QHBoxLayout(this);
     layout->addWidget(m_lists);
-    layout->addLayout(middle, 2);
+    layout->addLayout(middle, 3);
     layout->addWidget(makeEntry(theme), 5);
     connect(m_lists, &QListWidget::currentRowChanged, this, &CatalogueView::list);
     connect(m_filter, &QLineEdit::textChanged, this, &CatalogueView::list);

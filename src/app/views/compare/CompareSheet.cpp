@@ -14,8 +14,8 @@ QString q(const std::string& text) {
     return QString::fromStdString(text);
 }
 
-double titleWidth() {
-    return Theme::em(6.6);
+QFont titleFont() {
+    return Theme::font(0.95);
 }
 
 /// From zero to a little above everything that is shown of a figure.
@@ -48,6 +48,10 @@ QString shortText(ComparedQuantity quantity, const ComparedFigure& figure) {
     return figure.atLeast ? QStringLiteral("≥ ") + value : value;
 }
 
+QString differsTitle() {
+    return CompareSheet::tr("What differs");
+}
+
 } // namespace
 
 CompareSheet::CompareSheet(const Theme& theme, QWidget* parent)
@@ -68,6 +72,16 @@ QColor CompareSheet::colourOf(std::size_t index) const {
     return colours[index % std::size(colours)];
 }
 
+/// As the longest takes, but no more than leaves the versions their room.
+double CompareSheet::titleWidth() const {
+    double widest = wordsWidth(differsTitle(), titleFont());
+    for (std::size_t i = 0; i < kComparedQuantities; ++i) {
+        widest = std::max(widest, wordsWidth(titleOf(static_cast<ComparedQuantity>(i)), titleFont()));
+    }
+    constexpr double kMostShare = 0.25;
+    return std::max(Theme::em(6.6), std::min(widest + Theme::em(0.6), kMostShare * width()));
+}
+
 QRectF CompareSheet::cell(std::size_t column, double y, double height) const {
     const double wide =
         (width() - titleWidth()) / std::max<double>(1.0, static_cast<double>(m_versions.size()));
@@ -83,7 +97,7 @@ void CompareSheet::addTitle(std::vector<PictureItem>& items, const QString& titl
     item.focusable = false;
     item.paint = [this, area = item.area, title](QPainter& painter) {
         painter.setPen(m_theme.colours().faint);
-        painter.setFont(Theme::font(0.95));
+        painter.setFont(titleFont());
         drawElided(painter, area, title);
     };
     items.push_back(std::move(item));
@@ -122,7 +136,7 @@ double CompareSheet::addHeads(std::vector<PictureItem>& items, double y) const {
 }
 
 double CompareSheet::addDifferences(std::vector<PictureItem>& items, double y) const {
-    addTitle(items, tr("What differs"), y);
+    addTitle(items, differsTitle(), y);
     double most = 0.0;
     for (std::size_t i = 0; i < m_versions.size(); ++i) {
         QStringList lines;
@@ -140,7 +154,7 @@ double CompareSheet::addDifferences(std::vector<PictureItem>& items, double y) c
         PictureItem item;
         item.id = QStringLiteral("differs:%1").arg(i);
         item.role = QAccessible::StaticText;
-        item.name = tr("What differs");
+        item.name = differsTitle();
         item.value = listed(lines);
         item.tooltip = lines.join(QLatin1Char('\n'));
         const QFont font = Theme::font(0.95);

@@ -18,6 +18,7 @@ public:
 
 private:
     void rebuild();
+    [[nodiscard]] double titleWidth() const;
     [[nodiscard]] QRectF cell(std::size_t column, double y, double height) const;
     double addHeads(std::vector<PictureItem>& items, double y) const;
     double addDifferences(std::vector<PictureItem>& items, double y) const;

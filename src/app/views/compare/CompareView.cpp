@@ -32,7 +32,6 @@ CompareView::CompareView(Workbench& bench, const Theme& theme, QWidget* parent)
     m_list->setObjectName(QStringLiteral("compareList"));
     m_list->setAccessibleName(tr("Builds and designs to compare"));
     m_list->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    m_list->setWordWrap(true);
     m_few->setText(
         tr("Tick two or more at the left: a build with what was measured on it, or a design that was not "
            "built yet."));

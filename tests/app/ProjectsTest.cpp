@@ -25,9 +25,10 @@ protected:
             }
             menu->close();
         });
-        QTest::mouseClick(find<QPushButton>("projectChoice"), Qt::LeftButton);
+        QTest::mouseClick(find<QPushButton>(m_from), Qt::LeftButton);
         QApplication::setActiveWindow(m_window.get()); // the menu took it
     }
+    QString m_from = QStringLiteral("projectChoice");
     static QAction* startingWith(QMenu& menu, const QString& words) {
         for (QAction* action : menu.actions()) {
             if (action->text().startsWith(words)) {
@@ -130,6 +131,46 @@ TEST_F(ProjectsTest, InAnEmptyNotebookTheFirstProjectTakesTheFirstDesign) {
     QTest::mouseClick(find<QPushButton>("doorFirst"), Qt::LeftButton);
     EXPECT_EQ(projectAtHand(), "Kitchen");
     EXPECT_EQ(m_bench->contents().projects.size(), 1U);
+}
+
+TEST_F(ProjectsTest, TheMapIsNarrowedToOneKindOfCell) {
+    openDemo();
+    go(1);
+    m_from = QStringLiteral("familyChoice");
+    const int all = shown();
+    choose("saltwater");
+    const auto& revisions = m_bench->contents().revisions;
+    const auto salt = std::count_if(revisions.begin(), revisions.end(), [](const record::Revision& one) {
+        return !one.setAside && one.design.family == "saltwater";
+    });
+    EXPECT_GT(salt, 0);
+    EXPECT_EQ(shown(), salt);
+    EXPECT_EQ(find<QPushButton>(m_from)->text(), "saltwater");
+    choose("gravity");
+    EXPECT_NE(shown(), salt);
+    choose("All kinds");
+    EXPECT_EQ(shown(), all);
+}
+
+TEST_F(ProjectsTest, ACellOfAnotherKindWidensTheMapAgain) {
+    openDemo();
+    go(1);
+    m_from = QStringLiteral("familyChoice");
+    choose("saltwater");
+    const int salt = shown();
+    QTest::keyClick(m_window.get(), Qt::Key_N, Qt::ControlModifier | Qt::ShiftModifier);
+    click(picture("gallery"), "starter:food-vinegar");
+    go(1);
+    EXPECT_GT(shown(), salt);
+    EXPECT_EQ(find<QPushButton>(m_from)->text(), "all kinds");
+    const auto* timeline = picture("timeline");
+    EXPECT_NE(
+        timeline->item(QStringLiteral("rev:") + QString::fromStdString(m_bench->selection().revision()->id)),
+        nullptr);
+    choose("food");
+    EXPECT_GE(shown(), 1);
+    QTest::keyClick(m_window.get(), Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(find<QPushButton>(m_from)->text(), "all kinds") << "the one at hand is never out of sight";
 }
 
 } // namespace

@@ -23,11 +23,6 @@ constexpr std::string_view kEnding = ".cell.json";
 constexpr std::string_view kFamilies[] = {"food",       "saltwater", "gravity", "air",
                                           "half-cells", "lead-acid", "other"};
 
-std::size_t placeOf(const Starter& starter) {
-    const auto found = std::find(std::begin(kFamilies), std::end(kFamilies), starter.design.family);
-    return static_cast<std::size_t>(found - std::begin(kFamilies));
-}
-
 using Thing = std::pair<EntryKind, std::string>;
 
 std::string nameOf(const Named& named) {
@@ -47,6 +42,17 @@ std::set<Thing> thingsOf(const design::CellDesign& design) {
 
 } // namespace
 
+std::size_t placeOfFamily(const std::string& family) {
+    const auto* found = std::find(std::begin(kFamilies), std::end(kFamilies), family);
+    return static_cast<std::size_t>(found - std::begin(kFamilies));
+}
+
+std::string familyOf(const design::CellDesign& design) {
+    return placeOfFamily(design.family) < std::size(kFamilies)
+               ? design.family
+               : std::string(kFamilies[std::size(kFamilies) - 1]);
+}
+
 std::vector<Starter> starters() {
     std::vector<Starter> all;
     for (const formats::EmbeddedFile& file : formats::embeddedFiles()) {
@@ -60,8 +66,9 @@ std::vector<Starter> starters() {
             all.push_back({std::string(id), std::move(*design)});
         }
     }
-    std::stable_sort(all.begin(), all.end(),
-                     [](const Starter& a, const Starter& b) { return placeOf(a) < placeOf(b); });
+    std::stable_sort(all.begin(), all.end(), [](const Starter& a, const Starter& b) {
+        return placeOfFamily(a.design.family) < placeOfFamily(b.design.family);
+    });
     return all;
 }
 

@@ -17,6 +17,11 @@ struct Starter {
 /// Of a family together, in the order families are told in.
 [[nodiscard]] std::vector<Starter> starters();
 
+/// One of the catalogue's families; the last, "other", where none of them is stated.
+[[nodiscard]] std::string familyOf(const design::CellDesign& design);
+/// Its place in the order families are told in; behind all others where it is none of them.
+[[nodiscard]] std::size_t placeOfFamily(const std::string& family);
+
 /// Metals, powders, liquids, separators and cases it is made of; each counts once.
 [[nodiscard]] int thingsToGet(const design::CellDesign& design);
 

@@ -4,6 +4,7 @@
 #include "app/session/OtherNotebook.h"
 #include "app/views/ViewList.h"
 #include "app/views/notebook/Doors.h"
+#include "app/views/notebook/FamilyChoice.h"
 #include "app/views/notebook/ProjectChoice.h"
 #include "app/views/notebook/Timeline.h"
 #include "app/widgets/picture/PictureScroll.h"
@@ -94,10 +95,8 @@ QWidget* NotebookView::makeHead() {
         });
         layout->addWidget(button);
     }
-    auto* legend = new QLabel(tr("height: the figure chosen above · bar: expected range · line: expected · "
-                                 "diamond: measured, hollow: "
-                                 "at least"),
-                              head);
+    auto* legend =
+        new QLabel(tr("bar: expected range · line: expected · diamond: measured, hollow: at least"), head);
     legend->setObjectName(QStringLiteral("faint"));
     legend->setWordWrap(true);
     layout->addStretch(1);
@@ -113,8 +112,11 @@ QWidget* NotebookView::makeHead() {
     compare->setToolTip(tr("The version at hand beside the one before it"));
     connect(compare, &QPushButton::clicked, this, [this] { emit stationAsked(QStringLiteral("compare")); });
     m_project = new ProjectChoice(m_bench, head);
+    auto* family = new FamilyChoice(m_bench, head);
+    connect(family, &FamilyChoice::chosen, m_timeline, &Timeline::setFamily);
     auto* below = new QHBoxLayout;
     below->addWidget(m_project);
+    below->addWidget(family);
     below->addWidget(filter);
     below->addWidget(compare);
     below->addWidget(legend, 1);

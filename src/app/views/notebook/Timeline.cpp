@@ -1,5 +1,6 @@
 #include "app/views/notebook/Timeline.h"
 
+#include "app/session/Starters.h"
 #include "app/widgets/Draw.h"
 #include "wording/ChangeText.h"
 #include "wording/Quantities.h"
@@ -86,6 +87,24 @@ void Timeline::setFilter(const QString& words) {
     rebuild();
 }
 
+void Timeline::setFamily(const QString& family) {
+    m_family = family.toStdString();
+    rebuild();
+}
+
+bool Timeline::isWanted(const record::Revision& revision) const {
+    const record::Project* narrowed = m_bench.selection().project();
+    if (revision.setAside || (narrowed != nullptr && narrowed->id != revision.project) ||
+        (!m_family.empty() && familyOf(revision.design) != m_family)) {
+        return false;
+    }
+    const QStringList words = m_words.isEmpty() ? QStringList() : wordsOf(revision);
+    return std::all_of(m_words.begin(), m_words.end(), [&](const QString& typed) {
+        return std::any_of(words.begin(), words.end(),
+                           [&](const QString& word) { return word.startsWith(typed, Qt::CaseInsensitive); });
+    });
+}
+
 /// A line after the other, each in the order it grew.
 std::vector<const record::Revision*> Timeline::revisions() const {
     std::map<record::Id, std::size_t> lines; // of a revision, the place of the one its line began with
@@ -95,14 +114,7 @@ std::vector<const record::Revision*> Timeline::revisions() const {
         const auto parent = lines.find(all[i].parent);
         const std::size_t line = parent != lines.end() ? parent->second : i;
         lines[all[i].id] = line;
-        const QStringList words = m_words.isEmpty() ? QStringList() : wordsOf(all[i]);
-        const bool wanted = std::all_of(m_words.begin(), m_words.end(), [&](const QString& typed) {
-            return std::any_of(words.begin(), words.end(), [&](const QString& word) {
-                return word.startsWith(typed, Qt::CaseInsensitive);
-            });
-        });
-        const record::Project* narrowed = m_bench.selection().project();
-        if (!all[i].setAside && wanted && (narrowed == nullptr || narrowed->id == all[i].project)) {
+        if (isWanted(all[i])) {
             found.emplace_back(line, &all[i]);
         }
     }
@@ -242,7 +254,7 @@ void Timeline::paintNumbers(QPainter& painter) const {
     painter.setFont(Theme::font(0.9));
     const QRect seen = visibleRegion().boundingRect();
     const double wide = leftMargin() - Theme::em(0.4);
-    painter.fillRect(QRectF(seen.left(), 0, wide, height() - footHeight() + Theme::em(0.6)), c.paper);
+    painter.fillRect(QRectF(seen.left(), 0, wide, height() - footHeight() + 5.0), c.paper);
     painter.setPen(c.faint);
     for (const double value : m_scale.lines()) {
         const QRectF label(seen.left(), yOf(value) - Theme::em(0.6), wide, Theme::em(1.2));
@@ -254,14 +266,15 @@ void Timeline::addNothing(std::vector<PictureItem>& items) const {
     PictureItem none;
     none.id = QStringLiteral("none");
     none.area = QRectF(leftMargin(), headHeight(), width() - leftMargin(), Theme::em(2.0));
-    none.name = m_words.isEmpty() ? tr("Nothing in this project yet. What you begin now stands here.")
-                                  : tr("No design holds all of these words.");
+    none.name = !m_words.isEmpty()  ? tr("No design holds all of these words.")
+                : !m_family.empty() ? tr("No cell of this kind here.")
+                                    : tr("Nothing in this project yet. What you begin now stands here.");
     none.paint = [this, area = none.area, words = none.name](QPainter& painter) {
         painter.setPen(m_theme.colours().faint);
         drawElided(painter, area, words);
     };
     items.push_back(std::move(none));
-    if (!m_words.isEmpty()) {
+    if (!m_words.isEmpty() || !m_family.empty()) {
         return;
     }
     PictureItem begin;

@@ -21,6 +21,8 @@ public:
     void setFigure(Figure figure);
     /// Only designs that hold all the words, in name, family, metals or liquids.
     void setFilter(const QString& words);
+    /// Only designs of this family; all when empty.
+    void setFamily(const QString& family);
     [[nodiscard]] QSize minimumSizeHint() const override;
 
 signals:
@@ -55,6 +57,7 @@ private:
     };
 
     void rebuild();
+    [[nodiscard]] bool isWanted(const record::Revision& revision) const;
     [[nodiscard]] std::vector<const record::Revision*> revisions() const;
     [[nodiscard]] std::optional<double> expectedOf(const record::Revision& revision) const;
     [[nodiscard]] std::vector<Column> columns() const;
@@ -84,6 +87,7 @@ private:
     Figure m_figure = Figure::ShortCircuit;
     TimelineScale m_scale;
     QStringList m_words;
+    std::string m_family;
     mutable std::map<record::Id, Unbuilt> m_unbuilt; ///< Kept while the design stays as it is.
 };
 

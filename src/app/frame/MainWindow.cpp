@@ -97,9 +97,7 @@ void MainWindow::layOut() {
     layout->addLayout(body, 1);
     setCentralWidget(frame);
     m_strip->setParent(frame);
-    m_strip->setHome([this] {
-        return m_crumbs->isHidden() ? m_crumbs->geometry() : m_crumbs->freePart();
-    });
+    m_strip->setHome([this] { return m_crumbs->isHidden() ? m_crumbs->geometry() : m_crumbs->freePart(); });
 }
 
 void MainWindow::connectParts() {

@@ -1,6 +1,7 @@
 // The electrode picker in the real window: by sight, by arrow keys, by typing, and the shelf first.
 #include "app/session/ShelfBook.h"
 #include "app/widgets/MaterialPaint.h"
+#include "app/widgets/MaterialTint.h"
 #include "core/design/Identify.h"
 #include "tests/app/WindowFixture.h"
 

@@ -1,5 +1,7 @@
 #include "app/widgets/MaterialPaint.h"
 
+#include "app/widgets/MaterialTint.h"
+
 #include <QPainter>
 #include <QPainterPath>
 #include <algorithm>

@@ -1,4 +1,4 @@
-#include "app/widgets/MaterialPaint.h"
+#include "app/widgets/MaterialTint.h"
 
 #include "formats/EmbeddedData.h"
 #include "formats/JsonObject.h"

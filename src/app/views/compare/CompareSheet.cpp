@@ -73,7 +73,7 @@ QColor CompareSheet::colourOf(std::size_t index) const {
 }
 
 /// As the longest takes, but no more than leaves the versions their room.
-double CompareSheet::titleWidth() const {
+double CompareSheet::widthForTitles() const {
     double widest = wordsWidth(differsTitle(), titleFont());
     for (std::size_t i = 0; i < kComparedQuantities; ++i) {
         widest = std::max(widest, wordsWidth(titleOf(static_cast<ComparedQuantity>(i)), titleFont()));
@@ -84,14 +84,14 @@ double CompareSheet::titleWidth() const {
 
 QRectF CompareSheet::cell(std::size_t column, double y, double height) const {
     const double wide =
-        (width() - titleWidth()) / std::max<double>(1.0, static_cast<double>(m_versions.size()));
-    return {titleWidth() + static_cast<double>(column) * wide, y, wide - Theme::em(0.8), height};
+        (width() - m_titleWidth) / std::max<double>(1.0, static_cast<double>(m_versions.size()));
+    return {m_titleWidth + static_cast<double>(column) * wide, y, wide - Theme::em(0.8), height};
 }
 
 void CompareSheet::addTitle(std::vector<PictureItem>& items, const QString& title, double y) const {
     PictureItem item;
     item.id = QStringLiteral("title:") + title;
-    item.area = QRectF(0, y, titleWidth() - Theme::em(0.5), Theme::em(1.4));
+    item.area = QRectF(0, y, m_titleWidth - Theme::em(0.5), Theme::em(1.4));
     item.role = QAccessible::RowHeader;
     item.name = title;
     item.focusable = false;
@@ -228,6 +228,7 @@ void CompareSheet::rebuild() {
     setFocusColour(m_theme.colours().focus);
     std::vector<PictureItem> items;
     if (!m_versions.empty()) {
+        m_titleWidth = widthForTitles();
         double y = addHeads(items, 2.0);
         y = addDifferences(items, y);
         for (std::size_t i = 0; i < kComparedQuantities; ++i) {
@@ -235,7 +236,7 @@ void CompareSheet::rebuild() {
         }
         setMinimumHeight(static_cast<int>(y));
         setMinimumWidth(
-            static_cast<int>(titleWidth() + Theme::em(8.5) * static_cast<double>(m_versions.size())));
+            static_cast<int>(m_titleWidth + Theme::em(8.5) * static_cast<double>(m_versions.size())));
     }
     setItems(std::move(items));
 }

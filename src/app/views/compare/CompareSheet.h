@@ -18,7 +18,7 @@ public:
 
 private:
     void rebuild();
-    [[nodiscard]] double titleWidth() const;
+    [[nodiscard]] double widthForTitles() const;
     [[nodiscard]] QRectF cell(std::size_t column, double y, double height) const;
     double addHeads(std::vector<PictureItem>& items, double y) const;
     double addDifferences(std::vector<PictureItem>& items, double y) const;
@@ -27,6 +27,7 @@ private:
 
     const Theme& m_theme;
     std::vector<Compared> m_versions;
+    double m_titleWidth = 0.0; ///< px, of the column that says what is compared.
 };
 
 } // namespace anodex::app

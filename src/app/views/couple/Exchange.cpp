@@ -41,26 +41,28 @@ bool isWarning(const findings::Finding& finding) {
     return finding.severity != findings::Severity::Note;
 }
 
+QStringList warningsOf(const Outcome& outcome) {
+    QStringList titles;
+    for (const findings::Finding& finding : outcome.findings) {
+        if (isWarning(finding)) {
+            titles << titleOf(finding);
+        }
+    }
+    titles.removeDuplicates();
+    return titles;
+}
+
+QStringList without(QStringList titles, const QStringList& others) {
+    titles.removeIf([&](const QString& title) { return others.contains(title); });
+    return titles;
+}
+
 /// Not of the liquid, the case or the other electrode, which stay as they are.
 bool comesOf(const findings::Finding& finding, design::Side side) {
     using findings::FindingPart;
     const auto own = side == design::Side::Negative ? FindingPart::Negative : FindingPart::Positive;
     return finding.part == own || finding.part == FindingPart::Whole ||
            finding.part == FindingPart::Collector;
-}
-
-/// Titles of the warnings of one cell that the other has not.
-QStringList warningsOnlyIn(const Outcome& one, const Outcome& other) {
-    QStringList titles;
-    for (const findings::Finding& finding : one.findings) {
-        const QString title = titleOf(finding);
-        const bool both = std::any_of(other.findings.begin(), other.findings.end(),
-                                      [&](const auto& its) { return titleOf(its) == title; });
-        if (isWarning(finding) && !both && !titles.contains(title)) {
-            titles << title;
-        }
-    }
-    return titles;
 }
 
 } // namespace
@@ -109,10 +111,12 @@ QString compared(const Outcome& now, const Outcome& then, design::Side side) {
     QStringList lines{tr("%1 now: %2, at most %3.").arg(nameIn(now), voltsText(now), powerText(now)) +
                       QLatin1Char(' ') +
                       tr("With %1: %2, at most %3.").arg(nameIn(then), voltsText(then), powerText(then))};
-    if (const QStringList come = warningsOnlyIn(then, now); !come.isEmpty()) {
+    const QStringList before = warningsOf(now);
+    const QStringList after = warningsOf(then);
+    if (const QStringList come = without(after, before); !come.isEmpty()) {
         lines << tr("New: %1.").arg(listed(come));
     }
-    if (const QStringList go = warningsOnlyIn(now, then); !go.isEmpty()) {
+    if (const QStringList go = without(before, after); !go.isEmpty()) {
         lines << tr("No longer: %1.").arg(listed(go));
     }
     return lines.join(QLatin1Char('\n'));

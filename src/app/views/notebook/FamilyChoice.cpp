@@ -49,10 +49,9 @@ void FamilyChoice::fill() {
 
 void FamilyChoice::follow() {
     const record::Revision* at = m_bench.selection().revision();
-    const record::Id id = at != nullptr ? at->id : record::Id();
-    const bool another = id != m_atHand;
-    m_atHand = id;
-    if (another && !m_family.empty() && (at == nullptr || familyOf(at->design) != m_family)) {
+    const auto before = std::exchange(m_atHand, at != nullptr ? std::pair(at->id, familyOf(at->design))
+                                                              : std::pair<record::Id, std::string>());
+    if (m_atHand != before && !m_family.empty() && m_atHand.second != m_family) {
         choose({});
     }
 }

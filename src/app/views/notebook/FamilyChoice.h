@@ -4,6 +4,7 @@
 #pragma once
 #include "app/session/Workbench.h"
 #include <QPushButton>
+#include <utility>
 
 namespace anodex::app {
 
@@ -21,8 +22,8 @@ private:
     void choose(const std::string& family);
 
     Workbench& m_bench;
-    std::string m_family; ///< Empty: every kind.
-    record::Id m_atHand;  ///< The revision when it was last looked for.
+    std::string m_family;                        ///< Empty: every kind.
+    std::pair<record::Id, std::string> m_atHand; ///< The revision, and its kind, when last looked for.
 };
 
 } // namespace anodex::app

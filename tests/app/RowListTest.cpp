@@ -4,6 +4,7 @@
 
 #include <QApplication>
 #include <QImage>
+#include <QPainter>
 #include <QTest>
 #include <gtest/gtest.h>
 
@@ -73,6 +74,30 @@ TEST(ShapedText, BreaksWhereTheTextDoes) {
     const double one = wrappedHeight("one", 400, font);
     EXPECT_GT(wrappedHeight("one\ntwo\nthree", 400, font), 2.5 * one);
     EXPECT_LT(wordsWidth("one\ntwo", font), wordsWidth("one two", font));
+}
+
+TEST(ShapedText, AlignsEachOfItsLines) {
+    // The second line is short: with all of it at the right, nothing stands at its left.
+    const auto leftmost = [](int flags) {
+        QImage image(200, 80, QImage::Format_RGB32);
+        image.fill(Qt::white);
+        QPainter painter(&image);
+        drawWrapped(painter, QRectF(0, 0, 200, 80), "a line of words\nshort", flags);
+        painter.end();
+        const int below = static_cast<int>(wrappedHeight("a", 200, QApplication::font()) * 1.2);
+        for (int x = 0; x < image.width(); ++x) {
+            for (int y = below; y < image.height(); ++y) {
+                if (image.pixelColor(x, y) != Qt::white) {
+                    return x;
+                }
+            }
+        }
+        return image.width();
+    };
+    EXPECT_LT(leftmost(Qt::AlignLeft), 20);
+    EXPECT_GT(leftmost(Qt::AlignHCenter), 50);
+    EXPECT_GT(leftmost(Qt::AlignRight), 120);
+    EXPECT_LT(leftmost(Qt::AlignRight), 200);
 }
 
 TEST_F(RowListTest, TheLastRowIsReachedByKeys) {

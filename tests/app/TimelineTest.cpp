@@ -137,5 +137,27 @@ TEST_F(TimelineTest, EachLineStandsTogetherInTheOrderItGrew) {
     EXPECT_EQ(order.back().toStdString(), fresh) << "the other line comes after all of this one";
 }
 
+TEST_F(WindowTest, TheDesignAtHandIsInSightWheneverTheMapIsEntered) {
+    openDemo();
+    const auto isSeen = [this] {
+        const Picture* timeline = picture("timeline");
+        const PictureItem* item = timeline->item(QStringLiteral("rev:") +
+                                                 QString::fromStdString(m_bench->selection().revision()->id));
+        return item != nullptr && timeline->visibleRegion().contains(item->area.center().toPoint());
+    };
+    for (const char* face : {"faceCharge", "faceLadder"}) {
+        go(2);
+        QTest::mouseClick(find<QPushButton>(face), Qt::LeftButton); // it has the focus when it is left
+        go(1);
+        EXPECT_TRUE(QTest::qWaitFor(isSeen, 1000)) << face;
+        QTest::qWait(50);
+        EXPECT_TRUE(isSeen()) << face;
+    }
+    m_bench->selectRevision(m_bench->contents().revisions.front().id);
+    go(2);
+    go(1);
+    EXPECT_TRUE(QTest::qWaitFor(isSeen, 1000));
+}
+
 } // namespace
 } // namespace anodex::app

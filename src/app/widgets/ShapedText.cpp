@@ -18,11 +18,12 @@ struct Key {
     QString text;
     int width = kAnyWidth;
     Fit fit = Fit::Whole;
+    int aligned = Qt::AlignLeft; ///< The lines of what is wrapped, to each other.
     bool operator==(const Key&) const = default;
 };
 
 std::size_t qHash(const Key& key, std::size_t seed) {
-    return qHashMulti(seed, key.font, key.text, key.width, static_cast<int>(key.fit));
+    return qHashMulti(seed, key.font, key.text, key.width, static_cast<int>(key.fit), key.aligned);
 }
 
 QStaticText shape(const Key& key) {
@@ -34,6 +35,7 @@ QStaticText shape(const Key& key) {
     shaped.setTextFormat(Qt::PlainText);
     QTextOption option;
     option.setWrapMode(key.fit == Fit::Wrapped ? QTextOption::WordWrap : QTextOption::NoWrap);
+    option.setAlignment(Qt::Alignment(key.aligned));
     shaped.setTextOption(option);
     if (key.fit == Fit::Wrapped) {
         shaped.setTextWidth(key.width);
@@ -85,8 +87,11 @@ void drawWords(QPainter& painter, const QRectF& box, const QString& text, int fl
 }
 
 void drawWrapped(QPainter& painter, const QRectF& box, const QString& text, int flags) {
-    drawAt(painter, box, shapedOnce({painter.font(), text, static_cast<int>(box.width()), Fit::Wrapped}),
-           flags);
+    const int across = flags & Qt::AlignHorizontal_Mask;
+    drawAt(painter, box,
+           shapedOnce({painter.font(), text, static_cast<int>(box.width()), Fit::Wrapped,
+                       across != 0 ? across : static_cast<int>(Qt::AlignLeft)}),
+           flags & ~Qt::AlignHorizontal_Mask);
 }
 
 double wordsWidth(const QString& text, const QFont& font) {

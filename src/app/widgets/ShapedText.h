@@ -12,7 +12,7 @@ void drawElided(QPainter& painter, const QRectF& box, const QString& text,
                 int flags = Qt::AlignLeft | Qt::AlignVCenter);
 /// One line, whole, however narrow the box it is aligned to.
 void drawWords(QPainter& painter, const QRectF& box, const QString& text, int flags);
-/// Broken into lines as wide as the box, and where the text breaks.
+/// Broken into lines as wide as the box, and where the text breaks; each is aligned in it.
 void drawWrapped(QPainter& painter, const QRectF& box, const QString& text,
                  int flags = Qt::AlignLeft | Qt::AlignTop);
 /// Width that drawWords() takes, px.

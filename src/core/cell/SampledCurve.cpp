@@ -139,4 +139,20 @@ std::vector<CurvePoint> SampledCurve::points(int count) const {
     return points;
 }
 
+std::vector<CurvePoint> SampledCurve::pointsToDraw() const {
+    constexpr int kSteps = 5; // in each span, whose ends lie where the bends asked for them
+    std::vector<CurvePoint> points;
+    for (std::size_t i = 0; i < m_knots.size(); ++i) {
+        const Knot& here = m_knots[i];
+        const Knot& next = m_knots[std::min(i + 1, m_knots.size() - 1)];
+        const int steps = i + 1 < m_knots.size() ? kSteps : 1;
+        for (int step = 0; step < steps; ++step) {
+            const double amps = here.amps + (next.amps - here.amps) * step / steps;
+            const double volts = step == 0 ? here.volts : between(here, next, amps);
+            points.push_back({amps, points.empty() ? volts : std::min(points.back().volts, volts)});
+        }
+    }
+    return points;
+}
+
 } // namespace anodex::cell

@@ -35,6 +35,9 @@ public:
     [[nodiscard]] PowerPoint maximumPower() const;
     /// As many as asked, evenly from the lower current to the higher; none without a short circuit.
     [[nodiscard]] std::vector<CurvePoint> points(int count) const;
+    /// From the lower current to the higher, closer where it bends, so that straight lines between them are the
+    /// curve to the eye; none without a short circuit.
+    [[nodiscard]] std::vector<CurvePoint> pointsToDraw() const;
 
 private:
     /// One point of the curve.

@@ -140,6 +140,31 @@ TEST(SampledCurve, LiesWithinATenthOfAMillivoltOfTheCurve) {
     }
 }
 
+TEST(SampledCurve, StraightLinesBetweenThePointsToDrawAreTheCurveToTheEye) {
+    constexpr double kSeen = 0.005; // of either axis: a pixel of 200
+    for (const std::string& json :
+         {test::beakers(), test::lemon(), test::foilInSalt(), test::foilInAlkali(), test::leadAcid(30)}) {
+        for (const Moment moment : {Moment::First, Moment::Settled}) {
+            const CurveOf curveOf(json, moment);
+            const double most = curveOf.curve.shortCircuitAmps();
+            const auto points = SampledCurve(curveOf.curve, most).pointsToDraw();
+            ASSERT_GT(points.size(), 8U) << json;
+            EXPECT_LT(points.size(), 2000U) << json;
+            for (std::size_t i = 1; i < points.size(); ++i) {
+                ASSERT_GT(points[i].amps, points[i - 1].amps) << json;
+                if (points[i].amps - points[i - 1].amps < kSeen * most) {
+                    continue; // a fall between two points so close is upright to the eye
+                }
+                const double amps = 0.5 * (points[i].amps + points[i - 1].amps);
+                EXPECT_NEAR(0.5 * (points[i].volts + points[i - 1].volts), curveOf.curve.voltsAt(amps),
+                            kSeen * std::abs(curveOf.curve.openCircuitVolts()))
+                    << json << " at " << amps;
+            }
+        }
+    }
+    EXPECT_TRUE(SampledCurve(CurveOf(test::lemon()).curve, 0.0).pointsToDraw().empty());
+}
+
 TEST(SampledCurve, ARoughOneFindsTheSamePower) {
     for (const std::string& json :
          {test::beakers(), test::lemon(), test::foilInSalt(), test::foilInAlkali()}) {

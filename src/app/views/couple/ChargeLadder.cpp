@@ -34,6 +34,15 @@ QString percent(double share) {
                          : QStringLiteral("%1\u00A0%").arg(q(wording::numberText(share * 100.0, 2)));
 }
 
+QFont factFont() {
+    return Theme::font(0.92);
+}
+
+/// Of one fact under the answer, on as many lines as it takes.
+double factHeight(const QString& fact, double wide) {
+    return std::max(Theme::em(1.25), wrappedHeight(fact, wide, factFont()));
+}
+
 /// No range where the model cannot work it out; the value itself stands.
 std::optional<base::Interval> rangeOrNone(const chemistry::Catalogue& catalogue, const design::Cell& cell,
                                           const cell::Evaluation& evaluation,
@@ -243,55 +252,6 @@ void ChargeLadder::addColumn(std::vector<PictureItem>& items, design::Side side)
     items.push_back(std::move(item));
 }
 
-/// The supply above the columns and its two clips: which goes where, and what the columns are called now.
-void ChargeLadder::addSupply(std::vector<PictureItem>& items) const {
-    const double left = columnX(design::Side::Negative);
-    const double right = columnX(design::Side::Positive);
-    PictureItem item;
-    item.id = QStringLiteral("supply");
-    const double middle = 0.5 * (left + right);
-    item.area = QRectF(middle - Theme::em(4.2), Theme::em(0.3), Theme::em(8.4), Theme::em(2.0));
-    item.role = QAccessible::StaticText;
-    item.name = tr("Supply");
-    const std::string& negative = m_bench.draft().design().negative.material.written;
-    const std::string& positive = m_bench.draft().design().positive.material.written;
-    item.value = tr("plus on %1, minus on %2")
-                     .arg(q(m_charging->reversed ? negative : positive),
-                          q(m_charging->reversed ? positive : negative));
-    item.tooltip = item.name + QStringLiteral(": ") + item.value;
-    item.paint = [=, this, area = item.area](QPainter& painter) {
-        const Colours& c = m_theme.colours();
-        painter.setPen(QPen(c.ink, 1.5));
-        const double wire = area.center().y();
-        for (const design::Side side : kSides) {
-            const double x = columnX(side);
-            const double from = side == design::Side::Negative ? area.left() : area.right();
-            painter.drawLine(QPointF(from, wire), QPointF(x, wire));
-            painter.drawLine(QPointF(x, wire), QPointF(x, top() - Theme::em(2.6)));
-        }
-        painter.setBrush(c.sheet);
-        painter.drawRoundedRect(area, 4, 4);
-        painter.setFont(Theme::font(0.95, true));
-        drawElided(painter, area, tr("supply"), Qt::AlignCenter);
-        for (const design::Side side : kSides) {
-            const double x = columnX(side);
-            const double at =
-                side == design::Side::Negative ? area.left() + Theme::em(0.9) : area.right() - Theme::em(0.9);
-            drawTerminal(painter, {at, wire}, Theme::em(0.5), isPlus(side), c);
-            painter.setPen(c.ink);
-            painter.setFont(Theme::font(1.0, true));
-            const QRectF line(x - Theme::em(7.0), top() - Theme::em(2.5), Theme::em(14.0), Theme::em(1.2));
-            drawElided(painter, line, q(m_bench.draft().design().electrode(side).material.written),
-                       Qt::AlignCenter);
-            painter.setPen(c.faint);
-            painter.setFont(Theme::font(0.85));
-            drawElided(painter, line.translated(0, Theme::em(1.15)),
-                       isPlus(side) ? tr("now the anode") : tr("now the cathode"), Qt::AlignCenter);
-        }
-    };
-    items.push_back(std::move(item));
-}
-
 QString ChargeLadder::instead() const {
     QStringList what;
     for (const design::Side side : kSides) {
@@ -316,22 +276,31 @@ void ChargeLadder::addAnswer(std::vector<PictureItem>& items) const {
     if (m_charging->possible) {
         lines << (m_range ? tr("range %1").arg(q(wording::rangeText(*m_range, explain::Unit::Volt)))
                           : tr("range to come …"))
-              << tr("at rest %1, %2")
-                     .arg(volts(m_charging->restVolts), q(wording::chargeStateText(m_charging->state)))
               << tr("window %1 to %2").arg(volts(m_charging->least->volts), volts(m_charging->best->volts))
               << tr("fastest %1: %2")
                      .arg(q(wording::quantityText(m_charging->best->amps, explain::Unit::Ampere)),
-                          q(wording::chargeLimitText(m_charging->bestLimit)));
+                          q(wording::chargeLimitText(m_charging->bestLimit)))
+              << tr("at rest %1, %2")
+                     .arg(volts(m_charging->restVolts), q(wording::chargeStateText(m_charging->state)));
         if (asked.fullVolts) {
             lines << tr("full when it shows %1").arg(volts(*asked.fullVolts));
         }
     } else {
         lines << tr("instead: %1").arg(instead());
     }
+    // Whole lines as far as there is room; pointing at the answer tells all of them.
+    QStringList shown;
+    double foot = top() + Theme::em(3.1);
+    for (const QString& line : lines) {
+        if (!shown.empty() && foot + factHeight(line, wide) > height()) {
+            break;
+        }
+        foot += factHeight(line, wide);
+        shown << line;
+    }
     PictureItem item;
     item.id = QStringLiteral("answer");
-    item.area =
-        QRectF(from, top() - Theme::em(0.5), wide, Theme::em(3.6 + 1.25 * static_cast<double>(lines.size())));
+    item.area = QRectF(from, top() - Theme::em(0.5), wide, foot - top() + Theme::em(0.5));
     item.role = QAccessible::StaticText;
     const QString head =
         m_charging->possible ? tr("%1 on charge").arg(volts(asked.point.volts)) : tr("Cannot be charged");
@@ -358,10 +327,11 @@ void ChargeLadder::addAnswer(std::vector<PictureItem>& items) const {
         drawElided(painter, QRectF(area.left(), y, area.width(), Theme::em(1.25)), kept, Qt::AlignCenter);
         y += Theme::em(1.45);
         painter.setPen(c.faint);
-        painter.setFont(Theme::font(0.92));
-        for (const QString& line : lines) {
-            drawElided(painter, QRectF(area.left(), y, area.width(), Theme::em(1.2)), line, Qt::AlignCenter);
-            y += Theme::em(1.25);
+        painter.setFont(factFont());
+        for (const QString& line : shown) {
+            const double tall = factHeight(line, area.width());
+            drawWrapped(painter, QRectF(area.left(), y, area.width(), tall), line, Qt::AlignCenter);
+            y += tall;
         }
     };
     const QRectF rest(from, item.area.bottom() + Theme::em(0.6), wide,

@@ -11,7 +11,6 @@
 namespace anodex::app {
 namespace {
 
-constexpr int kPoints = 48;
 constexpr double kDecades = 4.0; // of current below the highest, on an axis of decades
 constexpr int kLoadPoints = 60;
 
@@ -48,11 +47,12 @@ void Curves::setLoad(const load::Load& load) {
     rebuild();
 }
 
-/// Where the axis counts decades, so do the points.
+/// Where the axis counts decades, so do more points.
 std::vector<cell::CurvePoint> Curves::pointsOf(const cell::Polarisation& cell, double shorted) const {
-    std::vector<cell::CurvePoint> points = cell::SampledCurve(cell, shorted).points(kPoints);
-    for (int i = 0; m_byDecades && i < kPoints; ++i) {
-        const double amps = shorted * std::pow(10.0, -kDecades * i / kPoints);
+    constexpr int kOfDecades = 48;
+    std::vector<cell::CurvePoint> points = cell::SampledCurve(cell, shorted).pointsToDraw();
+    for (int i = 0; m_byDecades && i < kOfDecades; ++i) {
+        const double amps = shorted * std::pow(10.0, -kDecades * i / kOfDecades);
         points.push_back({amps, cell.voltsAt(amps)});
     }
     return points;

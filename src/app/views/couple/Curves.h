@@ -46,6 +46,7 @@ private:
     void rebuild();
     [[nodiscard]] QRectF voltageField() const;
     [[nodiscard]] QRectF powerField() const;
+    [[nodiscard]] QRectF axisSwitch() const;
     [[nodiscard]] QPointF at(const QRectF& field, double amps, double value, double most) const;
     [[nodiscard]] double along(double amps) const;
     [[nodiscard]] double ampsAlong(double share) const;

@@ -97,21 +97,28 @@ void Curves::paintScales(QPainter& painter) const {
         const double x = at(field, amps, 0.0, 1.0).x();
         painter.setPen(QPen(c.rule, 1.0, Qt::DotLine));
         painter.drawLine(QPointF(x, voltageField().top()), QPointF(x, field.bottom()));
+        const QString words = q(wording::quantityText(
+            amps, explain::Unit::Ampere, base::Interval{0.0, m_byDecades ? amps : marks.front()}));
+        if (x + 0.5 * wordsWidth(words, painter.font()) > axisSwitch().left()) {
+            continue;
+        }
         painter.setPen(c.faint);
         painter.drawText(QRectF(x - Theme::em(3.0), field.bottom() + 4, Theme::em(6.0), Theme::em(1.2)),
-                         Qt::AlignHCenter | Qt::AlignTop,
-                         q(wording::quantityText(amps, explain::Unit::Ampere,
-                                                 base::Interval{0.0, m_byDecades ? amps : marks.front()})));
+                         Qt::AlignHCenter | Qt::AlignTop, words);
     }
 }
 
 /// Beside the axis it changes.
-void Curves::addAxis(std::vector<PictureItem>& items) const {
+QRectF Curves::axisSwitch() const {
     const QRectF field = powerField();
+    return {field.right() + Theme::em(0.4), field.bottom() - Theme::em(0.3),
+            width() - field.right() - Theme::em(0.5), Theme::em(1.6)};
+}
+
+void Curves::addAxis(std::vector<PictureItem>& items) const {
     PictureItem item;
     item.id = QStringLiteral("axis");
-    item.area = QRectF(field.right() + Theme::em(0.4), field.bottom() - Theme::em(0.3),
-                       width() - field.right() - Theme::em(0.5), Theme::em(1.6));
+    item.area = axisSwitch();
     item.role = QAccessible::Button;
     item.name = m_byDecades ? tr("even steps") : tr("by decades");
     item.value =

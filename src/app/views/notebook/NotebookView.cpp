@@ -65,6 +65,7 @@ NotebookView::NotebookView(Workbench& bench, const Theme& theme, QWidget* parent
     onChange(bench, this, kContent & ~Parts(Part::Documents), &NotebookView::refresh);
     // What scrolls it learns of its new size only after it.
     connect(m_timeline, &Picture::resized, this, &NotebookView::showCurrent, Qt::QueuedConnection);
+    connect(m_timeline, &Picture::shown, this, &NotebookView::showCurrent);
     refresh();
 }
 
@@ -161,6 +162,9 @@ void NotebookView::showCurrent() {
     const PictureItem* item =
         at != nullptr ? m_timeline->item(QStringLiteral("rev:") + QString::fromStdString(at->id)) : nullptr;
     if (item != nullptr) {
+        if (!m_timeline->hasFocus()) {
+            m_timeline->setKeysBeginAt(item->id);
+        }
         const QPoint middle = item->area.center().toPoint();
         m_scroll->ensureVisible(middle.x(), middle.y(), static_cast<int>(Theme::em(6.0)), 0);
     }

@@ -65,11 +65,7 @@ PictureItem CupboardBoards::drawn(const CupboardThing& thing, bool ticked, const
         painter.setPen(c.ink);
         painter.setFont(Theme::font(0.88));
         const QRectF words(area.left() + 2, area.bottom() - 2.0 * text - 3, area.width() - 4, 2.0 * text);
-        if (wordsWidth(name, painter.font()) <= words.width()) {
-            drawWords(painter, words, name, Qt::AlignHCenter | Qt::AlignTop);
-        } else {
-            drawWrapped(painter, words, name);
-        }
+        drawWrapped(painter, words, name, Qt::AlignHCenter | Qt::AlignTop);
     };
     return item;
 }

@@ -26,6 +26,8 @@ public:
     void setPaper(const QColor& colour) { m_paper = colour; }
     void setFocusColour(const QColor& colour) { m_focusColour = colour; }
     void focusItem(const QString& id);
+    /// Where keys begin once the picture has the focus.
+    void setKeysBeginAt(const QString& id) { m_focused = id; }
     [[nodiscard]] QString focusedItem() const { return m_focused; }
 
 signals:
